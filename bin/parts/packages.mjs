@@ -1,0 +1,62 @@
+// Installs what a fresh machine lacks: npm packages, and Debian packages when run as root.
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, writeFileSync, mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { must, run } from './commands.mjs';
+import { root } from './options.mjs';
+import { say } from './say.mjs';
+
+const stampFile = path.join(root, 'node_modules', '.mowing-lock-hash');
+
+/** Installs the npm packages when the lock file differs from the one last installed. */
+export async function ensurePackages() {
+  const hash = createHash('sha256')
+    .update(readFileSync(path.join(root, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === hash) return;
+  say('Installing npm packages (a minute or two) …');
+  await must('npm', ['ci', '--no-audit', '--no-fund'], {});
+  writeFileSync(stampFile, hash);
+}
+
+async function ensureDebianPackage(name, beforeInstall) {
+  if (process.getuid?.() !== 0)
+    throw new Error(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`);
+  say(`Installing the Debian package ${name} …`);
+  beforeInstall?.();
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  await run('apt-get', ['update'], { env });
+  await must('apt-get', ['install', '-y', '--no-install-recommends', name], { env });
+}
+
+function findPostgresFolder() {
+  const base = '/usr/lib/postgresql';
+  if (!existsSync(base)) return undefined;
+  const versions = readdirSync(base).filter((name) => existsSync(path.join(base, name, 'bin', 'postgres')));
+  versions.sort((a, b) => Number(b) - Number(a));
+  return versions[0] && path.join(base, versions[0], 'bin');
+}
+
+/** Folder of the PostgreSQL programs (initdb, pg_ctl, postgres); installs the package when there is none. */
+export async function ensurePostgres() {
+  const found = findPostgresFolder();
+  if (found) return found;
+  await ensureDebianPackage('postgresql', () => {
+    // Without this Debian starts a cluster of its own, which nobody asked for.
+    mkdirSync('/etc/postgresql-common', { recursive: true });
+    writeFileSync('/etc/postgresql-common/createcluster.conf', 'create_main_cluster = false\n', {
+      flag: 'a',
+    });
+  });
+  const folder = findPostgresFolder();
+  if (!folder)
+    throw new Error('PostgreSQL was installed, but no server was found below /usr/lib/postgresql.');
+  return folder;
+}
+
+/** Path of Chromium; installs Debian's package when there is none. */
+export async function ensureChromium() {
+  const file = '/usr/bin/chromium';
+  if (!existsSync(file)) await ensureDebianPackage('chromium');
+  return file;
+}

@@ -1,0 +1,114 @@
+import { describe, expect, test } from 'vitest';
+import { layOutCutLine, nearestDot } from './layout';
+import type { CutLinePoints } from './layout';
+
+const BOX = { width: 700, height: 220, margin: { top: 20, right: 16, bottom: 30, left: 48 } };
+
+function points(list: { rpc: number; cpc: number; spend?: number; thin?: boolean }[]): CutLinePoints {
+  const column = (of: (one: (typeof list)[number]) => number) =>
+    Float64Array.from(list, (one) => of(one) * 1e6);
+  return {
+    rows: Int32Array.from(list.keys()),
+    rpc: column((one) => one.rpc),
+    low: column((one) => one.rpc / 2),
+    high: column((one) => one.rpc * 2),
+    cpc: column((one) => one.cpc),
+    spend: column((one) => one.spend ?? 1),
+    isThin: Uint8Array.from(list, (one) => (one.thin ? 1 : 0)),
+  };
+}
+
+const list = [
+  { rpc: 4, cpc: 0.5, spend: 100 },
+  { rpc: 1, cpc: 0.9, spend: 25, thin: true },
+  { rpc: 2, cpc: 0.48, spend: 1 },
+];
+
+describe('the cut line', () => {
+  const layout = layOutCutLine(points(list), 0.24, BOX);
+
+  test('parts the rows that cost more than the target from those that may grow', () => {
+    expect(layout.dots.map(({ isOver }) => isOver)).toEqual([false, true, false]);
+  });
+
+  test('runs where cost per click is target times revenue per click', () => {
+    const [x0, y0, x1, y1] = layout.line;
+    for (const part of [0, 0.3, 1]) {
+      const rpc = layout.toRpc(x0 + part * (x1 - x0));
+      expect(layout.toCpc(y0 + part * (y1 - y0)) / rpc).toBeCloseTo(0.24, 9);
+    }
+  });
+
+  test('has a dot over it exactly where its ACOS is over the target', () => {
+    const [x0, y0, x1, y1] = layout.line;
+    for (const dot of layout.dots) {
+      const lineAt = y0 + ((dot.x - x0) / (x1 - x0)) * (y1 - y0);
+      expect(dot.y < lineAt - 1e-6).toBe(dot.isOver);
+    }
+  });
+
+  test('crosses the picture, inside its margins, with the dots', () => {
+    for (const { x, y, x0, x1 } of layout.dots) {
+      for (const at of [x, x0, x1]) expect(at).toBeGreaterThanOrEqual(48);
+      for (const at of [x, x0, x1]) expect(at).toBeLessThanOrEqual(684);
+      expect(y).toBeGreaterThan(20);
+      expect(y).toBeLessThan(190);
+    }
+    expect(layout.line[1]).toBeGreaterThan(20);
+  });
+
+  test('gives areas in proportion to spend', () => {
+    const area = (index: number) => (layout.dots[index].radius - 2) ** 2;
+    expect(area(0) / area(1)).toBeCloseTo(4, 9);
+  });
+
+  test('has round ticks, at least three on each axis', () => {
+    for (const ticks of [layout.xTicks, layout.yTicks]) {
+      expect(ticks.length).toBeGreaterThanOrEqual(3);
+      for (const { value } of ticks)
+        expect([1, 1.5, 2, 3, 4, 5, 7]).toContain(
+          Number((value / 10 ** Math.floor(Math.log10(value))).toFixed(6)),
+        );
+    }
+  });
+
+  test('goes from pixels back to figures for the brush', () => {
+    expect(layout.toRpc(layout.toX(2e6))).toBeCloseTo(2e6, 0);
+    expect(layout.toCpc(layout.toY(5e5))).toBeCloseTo(5e5, 0);
+  });
+});
+
+describe('the picture', () => {
+  test('of no rows, or of one, still has axes and a line', () => {
+    for (const few of [[], [{ rpc: 2, cpc: 0.4 }]]) {
+      const layout = layOutCutLine(points(few), 0.24, BOX);
+      expect(layout.dots).toHaveLength(few.length);
+      expect(layout.line.every(Number.isFinite)).toBe(true);
+      expect(layout.xTicks.length).toBeGreaterThan(0);
+    }
+  });
+
+  test('of a hundred thousand rows draws those with most spend, and tells how many it left out', () => {
+    const many = Array.from({ length: 100_000 }, (_, at) => ({
+      rpc: 1 + (at % 7),
+      cpc: 0.1 + (at % 5) / 10,
+      spend: at,
+    }));
+    const layout = layOutCutLine(points(many), 0.24, BOX);
+    expect(layout.dots.length + layout.left).toBe(100_000);
+    expect(layout.dots.length).toBeLessThanOrEqual(4000);
+    expect(Math.min(...layout.dots.map(({ row }) => row))).toBe(100_000 - layout.dots.length);
+  });
+
+  test('leaves out what has no cost or no revenue: a logarithm cannot show it', () => {
+    expect(
+      layOutCutLine(points([...list, { rpc: 0, cpc: 1 }, { rpc: 1, cpc: 0 }]), 0.24, BOX).dots,
+    ).toHaveLength(3);
+  });
+
+  test('finds the dot under the pointer, and none far from all', () => {
+    const { dots } = layOutCutLine(points(list), 0.24, BOX);
+    expect(nearestDot(dots, dots[1].x + 3, dots[1].y - 4)?.row).toBe(1);
+    expect(nearestDot(dots, dots[1].x, dots[1].y - 40)).toBeUndefined();
+  });
+});

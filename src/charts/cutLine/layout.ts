@@ -1,0 +1,134 @@
+import { scaleLog } from 'd3-scale';
+
+/** What the picture is made of: parallel columns, in inner units (micros). */
+export interface CutLinePoints {
+  /** Row of each point. */
+  rows: Int32Array;
+  /** Revenue per click, its 80 % interval, and cost per click. */
+  rpc: Float64Array;
+  low: Float64Array;
+  high: Float64Array;
+  cpc: Float64Array;
+  spend: Float64Array;
+  /** 1 where evidence is thin. */
+  isThin: Uint8Array;
+}
+
+export interface Box {
+  width: number;
+  height: number;
+  margin: { top: number; right: number; bottom: number; left: number };
+}
+
+export interface Dot {
+  row: number;
+  x: number;
+  y: number;
+  /** Ends of the whisker. */
+  x0: number;
+  x1: number;
+  radius: number;
+  isOver: boolean;
+  isThin: boolean;
+}
+
+export interface CutLineLayout {
+  dots: Dot[];
+  /** Points left out because the picture would only get darker: those with least spend. */
+  left: number;
+  line: [x0: number, y0: number, x1: number, y1: number];
+  xTicks: { at: number; value: number }[];
+  yTicks: { at: number; value: number }[];
+  /** From pixels back to micros, for the brush. */
+  toRpc: (x: number) => number;
+  toCpc: (y: number) => number;
+  toX: (rpc: number) => number;
+  toY: (cpc: number) => number;
+}
+
+/** More dots than this cannot be told apart. */
+const MOST_DOTS = 4000;
+const POWERS = [1];
+const COARSE = [1, 2, 5];
+const FINE = [1, 1.5, 2, 3, 4, 5, 7];
+
+/**
+ * Lays out the cut line: revenue per click across, cost per click up, both logarithmic. On the line
+ * CPC = target x revenue per click; above it is over the target ACOS, below is under.
+ * @param target target ACOS, share
+ */
+export function layOutCutLine(points: CutLinePoints, target: number, box: Box): CutLineLayout {
+  const shown = largest(points);
+  const { margin } = box;
+  const [rpcLow, rpcHigh] = extent(shown, points.rpc);
+  const [cpcLow, cpcHigh] = extent(shown, points.cpc);
+  // Both axes reach far enough for the line to cross the picture.
+  const x = scaleLog(
+    [Math.min(rpcLow, cpcLow / target) / 1.3, Math.max(rpcHigh, cpcHigh / target / 2) * 1.3],
+    [margin.left, box.width - margin.right],
+  );
+  const y = scaleLog([cpcLow / 1.4, cpcHigh * 1.4], [box.height - margin.bottom, margin.top]);
+  const most = shown.reduce((top, at) => Math.max(top, points.spend[at]), 1);
+  const clampX = (value: number) => Math.max(margin.left, Math.min(box.width - margin.right, x(value)));
+  const dots = shown.map((at) => ({
+    row: points.rows[at],
+    x: clampX(points.rpc[at]),
+    y: y(points.cpc[at]),
+    x0: clampX(points.low[at]),
+    x1: clampX(points.high[at]),
+    radius: 2 + 9 * Math.sqrt(points.spend[at] / most),
+    isOver: points.cpc[at] > target * points.rpc[at],
+    isThin: points.isThin[at] === 1,
+  }));
+  const [x0, x1] = x.domain();
+  return {
+    dots,
+    left: points.rows.length - shown.length,
+    line: [x(x0), y(x0 * target), x(x1), y(x1 * target)],
+    xTicks: ticks(x.domain()).map((value) => ({ at: x(value), value })),
+    yTicks: ticks(y.domain()).map((value) => ({ at: y(value), value })),
+    toRpc: (at) => x.invert(at),
+    toCpc: (at) => y.invert(at),
+    toX: clampX,
+    toY: (cpc) => y(cpc),
+  };
+}
+
+function largest(points: CutLinePoints): number[] {
+  const all = Array.from(points.rows.keys()).filter((at) => points.cpc[at] > 0 && points.rpc[at] > 0);
+  if (all.length > MOST_DOTS) all.sort((a, b) => points.spend[b] - points.spend[a]).length = MOST_DOTS;
+  return all;
+}
+
+function extent(shown: number[], values: Float64Array): [number, number] {
+  let low = Infinity;
+  let high = 0;
+  for (const at of shown) {
+    low = Math.min(low, values[at]);
+    high = Math.max(high, values[at]);
+  }
+  return high === 0 ? [100_000, 1_000_000] : low === high ? [low / 2, high * 2] : [low, high];
+}
+
+/** Round values inside a domain: powers of ten over many decades, finer ones over a short span. */
+function ticks([low, high]: number[]): number[] {
+  const values: number[] = [];
+  const decades = Math.log10(high / low);
+  for (let power = Math.floor(Math.log10(low)); power <= Math.log10(high); power += 1)
+    for (const step of decades > 3 ? POWERS : decades > 1.1 ? COARSE : FINE) {
+      const value = step * 10 ** power;
+      if (value >= low && value <= high) values.push(value);
+    }
+  return values;
+}
+
+/** The dot nearest to a pointer, within 12 pixels. */
+export function nearestDot(dots: Dot[], x: number, y: number): Dot | undefined {
+  let best: Dot | undefined;
+  let least = 144;
+  for (const dot of dots) {
+    const distance = (dot.x - x) ** 2 + (dot.y - y) ** 2;
+    if (distance < least) [best, least] = [dot, distance];
+  }
+  return best;
+}

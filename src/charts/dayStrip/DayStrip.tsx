@@ -1,0 +1,74 @@
+import { max } from 'd3-array';
+import { scaleBand, scaleLinear } from 'd3-scale';
+import { addDays, daysIn, formatDay, formatMoney } from '../../core/units';
+
+interface StripDay {
+  day: string;
+  clicks: number;
+  spend: number;
+  orders: number;
+}
+
+interface DayStripProps {
+  days: StripDay[];
+  from: string;
+  to: string;
+  /** Days after this one are unsettled. */
+  settledTo: string;
+  width: number;
+  currency: string;
+}
+
+const HEIGHT = 74;
+
+/** Day by day: bars are spend, a dot above the bar is an order; unsettled days are hatched pale. */
+export function DayStrip({ days, from, to, settledTo, width, currency }: DayStripProps) {
+  const byDay = new Map(days.map((one) => [one.day, one]));
+  const names = Array.from({ length: daysIn(from, to) }, (_, at) => addDays(from, at));
+  const x = scaleBand(names, [0, width]).paddingInner(0.2);
+  const y = scaleLinear([0, max(days, (one) => one.spend) || 1], [HEIGHT - 14, 16]);
+  const orders = days.reduce((sum, one) => sum + one.orders, 0);
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label={`Spend and orders by day, ${formatDay(from)} to ${formatDay(to)}: ${orders} orders.`}
+    >
+      {names.map((day) => {
+        const one = byDay.get(day);
+        if (!one) return null;
+        const left = x(day)!;
+        return (
+          <g key={day}>
+            <title>{`${formatDay(day)}: ${one.clicks} clicks, ${formatMoney(one.spend)} ${currency}, ${one.orders} orders`}</title>
+            <rect
+              x={left}
+              width={x.bandwidth()}
+              y={y(one.spend)}
+              height={HEIGHT - 14 - y(one.spend)}
+              fill="var(--ink)"
+              opacity={day > settledTo ? 0.25 : 0.55}
+            />
+            {Array.from({ length: Math.min(one.orders, 4) }, (_, at) => (
+              <circle
+                key={at}
+                cx={left + x.bandwidth() / 2}
+                cy={y(one.spend) - 4 - at * 5}
+                r={2.2}
+                fill="var(--under)"
+              />
+            ))}
+          </g>
+        );
+      })}
+      <line x1={0} x2={width} y1={HEIGHT - 14} y2={HEIGHT - 14} stroke="var(--hairline)" />
+      <text x={0} y={HEIGHT - 2} fontSize={11} fill="var(--faint)">
+        {formatDay(from)}
+      </text>
+      <text x={width} y={HEIGHT - 2} fontSize={11} fill="var(--faint)" textAnchor="end">
+        {formatDay(to)}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,121 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+import type {
+  BidSuggestion,
+  EntityKind,
+  MarketAccount,
+  MarketAnswer,
+  MarketChange,
+  MarketEntities,
+  MarketTarget,
+  TargetSuggestion,
+} from '../../contract/market';
+import { MowingError } from '../../contract/mowingError';
+import { asker, json } from './ask';
+import { fetchReport } from './fetchReport';
+import type { FetchedReport, ReportOrder } from './fetchReport';
+
+/** Days that are passing on a simulated market. */
+export interface Clock {
+  today: string;
+  passing: { done: number; of: number; trouble: string } | null;
+}
+
+/** The port to a market: what Mowing asks of one. */
+export interface MarketClient {
+  isUp: () => Promise<boolean>;
+  accounts: () => Promise<MarketAccount[]>;
+  /** All entities of a kind that changed since a cursor (0: all), page after page; and the cursor for the next time. */
+  entities: <K extends EntityKind>(
+    account: string,
+    kind: K,
+    since?: number,
+  ) => Promise<{ items: MarketEntities[K][]; cursor: number }>;
+  /** A report: asked for, waited for, opened. */
+  report: (account: string, order: ReportOrder) => Promise<FetchedReport>;
+  /** Sends changes; the same key never carries them out twice. */
+  sendChanges: (account: string, key: string, changes: MarketChange[]) => Promise<MarketAnswer[]>;
+  suggestBids: (
+    account: string,
+    targets: Pick<MarketTarget, 'adGroupId' | 'kind' | 'match' | 'expression'>[],
+  ) => Promise<(BidSuggestion | null)[]>;
+  suggestTargets: (account: string, adGroup: string) => Promise<TargetSuggestion[]>;
+  clock: (account: string) => Promise<Clock>;
+  /** Lets days pass; returns at once, `clock` tells how far they are. */
+  advance: (account: string, days: number) => Promise<void>;
+  /** Has a scenario played up to its present day, unless it is there; tells how far it is. */
+  openScenario: (key: string, onProgress?: (done: number, of: number) => void) => Promise<void>;
+  dropScenario: (key: string) => Promise<void>;
+}
+
+const POLL_MS = 300;
+
+/**
+ * Client of the stand-in market at `url`. Calls that find no answer are tried again with growing pauses, except those
+ * that send changes: their bale is kept and sent again with its key.
+ * @param tries how often a call is tried
+ */
+export function marketClient(url: string, secret: string, tries = 4): MarketClient {
+  const market = asker(url, secret, tries);
+  const { ask, body } = market;
+  return {
+    isUp: async () => {
+      try {
+        return (await fetch(`${url}/health`, { signal: AbortSignal.timeout(2000) })).ok;
+      } catch {
+        return false;
+      }
+    },
+    accounts: () => body<MarketAccount[]>('/accounts'),
+    entities: async <K extends EntityKind>(account: string, kind: K, since = 0) => {
+      const items: MarketEntities[K][] = [];
+      let cursor: number | null = null;
+      for (let after: string | null = ''; after !== null;) {
+        const query = new URLSearchParams({ limit: '5000', after, since: String(since) });
+        const page: { items: MarketEntities[K][]; next: string | null; cursor: number } = await body(
+          `/accounts/${account}/entities/${kind}?${query}`,
+        );
+        items.push(...page.items);
+        cursor ??= page.cursor;
+        after = page.next;
+      }
+      return { items, cursor: cursor! };
+    },
+    report: (account, order) => fetchReport(market, account, order),
+    sendChanges: async (account, key, changes) => {
+      const init = json({ changes }, { 'idempotency-key': key });
+      return (await body<{ answers: MarketAnswer[] }>(`/accounts/${account}/changes`, init, { tries: 1 }))
+        .answers;
+    },
+    suggestBids: async (account, targets) =>
+      (
+        await body<{ suggestions: (BidSuggestion | null)[] }>(
+          `/accounts/${account}/suggestions/bids`,
+          json({ targets }),
+        )
+      ).suggestions,
+    suggestTargets: async (account, adGroup) =>
+      (
+        await body<{ suggestions: TargetSuggestion[] }>(
+          `/accounts/${account}/suggestions/targets?adGroup=${encodeURIComponent(adGroup)}`,
+        )
+      ).suggestions,
+    clock: (account) => body<Clock>(`/accounts/${account}/clock`),
+    advance: async (account, days) =>
+      void (await ask(`/accounts/${account}/advance`, json({ days }), { tries: 1 })),
+    openScenario: async (key, onProgress = () => {}) => {
+      await ask(`/scenarios/${key}`, { method: 'POST' });
+      for (;;) {
+        const { done, of, trouble } = await body<{ done: number; of: number; trouble: string }>(
+          `/scenarios/${key}`,
+        );
+        if (trouble !== '')
+          throw new MowingError('market-refused', `The market could not open ${key}: ${trouble}`);
+        if (done >= of) return;
+        onProgress(done, of);
+        await sleep(POLL_MS);
+      }
+    },
+    dropScenario: async (key) =>
+      void (await ask(`/scenarios/${key}`, { method: 'DELETE' }, { withinMs: 250_000 })),
+  };
+}

@@ -1,0 +1,122 @@
+import { MowingError } from '../../contract/mowingError';
+import type { ReportField } from '../../contract/reportFields';
+import { matchHeadings } from './fields';
+import type { HeadingMatch, HeadingSpec } from './fields';
+import { findDecimalMark } from './figures';
+import type { DecimalMark } from './figures';
+import { RecordReader } from './recordReader';
+import type { ReportSpec } from './reportSpec';
+
+/** Fields that hold money: from them the decimal mark is found. */
+const AMOUNTS: ReportField[] = [
+  'spend',
+  'sales',
+  'refundedSales',
+  'price',
+  'goods',
+  'fees',
+  'shipping',
+  'bid',
+  'defaultBid',
+  'budget',
+];
+const DELIMITERS = [',', ';', '\t', '|'];
+/** Headings may stand below a few lines of title. */
+const LINES_TO_SEARCH = 10;
+
+/** What the beginning of a file tells about the whole. */
+export interface FileShape {
+  delimiter: string;
+  headings: string[];
+  /** Number of records before the headings. */
+  skip: number;
+  mark: DecimalMark;
+}
+
+/**
+ * Finds delimiter, headings and decimal mark from the first text of a file.
+ * @throws MowingError when the text is empty or a web page
+ */
+export function findShape(spec: ReportSpec | HeadingSpec, sample: string): FileShape {
+  const start = sample.trimStart().slice(0, 200).toLowerCase();
+  if (start === '')
+    throw new MowingError(
+      'unreadable-file',
+      'The file is empty. Nothing was taken in. Fetch the report again.',
+    );
+  if (/^(<!doctype|<html|<\?xml|<head|<body|<script)/.test(start))
+    throw new MowingError(
+      'unreadable-file',
+      'The file is a web page, not a report: the download may have saved a sign-in page. Nothing was taken in. Fetch the report again while signed in.',
+    );
+  const delimiter = findDelimiter(sample);
+  const records = sampleRecords(sample, delimiter);
+  const skip = findHeadings(spec, records);
+  const headings = (records[skip] ?? []).map((heading) => heading.trim());
+  return {
+    delimiter,
+    headings,
+    skip,
+    mark: findDecimalMark(amountSamples(spec, records.slice(skip + 1), headings), delimiter),
+  };
+}
+
+function findDelimiter(sample: string): string {
+  const lines = sample
+    .replace(/"[^"]*"/g, '')
+    .split('\n')
+    .slice(0, LINES_TO_SEARCH);
+  const score = (delimiter: string) => Math.max(...lines.map((line) => line.split(delimiter).length));
+  return DELIMITERS.reduce((best, one) => (score(one) > score(best) ? one : best));
+}
+
+function sampleRecords(sample: string, delimiter: string): string[][] {
+  const records: string[][] = [];
+  const reader = new RecordReader(delimiter, (fields) => records.push(fields));
+  try {
+    reader.push(sample);
+    if (records.length === 0) reader.end();
+  } catch (error) {
+    if (records.length === 0) throw error;
+  }
+  return records.slice(0, 500);
+}
+
+function findHeadings(spec: ReportSpec | HeadingSpec, records: string[][]): number {
+  const matched = (fields: string[]) => Object.keys(matchHeadings(spec, fields).columns).length;
+  let best = 0;
+  const count = Math.min(records.length, LINES_TO_SEARCH);
+  for (let at = 1; at < count; at += 1)
+    if (matched(records[at]) > Math.max(2, matched(records[best]))) best = at;
+  return best;
+}
+
+function amountSamples(spec: ReportSpec | HeadingSpec, records: string[][], headings: string[]): string[] {
+  const { columns } = matchHeadings(spec, headings);
+  const amounts = AMOUNTS.map((field) => columns[field]);
+  return records.flatMap((fields) =>
+    amounts.map((column) => (column === undefined ? '' : (fields[column] ?? ''))),
+  );
+}
+
+/** The match of headings by hand and by wording. @throws MowingError when the headings are not a table's at all */
+export function matchShape(
+  spec: ReportSpec | HeadingSpec,
+  shape: FileShape,
+  byHand: Record<string, ReportField | ''>,
+): HeadingMatch {
+  if (shape.headings.length < 2)
+    throw new MowingError(
+      'unreadable-file',
+      'The file has only one column. Nothing was taken in. A report has columns parted by comma, semicolon or tab, with headings in the first line.',
+    );
+  return matchHeadings(spec, shape.headings, byHand);
+}
+
+/** Equal for files with the same headings in any order and case. */
+export function headingSet(headings: string[]): string {
+  return headings
+    .map((heading) => heading.trim().toLowerCase())
+    .sort()
+    .join('\u001f');
+}

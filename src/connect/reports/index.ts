@@ -1,0 +1,16 @@
+export { readReport } from './readReport';
+export type { ReportReceiver, ReportResult } from './readReport';
+export { placeFields, REPORT_SPECS } from './reportSpec';
+export type { FigureSpec, ReportSpec } from './reportSpec';
+export { fieldsOf, matchHeadings, normaliseHeading } from './fields';
+export type { HeadingMatch, HeadingSpec } from './fields';
+export { findShape, headingSet, matchShape } from './fileShape';
+export { FileDecoder } from './textDecoder';
+export type { FileShape } from './fileShape';
+export { classifyTarget } from './classifyTarget';
+export type { TargetDescription } from './classifyTarget';
+export { RecordReader } from './recordReader';
+export { findDecimalMark, parseAmount, parseCount, parseDay } from './figures';
+export { reportRowReader, withoutGuard } from './reportRow';
+export type { ReportRow } from './reportRow';
+export type { KnownRow, RowNumbers } from './knownRows';

@@ -1,0 +1,154 @@
+import type { Day } from '../../core/units';
+import { FIELD_LABELS } from '../../contract/reportFields';
+import type { ReportField } from '../../contract/reportFields';
+import { parseAmount, parseCount, parseDay, shorten } from './figures';
+import type { DecimalMark, Fault } from './figures';
+import { placeFields } from './reportSpec';
+import type { ReportSpec } from './reportSpec';
+
+/** One good row of a report. */
+export interface ReportRow {
+  day: Day;
+  /** Texts that name the place, in the order of `placeFields`; empty where the report has none. */
+  place: string[];
+  /** The search term; or the number of the placement (0 top, 1 rest, 2 pages) or hour; null where the kind has no detail. */
+  detail: string | number | null;
+  /** In the order of the kind's figures; amounts in micros. */
+  figures: number[];
+}
+
+/** How the rows of one file are to be read. */
+export interface RowRules {
+  spec: ReportSpec;
+  columns: Partial<Record<ReportField, number>>;
+  width: number;
+  mark: DecimalMark;
+  /** The account's currency. */
+  currency: string;
+  /** Last day that a report can speak of. */
+  lastDay: Day;
+}
+
+const LONGEST_TEXT = 500;
+
+/** Makes the reader of one file's rows: a row, or the reason why it is refused. */
+export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRow | Fault {
+  const { spec, columns, mark } = rules;
+  const days = new Map<string, Day | Fault>();
+  const places = placeFields(spec);
+  const at = (field: ReportField) => spec.figures.findIndex((figure) => figure.field === field);
+  const [clicksAt, impressionsAt] = [at('clicks'), at('impressions')];
+  const text = (fields: string[], field: ReportField) => {
+    const column = columns[field];
+    return column === undefined ? '' : fields[column].trim();
+  };
+  const readDay = (raw: string) => {
+    let day = days.get(raw);
+    if (!day) {
+      if (days.size > 5000) days.clear();
+      days.set(raw, (day = checkDay(parseDay(raw), rules.lastDay)));
+    }
+    return day;
+  };
+  return (fields) => {
+    if (fields.length !== rules.width)
+      return { reason: `The row has ${fields.length} columns; the headings have ${rules.width}.` };
+    const day = readDay(text(fields, 'day'));
+    if (typeof day !== 'string') return day;
+    const fault =
+      spanFault(text(fields, 'endDay'), day, readDay) ?? currencyFault(text(fields, 'currency'), rules);
+    if (fault !== null) return { reason: fault };
+    const place = places.map((field) => tidy(text(fields, field)));
+    const missing = missingText(rules, (field) => text(fields, field)) ?? longText(place);
+    if (missing !== null) return { reason: missing };
+    const detail = readDetail(spec, spec.detail === null ? '' : tidy(text(fields, spec.detail)));
+    if (detail !== null && typeof detail === 'object') return detail;
+    const figures: number[] = [];
+    for (const { field, unit } of spec.figures) {
+      const read = unit === 'count' ? parseCount : parseAmount;
+      const value = read(text(fields, field), FIELD_LABELS[field], mark);
+      if (typeof value !== 'number') return value;
+      figures.push(value);
+    }
+    if (clicksAt >= 0 && figures[clicksAt] > figures[impressionsAt])
+      return { reason: `Clicks (${figures[clicksAt]}) are above impressions (${figures[impressionsAt]}).` };
+    return { day, place, detail, figures };
+  };
+}
+
+function checkDay(day: Day | Fault, lastDay: Day): Day | Fault {
+  if (typeof day === 'string' && day > lastDay)
+    return { reason: `The day ${day} has not come yet (today is ${lastDay}).` };
+  return day;
+}
+
+function spanFault(end: string, day: Day, readDay: (raw: string) => Day | Fault): string | null {
+  if (end === '') return null;
+  const last = readDay(end);
+  if (typeof last !== 'string') return last.reason;
+  return last === day
+    ? null
+    : `The row covers ${day} to ${last}; Mowing needs one row for each day. Fetch the report by day.`;
+}
+
+function currencyFault(text: string, rules: RowRules): string | null {
+  if (text === '' || text.toUpperCase() === rules.currency) return null;
+  if (!/^[a-z]{3}$/i.test(text)) return `The currency is unknown (${shorten(text)}).`;
+  return `The row is in ${text.toUpperCase()}; the account is in ${rules.currency}.`;
+}
+
+/** The required texts that a row lacks: an id where the report has ids, else a name. */
+function missingText({ spec, columns }: RowRules, text: (field: ReportField) => string): string | null {
+  for (const choice of spec.required) {
+    const [first] = choice;
+    if (first === 'day' || spec.figures.some(({ field }) => field === first)) continue;
+    // Where a report has ids, a row without one cannot be placed for certain, whatever its name says.
+    const id = choice.find((field) => field.endsWith('Id') && columns[field] !== undefined);
+    if (id !== undefined && text(id) === '') return `The ${FIELD_LABELS[id].toLowerCase()} is missing.`;
+    if (choice.every((field) => text(field) === ''))
+      return `The ${FIELD_LABELS[first].toLowerCase()} is missing.`;
+  }
+  return null;
+}
+
+function longText(texts: string[]): string | null {
+  const long = texts.find((text) => text.length > LONGEST_TEXT);
+  return long === undefined ? null : `A text is longer than ${LONGEST_TEXT} characters (${shorten(long)}).`;
+}
+
+function readDetail({ detail }: ReportSpec, text: string): ReportRow['detail'] | Fault {
+  if (detail === null) return null;
+  if (detail === 'placement') return readPlacement(text);
+  if (detail === 'hour') return readHour(text);
+  const long = longText([text]);
+  return long === null ? text : { reason: long };
+}
+
+function readPlacement(text: string): number | Fault {
+  const lower = text.toLowerCase();
+  if (lower.includes('top')) return 0;
+  if (/rest|other/.test(lower)) return 1;
+  if (/page|detail/.test(lower)) return 2;
+  return {
+    reason: `The placement is unknown (${shorten(text)}): top of search, rest of search or product pages.`,
+  };
+}
+
+function readHour(text: string): number | Fault {
+  const parts = /^(\d{1,2})(?::00(?::00)?)?$/.exec(text);
+  const hour = parts ? Number(parts[1]) : 24;
+  return hour < 24
+    ? hour
+    : { reason: `The hour cannot be read (${shorten(text)}); write 0 to 23, or 13:00.` };
+}
+
+const UNTIDY = /\s\s|[\t\r\n]/;
+
+/** A text that was given an apostrophe so that no spreadsheet runs it, as it was. */
+export function withoutGuard(text: string): string {
+  return /^'[=+\-@]/.test(text) ? text.slice(1) : text;
+}
+
+function tidy(text: string): string {
+  return withoutGuard(UNTIDY.test(text) ? text.replace(/\s+/g, ' ') : text);
+}

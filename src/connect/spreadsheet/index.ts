@@ -1,0 +1,2 @@
+export { asText } from './asText';
+export { neutralCell, writeWorkbook } from './writeWorkbook';

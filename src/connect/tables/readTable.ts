@@ -1,0 +1,142 @@
+import { FIELD_LABELS } from '../../contract/reportFields';
+import type { ReportField } from '../../contract/reportFields';
+import { MowingError } from '../../contract/mowingError';
+import { FileDecoder, findShape, matchShape, parseAmount, RecordReader, withoutGuard } from '../reports';
+import type { HeadingMatch } from '../reports';
+import type { CellType, TableSpec } from './tableSpec';
+
+/** One good row: texts, amounts in micros, shares; null where the file has nothing. */
+export type TableRow = Partial<Record<ReportField, string | number | null>> & { line: number };
+
+/** A list as it was read. */
+export interface ReadTable {
+  headings: string[];
+  match: HeadingMatch;
+  rows: TableRow[];
+  refused: { line: number; reason: string; text: string }[];
+}
+
+/** Largest list taken, in characters: it is held in memory. */
+const MOST_CHARACTERS = 100_000_000;
+
+/**
+ * Reads a list whole. Good rows are kept, bad ones told with line and reason.
+ * @param currency the account's @param byHand matches chosen earlier for these headings
+ * @throws MowingError when the file as a whole cannot be trusted
+ */
+export async function readTable(
+  spec: TableSpec,
+  source: AsyncIterable<Uint8Array>,
+  currency: string,
+  byHand: (headings: string[]) => Promise<Record<string, ReportField | ''>>,
+): Promise<ReadTable> {
+  const text = await readAll(source);
+  const shape = findShape(spec, text.slice(0, 65_536));
+  const match = matchShape(spec, shape, await byHand(shape.headings));
+  const table: ReadTable = { headings: shape.headings, match, rows: [], refused: [] };
+  if (match.missing.length > 0) return table;
+  let records = 0;
+  const reader = new RecordReader(shape.delimiter, (fields, line) => {
+    records += 1;
+    if (records <= shape.skip + 1 || fields.every((field) => field.trim() === '')) return;
+    const row = readRow(spec, match, fields, line, shape.mark, currency);
+    if ('reason' in row)
+      table.refused.push({
+        line,
+        reason: String(row.reason),
+        text: fields.join(shape.delimiter).slice(0, 1000),
+      });
+    else table.rows.push(row);
+  });
+  reader.push(text);
+  reader.end();
+  if (table.rows.length + table.refused.length === 0)
+    throw new MowingError('unreadable-file', 'The file has headings but no rows. Nothing was taken in.');
+  return table;
+}
+
+async function readAll(source: AsyncIterable<Uint8Array>): Promise<string> {
+  const decoder = new FileDecoder();
+  const parts: string[] = [];
+  let characters = 0;
+  for await (const part of source) {
+    const text = decoder.push(part);
+    characters += text.length;
+    if (characters > MOST_CHARACTERS)
+      throw new MowingError(
+        'too-large',
+        `The list is larger than ${MOST_CHARACTERS / 1e6} MB. Nothing was taken in. Split it.`,
+      );
+    parts.push(text);
+  }
+  return parts.join('') + decoder.end();
+}
+
+function readRow(
+  spec: TableSpec,
+  { columns }: HeadingMatch,
+  fields: string[],
+  line: number,
+  mark: '.' | ',',
+  currency: string,
+): TableRow | { reason: string } {
+  const row: TableRow = { line };
+  for (const field of spec.fields) {
+    const column = columns[field];
+    const text = column === undefined ? '' : (fields[column] ?? '').trim();
+    const value = text === '' ? null : readCell(spec.types[field]!, field, text, mark);
+    if (value !== null && typeof value === 'object') return value;
+    row[field] = value;
+  }
+  if (row.currency && String(row.currency).toUpperCase() !== currency)
+    return { reason: `The row is in ${String(row.currency).toUpperCase()}; the account is in ${currency}.` };
+  const lacking = spec.required.find((choice) => choice.every((field) => row[field] === null));
+  return lacking ? { reason: `The ${FIELD_LABELS[lacking[0]].toLowerCase()} is missing.` } : row;
+}
+
+function readCell(
+  type: CellType,
+  field: ReportField,
+  text: string,
+  mark: '.' | ',',
+): string | number | { reason: string } {
+  const label = FIELD_LABELS[field];
+  switch (type) {
+    case 'amount':
+      return parseAmount(text, label, mark);
+    case 'share':
+      return readShare(text, label, mark);
+    case 'state':
+      return readState(text, label);
+    case 'scope':
+      return readScope(text);
+    default:
+      return withoutGuard(text.replace(/\s+/g, ' ')).slice(0, 500);
+  }
+}
+
+/** "24 %" and "24" are 0.24, "0.24" too: a share above 1 is taken as per cent. */
+function readShare(text: string, label: string, mark: '.' | ','): number | { reason: string } {
+  const bare = text
+    .replace('%', '')
+    .replace(mark === ',' ? ',' : '_', '.')
+    .trim();
+  const value = Number(bare);
+  if (bare === '' || !Number.isFinite(value)) return { reason: `${label} is no percentage (${text}).` };
+  return text.includes('%') || Math.abs(value) > 1 ? value / 100 : value;
+}
+
+function readState(text: string, label: string): string | { reason: string } {
+  const lower = text.toLowerCase();
+  if (['enabled', 'active', 'on', 'running'].includes(lower)) return 'enabled';
+  if (['paused', 'off', 'inactive'].includes(lower)) return 'paused';
+  if (['archived', 'ended', 'removed'].includes(lower)) return 'archived';
+  return { reason: `${label} is one of enabled, paused, archived, not ${text}.` };
+}
+
+function readScope(text: string): string | { reason: string } {
+  const word = text.toLowerCase().replace(/[\s_]+/g, '-');
+  if (['account', 'line', 'product', 'campaign', 'ad-group'].includes(word)) return word;
+  if (word === 'product-line') return 'line';
+  return { reason: `The scope is one of account, line, product, campaign, ad group, not ${text}.` };
+}

@@ -1,0 +1,41 @@
+/** Kinds of trouble; callers branch on the code, never on the text. */
+export type ErrorCode =
+  | 'bad-request'
+  | 'not-found'
+  | 'foreign-origin'
+  | 'conflict'
+  | 'too-large'
+  | 'unreadable-file'
+  | 'market-down'
+  | 'market-refused'
+  | 'internal';
+
+const STATUS: Record<ErrorCode, number> = {
+  'bad-request': 400,
+  'not-found': 404,
+  'foreign-origin': 403,
+  conflict: 409,
+  'too-large': 413,
+  'unreadable-file': 422,
+  'market-down': 503,
+  'market-refused': 502,
+  internal: 500,
+};
+
+/** A fault that can be told to the user: what happened, to which thing, what to do. */
+export class MowingError extends Error {
+  readonly code: ErrorCode;
+  /** One entry for each thing that is wrong, with where it is. */
+  readonly faults: { where: string; what: string }[];
+
+  constructor(code: ErrorCode, message: string, faults: { where: string; what: string }[] = []) {
+    super(message);
+    this.name = 'MowingError';
+    this.code = code;
+    this.faults = faults;
+  }
+
+  get status(): number {
+    return STATUS[this.code];
+  }
+}

@@ -1,0 +1,215 @@
+// Joi schemas of what comes in at the endpoints. On the server only: browsers take the types of ./api.
+import Joi from 'joi';
+import { isDay } from '../core/units';
+import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
+
+const id = Joi.number().integer().min(1).max(2_147_483_647);
+const day = Joi.string()
+  .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('any.invalid')))
+  .messages({ 'any.invalid': '{{#label}} is not a day; write it as 2026-11-05' });
+const money = Joi.number().integer().min(-9e15).max(9e15);
+const expression = Joi.string().trim().min(1).max(500);
+const bid = Joi.number().integer().min(0).max(1e12);
+
+export const accountQuery = Joi.object({ account: id.required() });
+
+export const newAccount = Joi.object({
+  name: Joi.string().trim().min(1).max(80).required(),
+  currency: Joi.string()
+    .trim()
+    .uppercase()
+    .pattern(/^[A-Z]{3}$/, 'three letters')
+    .required(),
+  targetAcos: Joi.number().greater(0).max(10).default(0.25),
+});
+
+export const accountChange = Joi.object({
+  name: Joi.string().trim().min(1).max(80),
+  targetAcos: Joi.number().greater(0).max(10),
+}).min(1);
+
+export const importQuery = Joi.object({
+  account: id.required(),
+  kind: Joi.string()
+    .valid(...REPORT_KINDS, ...TABLE_KINDS)
+    .required(),
+  name: Joi.string().max(200).truncate().allow(''),
+});
+
+export const importPath = Joi.object({ id: Joi.number().integer().min(1).max(9e15).required() });
+
+export const headingChoice = Joi.object({
+  matched: Joi.object().pattern(Joi.string().max(500), Joi.string().max(40).allow('')).max(500).required(),
+});
+
+export const sumsQuery = Joi.object({
+  account: id.required(),
+  grain: Joi.string()
+    .valid('account', 'day', 'line', 'product', 'campaign', 'ad-group', 'target', 'term', 'placement', 'hour')
+    .required(),
+  from: day.required(),
+  to: day.required(),
+  scope: Joi.string().pattern(
+    /^(line|product|campaign|ad-group):[1-9]\d{0,8}$/,
+    'a scope such as campaign:12',
+  ),
+  compare: Joi.string().valid('before'),
+  unsettled: Joi.string().valid('as-is', 'complete').default('as-is'),
+});
+
+export const reviewQuery = Joi.object({ account: id.required(), from: day, to: day }).and('from', 'to');
+
+export const termDaysQuery = Joi.object({
+  account: id.required(),
+  adGroup: id.required(),
+  term: id.required(),
+  from: day.required(),
+  to: day.required(),
+});
+
+export const putAside = Joi.object({
+  account: id.required(),
+  step: Joi.string().valid('harvest', 'negatives').required(),
+  verdict: Joi.string().valid('left', 'later', 'back').required(),
+  rows: Joi.array()
+    .items(Joi.object({ adGroupId: id.required(), termId: id.required() }))
+    .min(1)
+    .max(10_000)
+    .required(),
+});
+
+const change = Joi.alternatives(
+  Joi.object({
+    kind: Joi.valid('add-keyword').required(),
+    adGroupId: id.required(),
+    expression: expression.required(),
+    match: Joi.valid('exact', 'phrase', 'broad').required(),
+    bid: bid.required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('add-item-target').required(),
+    adGroupId: id.required(),
+    expression: expression.required(),
+    bid: bid.required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('add-negative').required(),
+    campaignId: id.required(),
+    adGroupId: id.allow(null).required(),
+    match: Joi.valid('exact', 'phrase', 'item').required(),
+    expression: expression.required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('set-bid').required(),
+    targetId: id.required(),
+    from: bid.allow(null).required(),
+    to: bid.required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('set-budget').required(),
+    campaignId: id.required(),
+    from: money.allow(null).required(),
+    to: money.min(0).required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('set-modifier').required(),
+    campaignId: id.required(),
+    placement: Joi.valid('top', 'rest', 'pages').required(),
+    from: Joi.number().min(0).max(9).required(),
+    to: Joi.number().min(0).max(9).required(),
+  }),
+  Joi.object({
+    kind: Joi.valid('set-state').required(),
+    entity: Joi.valid('campaign', 'ad-group', 'target').required(),
+    id: id.required(),
+    from: Joi.valid('enabled', 'paused').required(),
+    to: Joi.valid('enabled', 'paused').required(),
+  }),
+);
+
+export const stageRequest = Joi.object({
+  account: id.required(),
+  changes: Joi.array()
+    .items(
+      Joi.object({
+        change: change.required(),
+        reason: Joi.string().max(1000).required(),
+        figures: Joi.object().unknown(true).default({}),
+        effect: Joi.object({ spend: money.required(), sales: money.required() }).default({
+          spend: 0,
+          sales: 0,
+        }),
+        after: Joi.number().integer().min(0),
+      }),
+    )
+    .min(1)
+    .max(10_000)
+    .required(),
+});
+
+export const changesQuery = Joi.object({
+  account: id.required(),
+  state: Joi.string().valid('staged', 'sending', 'accepted', 'refused', 'withdrawn'),
+  bale: id,
+});
+
+export const changeIds = Joi.object({
+  account: id.required(),
+  ids: Joi.array().items(id).min(1).max(10_000).required(),
+});
+
+export const bidEdit = Joi.object({ account: id.required(), id: id.required(), bid: bid.required() });
+
+export const targetSumsQuery = Joi.object({
+  account: id.required(),
+  days: Joi.number().integer().min(1).max(365).default(30),
+  unsettled: Joi.string().valid('left-out', 'as-is').default('left-out'),
+});
+
+const share = Joi.number().greater(-1).max(10);
+
+export const costsRequest = Joi.object({
+  account: id.required(),
+  costs: Joi.object({
+    price: money.min(1).allow(null).required(),
+    goods: money.min(0).allow(null).required(),
+    fees: money.min(0).allow(null).required(),
+    shipping: money.min(0).allow(null).required(),
+    refundRate: Joi.number().min(0).max(1).allow(null).required(),
+    recovered: money.min(0).allow(null).required(),
+  }).required(),
+});
+
+const goalPlace = {
+  scope: Joi.valid('account', 'line', 'product', 'campaign', 'ad-group').required(),
+  scopeId: Joi.number().integer().min(0).max(2_147_483_647).required(),
+};
+export const goalRequest = Joi.object({
+  account: id.required(),
+  ...goalPlace,
+  kind: Joi.valid('acos', 'margin').required(),
+  low: share.required(),
+  high: share.min(Joi.ref('low')).required(),
+});
+export const goalRemoval = Joi.object({ account: id.required(), ...goalPlace });
+
+export const dataExportQuery = Joi.object({
+  account: id.required(),
+  kind: Joi.string()
+    .valid(...REPORT_KINDS, ...TABLE_KINDS)
+    .required(),
+  format: Joi.string().valid('csv', 'xlsx').default('csv'),
+  from: day,
+  to: day,
+}).and('from', 'to');
+
+export const advanceRequest = Joi.object({
+  account: id.required(),
+  days: Joi.number().integer().min(1).max(60).required(),
+});
+
+export const exportQuery = Joi.object({
+  account: id.required(),
+  format: Joi.string().valid('csv', 'json').required(),
+  bale: id,
+});

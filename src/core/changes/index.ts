@@ -1,0 +1,18 @@
+export { changeKey, describeChange, PLACEMENT_LABELS } from './change';
+export type { Change, ChangeKind, ChangeState, Pausable, Placement } from './change';
+export { entitiesOf } from './entitiesOf';
+export type { Named } from './entitiesOf';
+export {
+  checkBid,
+  checkBudget,
+  checkChange,
+  checkModifier,
+  checkWords,
+  MAX_MODIFIER,
+  USUAL_LIMITS,
+} from './limits';
+export type { Finding, MarketLimits } from './limits';
+export { sumEffects } from './effect';
+export type { Effect } from './effect';
+export { inverseOf } from './inverse';
+export type { Made } from './inverse';

@@ -1,0 +1,143 @@
+import { formatMoney, formatShare } from '../units';
+import type { Micros } from '../units';
+import { wordsOf, normaliseTerm } from '../matching';
+import type { Change } from './change';
+
+/** What a market accepts. Money in micros. */
+export interface MarketLimits {
+  minBid: Micros;
+  maxBid: Micros;
+  bidStep: Micros;
+  minBudget: Micros;
+  maxBudget: Micros;
+  /** Characters of a keyword or negative, at most. */
+  maxLength: number;
+  /** Words of a keyword, at most. */
+  maxWords: number;
+  /** Characters that the market refuses in keywords. */
+  refusedCharacters: string;
+}
+
+/** Limits assumed for accounts that are fed by files alone. */
+export const USUAL_LIMITS: MarketLimits = {
+  minBid: 20_000,
+  maxBid: 1_000_000_000,
+  bidStep: 10_000,
+  minBudget: 1_000_000,
+  maxBudget: 1_000_000_000_000,
+  maxLength: 80,
+  maxWords: 10,
+  refusedCharacters: '!%*<>{}|\\^~@$=;',
+};
+
+/** A placement's bids may be raised up to ten times. */
+export const MAX_MODIFIER = 9;
+
+/** Something that the market will refuse. */
+export interface Finding {
+  code:
+    | 'bid-below-minimum'
+    | 'bid-above-maximum'
+    | 'bid-off-step'
+    | 'budget-below-minimum'
+    | 'budget-above-maximum'
+    | 'modifier-out-of-range'
+    | 'too-long'
+    | 'too-many-words'
+    | 'refused-character'
+    | 'empty';
+  sentence: string;
+}
+
+/** What the market is going to refuse in a change, told before it is sent. Empty when nothing. */
+export function checkChange(change: Change, limits: MarketLimits): Finding[] {
+  const findings: Finding[] = [];
+  if ('bid' in change) findings.push(...checkBid(change.bid, limits));
+  if (change.kind === 'set-bid') findings.push(...checkBid(change.to, limits));
+  if (change.kind === 'set-budget') findings.push(...checkBudget(change.to, limits));
+  if (change.kind === 'set-modifier') findings.push(...checkModifier(change.to));
+  if ('expression' in change && !isItem(change)) findings.push(...checkWords(change.expression, limits));
+  return findings;
+}
+
+function isItem(change: Change): boolean {
+  return change.kind === 'add-item-target' || (change.kind === 'add-negative' && change.match === 'item');
+}
+
+/** What the market refuses in a bid. */
+export function checkBid(bid: Micros, limits: MarketLimits): Finding[] {
+  if (!(bid >= limits.minBid))
+    return [
+      {
+        code: 'bid-below-minimum',
+        sentence: `The bid ${formatMoney(bid)} is below the market’s minimum of ${formatMoney(limits.minBid)}.`,
+      },
+    ];
+  if (bid > limits.maxBid)
+    return [
+      {
+        code: 'bid-above-maximum',
+        sentence: `The bid ${formatMoney(bid)} is above the market’s maximum of ${formatMoney(limits.maxBid)}.`,
+      },
+    ];
+  if (bid % limits.bidStep !== 0)
+    return [
+      {
+        code: 'bid-off-step',
+        sentence: `Bids go in steps of ${formatMoney(limits.bidStep)}; ${bid / 1e6} is not on one.`,
+      },
+    ];
+  return [];
+}
+
+/** What the market refuses in a budget. */
+export function checkBudget(budget: Micros, limits: MarketLimits): Finding[] {
+  if (!(budget >= limits.minBudget))
+    return [
+      {
+        code: 'budget-below-minimum',
+        sentence: `The budget ${formatMoney(budget)} is below the market’s minimum of ${formatMoney(limits.minBudget)}.`,
+      },
+    ];
+  if (budget > limits.maxBudget)
+    return [
+      {
+        code: 'budget-above-maximum',
+        sentence: `The budget ${formatMoney(budget)} is above the market’s maximum of ${formatMoney(limits.maxBudget)}.`,
+      },
+    ];
+  return [];
+}
+
+/** What the market refuses in a modifier (share). */
+export function checkModifier(modifier: number): Finding[] {
+  if (modifier >= 0 && modifier <= MAX_MODIFIER) return [];
+  return [
+    {
+      code: 'modifier-out-of-range',
+      sentence: `The modifier ${formatShare(modifier, 0)} is outside 0 to ${formatShare(MAX_MODIFIER, 0)}.`,
+    },
+  ];
+}
+
+/** What the market refuses in the words of a keyword or negative. */
+export function checkWords(expression: string, limits: MarketLimits): Finding[] {
+  const findings: Finding[] = [];
+  const length = [...expression].length;
+  const words = wordsOf(normaliseTerm(expression)).length;
+  const refused = [...expression].find((character) => limits.refusedCharacters.includes(character));
+  if (words === 0) findings.push({ code: 'empty', sentence: 'The text holds no word.' });
+  if (length > limits.maxLength)
+    findings.push({
+      code: 'too-long',
+      sentence: `The text has ${length} characters; the market takes ${limits.maxLength}.`,
+    });
+  if (words > limits.maxWords)
+    findings.push({
+      code: 'too-many-words',
+      sentence: `The text has ${words} words; the market takes ${limits.maxWords}.`,
+    });
+  if (refused !== undefined)
+    findings.push({ code: 'refused-character', sentence: `The market refuses the character “${refused}”.` });
+  return findings;
+}

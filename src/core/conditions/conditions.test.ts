@@ -1,0 +1,69 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { aTermTable } from '../../../tests/make/terms';
+import { MEASURES } from '../measures';
+import { arrangeRows, readCondition, writeCondition } from '.';
+import type { Condition } from '.';
+
+const table = aTermTable([
+  { term: 'no clicks', clicks: 0, spend: 0 },
+  { term: 'dear', clicks: 20, orders: 1, spend: 10, sales: 20 },
+  { term: 'cheap', clicks: 10, orders: 2, spend: 4.8, sales: 20 },
+  { term: 'unsold', clicks: 30, spend: 9 },
+]);
+const texts = { term: (row: number) => table.term[row], place: () => 'glass weights auto' };
+const all = Int32Array.from([0, 1, 2, 3]);
+const arrange = (conditions: Condition[], sort: Parameters<typeof arrangeRows>[3] = null) =>
+  [...arrangeRows(table, all, conditions, sort, texts)].map((row) => table.term[row]);
+
+describe('stacked conditions', () => {
+  test('all have to hold', () => {
+    expect(arrange([readCondition('clicks>=10')!, readCondition('acos<=24')!])).toEqual(['cheap']);
+  });
+
+  test('a limit of 24 % takes in a row at exactly 24 %', () => {
+    expect(arrange([readCondition('acos<=24')!])).toContain('cheap');
+    expect(arrange([readCondition('acos>=24')!])).toContain('cheap');
+  });
+
+  test('a ratio without a denominator meets no condition, neither above nor below', () => {
+    expect(arrange([readCondition('acos<=1000000')!])).not.toContain('unsold');
+    expect(arrange([readCondition('cpc>=0')!])).not.toContain('no clicks');
+  });
+
+  test('texts hold or lack a part', () => {
+    expect(arrange([readCondition('term~ear')!])).toEqual(['dear']);
+    expect(arrange([readCondition('place!~glass')!])).toEqual([]);
+  });
+});
+
+describe('sorting', () => {
+  test('puts rows without a value last, upward and downward', () => {
+    expect(arrange([], { by: 'acos', descending: false })).toEqual(['cheap', 'dear', 'no clicks', 'unsold']);
+    expect(arrange([], { by: 'acos', descending: true })).toEqual(['dear', 'cheap', 'no clicks', 'unsold']);
+  });
+
+  test('goes by text too', () => {
+    expect(arrange([], { by: 'term', descending: true })).toEqual(['unsold', 'no clicks', 'dear', 'cheap']);
+  });
+});
+
+describe('a condition in a link', () => {
+  test('comes back as it was, for every measure', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MEASURES.map(({ key }) => key)),
+        fc.constantFrom('>=', '<='),
+        fc.nat(100_000),
+        (field, op, value) => {
+          const text = `${field}${op}${value / 100}`;
+          expect(writeCondition(readCondition(text)!)).toBe(text);
+        },
+      ),
+    );
+  });
+
+  test.each(['clicks>=ten', 'nothing>=1', 'term>=5', 'clicks', ''])('"%s" is not understood', (text) =>
+    expect(readCondition(text)).toBeNull(),
+  );
+});

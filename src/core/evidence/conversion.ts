@@ -1,0 +1,75 @@
+import { gammaCdf, gammaQuantile } from './gamma';
+
+/**
+ * How sure an estimate is: from the width of the 80 % interval of ln(conversion rate),
+ * below 0.5 strong, below 1.2 fair, else thin.
+ */
+export type EvidenceGrade = 'strong' | 'fair' | 'thin';
+
+/** What is known of a conversion rate before looking at a row's own clicks. */
+export interface ConversionPrior {
+  /** Conversion rate that is usual there, orders per click, > 0. */
+  mean: number;
+  /** Weight of the prior, counted in orders. */
+  strength: number;
+}
+
+/** Estimate of a conversion rate (orders per click) with its 80 % interval. */
+export interface ConversionEstimate {
+  mean: number;
+  low: number;
+  high: number;
+  grade: EvidenceGrade;
+}
+
+/** The prior counts like this many orders: the middle of what fits marketplace accounts (2 to 4). */
+export const PRIOR_ORDERS = 2;
+
+const TAIL = 0.1;
+const quantiles = new Map<number, { low: number; high: number; grade: EvidenceGrade }>();
+
+/**
+ * Gamma-Poisson estimate of a conversion rate.
+ * orders ~ Poisson(clicks x rate), rate ~ Gamma(strength, mean m): posterior Gamma(strength + orders,
+ * rate strength / m + clicks). Conjugate prior, see Gelman et al., Bayesian Data Analysis, 2.6.
+ * A mean above 1 is cut at 1.
+ * @param clicks >= 0 @param orders >= 0
+ */
+export function estimateConversion(
+  clicks: number,
+  orders: number,
+  prior: ConversionPrior,
+): ConversionEstimate {
+  const shape = prior.strength + orders;
+  const rate = prior.strength / prior.mean + clicks;
+  const q = quantilesOf(shape);
+  return {
+    mean: Math.min(1, shape / rate),
+    low: q.low / rate,
+    high: Math.min(1, q.high / rate),
+    grade: q.grade,
+  };
+}
+
+/** Probability that the conversion rate reaches `needed` (orders per click, > 0). */
+export function chanceToReach(
+  needed: number,
+  clicks: number,
+  orders: number,
+  prior: ConversionPrior,
+): number {
+  return 1 - gammaCdf(prior.strength + orders, needed * (prior.strength / prior.mean + clicks));
+}
+
+function quantilesOf(shape: number) {
+  // Only the shape matters for the width in ln, and there are as many shapes as order counts: computed once each.
+  let known = quantiles.get(shape);
+  if (!known) {
+    const low = gammaQuantile(TAIL, shape);
+    const high = gammaQuantile(1 - TAIL, shape);
+    const width = Math.log(high / low);
+    known = { low, high, grade: width < 0.5 ? 'strong' : width < 1.2 ? 'fair' : 'thin' };
+    quantiles.set(shape, known);
+  }
+  return known;
+}

@@ -1,0 +1,7 @@
+export { gammaCdf, gammaQuantile, lnGamma } from './gamma';
+export { chanceToReach, estimateConversion, PRIOR_ORDERS } from './conversion';
+export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conversion';
+export { usualInAccount, usualInCampaign } from './usual';
+export type { Usual } from './usual';
+export { estimateValuePerClick } from './valuePerClick';
+export type { ValuePerClick } from './valuePerClick';

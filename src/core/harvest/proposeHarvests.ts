@@ -1,0 +1,85 @@
+import { isItemCode } from '../matching';
+import type { MarketLimits } from '../changes';
+import { ratio } from '../measures';
+import type { Micros } from '../units';
+import type { TermContext } from '../terms';
+import { sumsOfRow } from '../terms';
+import { findHome } from './findHome';
+import { startingBid } from './startingBid';
+import type { StartingBid } from './startingBid';
+
+/** When a search term is worth a target of its own. */
+export interface HarvestSettings {
+  /** Orders in the window, at least. */
+  minOrders: number;
+  /** ACOS in the window, at most (share). */
+  maxAcos: number;
+  /** Target ACOS that the starting bid aims at (share). */
+  targetAcos: number;
+}
+
+/** One term that is to move to a home of its own. */
+export interface HarvestProposal {
+  row: number;
+  isItem: boolean;
+  /** Ad group that is to bid on the term; null when the specialist has to choose. */
+  homeId: number | null;
+  bid: Micros;
+  bidDecidedBy: StartingBid['decidedBy'];
+  /** Make the term a negative in its source, so that its traffic is bid on in one place. */
+  blockInSource: boolean;
+}
+
+/**
+ * Search terms that sold and are nowhere exact: orders >= minOrders and ACOS <= maxAcos, no live exact keyword
+ * or item target for the same term anywhere, not yet negative in the source. A term that qualifies in
+ * several ad groups is proposed once, from the one with most sales.
+ */
+export function proposeHarvests(
+  context: TermContext,
+  settings: HarvestSettings,
+  limits: MarketLimits,
+): HarvestProposal[] {
+  const { table, forms } = context;
+  const best = new Map<string, number>();
+  for (let row = 0; row < table.size; row += 1) {
+    if (!qualifies(context, row, settings)) continue;
+    const rival = best.get(forms[row]);
+    if (rival === undefined || table.sales[row] > table.sales[rival]) best.set(forms[row], row);
+  }
+  return [...best.values()].map((row) => harvestOf(context, row, settings, limits));
+}
+
+function qualifies(context: TermContext, row: number, settings: HarvestSettings): boolean {
+  const { table, structure, forms } = context;
+  if (table.orders[row] < settings.minOrders || table.orders[row] === 0) return false;
+  const acos = ratio(table.spend[row], table.sales[row]);
+  if (acos === null || acos > settings.maxAcos) return false;
+  if (forms[row] === '' || structure.exactTargets(forms[row]).length > 0) return false;
+  const source = structure.adGroup(table.adGroupId[row]);
+  return source !== undefined && !structure.isNegativeIn(forms[row], source);
+}
+
+/** The harvest of any row, whether it qualifies or the specialist chose it by hand. */
+export function harvestOf(
+  context: TermContext,
+  row: number,
+  settings: HarvestSettings,
+  limits: MarketLimits,
+): HarvestProposal {
+  const { table, structure } = context;
+  const isItem = isItemCode(table.term[row]);
+  const source = structure.adGroup(table.adGroupId[row]);
+  const sums = sumsOfRow(table, row);
+  const cpc = ratio(sums.spend, sums.clicks) ?? 0;
+  const value = context.value(row)?.mean ?? 0;
+  const start = startingBid(value, cpc, settings.targetAcos, limits);
+  return {
+    row,
+    isItem,
+    homeId: source ? (findHome(source, isItem, structure)?.id ?? null) : null,
+    bid: start.bid,
+    bidDecidedBy: start.decidedBy,
+    blockInSource: true,
+  };
+}

@@ -1,0 +1,6 @@
+export { addSums, NO_SUMS } from './sums';
+export type { Sums } from './sums';
+export { measure, MEASURES, ratio } from './measures';
+export { businessMeasure, BUSINESS_MEASURES } from './businessMeasures';
+export type { BusinessMeasure, BusinessMeasureKey, BusinessSums } from './businessMeasures';
+export type { Measure, MeasureKey, MeasureUnit } from './measures';

@@ -1,0 +1,78 @@
+import { describe, expect, test } from 'vitest';
+import { aContext, aNegative, anExactKeyword, aStructure, AUTO } from '../../../tests/make/terms';
+import type { TermSpec } from '../../../tests/make/terms';
+import { sumsOfRow } from '../terms';
+import { negativeReason, proposeNegatives, spendPerMonth } from '.';
+
+const settings = { clicksMultiple: 2 };
+const propose = (terms: TermSpec[], structure = aStructure()) =>
+  proposeNegatives(aContext(terms, structure), settings);
+
+describe('a search term is blocked', () => {
+  // An order usually takes ten clicks here.
+  test('when it took twice the clicks an order usually takes, and none came', () => {
+    expect(propose([{ term: 'paperweight', clicks: 21 }])).toEqual([
+      { row: 0, match: 'exact', inCampaign: false },
+    ]);
+  });
+
+  test('as an item when it is an item code', () => {
+    expect(propose([{ term: 'qy7k3m92ta', clicks: 40 }])).toMatchObject([{ match: 'item' }]);
+  });
+});
+
+describe('a search term is not blocked', () => {
+  test.each<[string, TermSpec]>([
+    ['while it has not had its chance', { term: 'paperweight', clicks: 15 }],
+    ['when it sold', { term: 'paperweight', clicks: 200, orders: 1 }],
+    ['without clicks', { term: 'paperweight', clicks: 0 }],
+  ])('%s', (_, term) => expect(propose([term])).toEqual([]));
+
+  test('where clicks are cheap to judge: a campaign that converts at 4 % gives it more of them', () => {
+    const weak: TermSpec = { term: 'weak but usual here', clicks: 5_000, orders: 200, spend: 100 };
+    expect(propose([{ term: 'paperweight', clicks: 30 }, weak])).toEqual([]);
+    expect(propose([{ term: 'paperweight', clicks: 60 }, weak])).toHaveLength(1);
+  });
+
+  test('when a negative stops it already, in the ad group or the whole campaign, by phrase too', () => {
+    for (const negative of [
+      aNegative('paperweight'),
+      aNegative('paperweight', { adGroupId: null }),
+      aNegative('glass', { match: 'phrase' }),
+    ])
+      expect(
+        propose(
+          [{ term: negative.expression === 'glass' ? 'glass paperweight' : 'paperweight', clicks: 50 }],
+          aStructure({ negatives: [negative] }),
+        ),
+      ).toEqual([]);
+  });
+
+  test('but is when that negative holds elsewhere, or is archived', () => {
+    const elsewhere = [
+      aNegative('paperweight', { adGroupId: 99 }),
+      aNegative('paperweight', { state: 'archived' }),
+    ];
+    expect(propose([{ term: 'paperweight', clicks: 50 }], aStructure({ negatives: elsewhere }))).toHaveLength(
+      1,
+    );
+  });
+
+  test('when the ad group asks for exactly it: then it is a matter of the bid', () => {
+    const own = anExactKeyword('paperweight', { id: 120, adGroupId: AUTO });
+    expect(
+      propose([{ term: 'paperweight', clicks: 50 }], aStructure({ targets: [...aStructure().targets, own] })),
+    ).toEqual([]);
+  });
+});
+
+test('the reason tells the clicks, the yardstick, the money and the chance', () => {
+  const context = aContext([{ term: 'paperweight', clicks: 61, spend: 36.6 }]);
+  expect(negativeReason(sumsOfRow(context.table, 0), context.usual(0), 0.24)).toMatch(
+    /^61 clicks, 0 orders; an order usually takes 1[01] clicks here; 36\.60 spent; \d\.\d % chance that it reaches 24 % ACOS\.$/,
+  );
+});
+
+test('money per month is scaled from the window to 30.4 days', () => {
+  expect(spendPerMonth(30_000_000, { from: '2026-10-21', to: '2026-11-19' })).toBe(30_400_000);
+});

@@ -1,0 +1,54 @@
+import { isItemCode } from '../matching';
+import type { NegativeMatch } from '../matching';
+import type { TermContext } from '../terms';
+import { daysIn } from '../units';
+import type { Micros } from '../units';
+import type { Window } from '../windows';
+
+/** When a search term had its chance. */
+export interface NegativeSettings {
+  /** Clicks without an order, as a multiple of the clicks that an order usually takes in the campaign. */
+  clicksMultiple: number;
+}
+
+/** One term that is to be blocked where it ran. */
+export interface NegativeProposal {
+  row: number;
+  match: NegativeMatch;
+  /** True: block in the whole campaign; false: in the ad group only. */
+  inCampaign: boolean;
+}
+
+/** Days of an average month, for figures "per month". */
+export const DAYS_PER_MONTH = 30.4;
+
+/**
+ * Search terms that had their chance and did not sell: no order and clicks >= clicksMultiple x the clicks an order
+ * usually takes in that campaign. Left out: terms already negative there, and terms that an exact keyword or item
+ * target of the same ad group asks for (that is a matter of the bid, not of a negative).
+ */
+export function proposeNegatives(context: TermContext, settings: NegativeSettings): NegativeProposal[] {
+  const proposals: NegativeProposal[] = [];
+  for (let row = 0; row < context.table.size; row += 1)
+    if (hadItsChance(context, row, settings)) proposals.push(negativeOf(context, row));
+  return proposals;
+}
+
+function hadItsChance(context: TermContext, row: number, settings: NegativeSettings): boolean {
+  const { table, structure, forms } = context;
+  if (table.orders[row] > 0 || table.clicks[row] === 0 || forms[row] === '') return false;
+  if (table.clicks[row] < settings.clicksMultiple * context.usual(row).clicksPerOrder) return false;
+  const source = structure.adGroup(table.adGroupId[row]);
+  if (!source || structure.isNegativeIn(forms[row], source)) return false;
+  return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);
+}
+
+/** The negative of any row, whether it qualifies or the specialist chose it by hand. */
+export function negativeOf(context: TermContext, row: number): NegativeProposal {
+  return { row, match: isItemCode(context.table.term[row]) ? 'item' : 'exact', inCampaign: false };
+}
+
+/** What a term spends in a month of 30.4 days, from its spend in the window. Micros. */
+export function spendPerMonth(spend: Micros, window: Window): Micros {
+  return Math.round((spend / daysIn(window.from, window.to)) * DAYS_PER_MONTH);
+}

@@ -1,0 +1,83 @@
+import { describe, expect, test } from 'vitest';
+import {
+  aCampaign,
+  aNegative,
+  anAdGroup,
+  anExactKeyword,
+  aStructure,
+  aTarget,
+  AUTO,
+  EXACT,
+  ITEMS,
+} from '../../../tests/make/terms';
+import { indexStructure, isExactTarget } from '.';
+import type { Target } from '.';
+
+describe('a home', () => {
+  test('bids on known words only, or on known items only', () => {
+    const index = indexStructure(aStructure());
+    expect(index.wordHomes.map(({ id }) => id)).toEqual([EXACT]);
+    expect(index.itemHomes.map(({ id }) => id)).toEqual([ITEMS]);
+  });
+
+  test.each<[string, Partial<Target>]>([
+    ['a broad keyword among them', { kind: 'keyword', match: 'broad', expression: 'weights' }],
+    ['an item among the words', { kind: 'item', match: null, expression: 'QY7K3M92TA' }],
+    ['an automatic group', { kind: 'auto', match: null, expression: 'near searches' }],
+  ])('is none with %s', (_, over) => {
+    const structure = aStructure();
+    structure.targets.push(aTarget({ id: 130, adGroupId: EXACT, ...over }));
+    expect(indexStructure(structure).wordHomes).toEqual([]);
+  });
+
+  test('is one again when what did not fit is archived', () => {
+    const structure = aStructure();
+    structure.targets.push(
+      aTarget({ id: 130, adGroupId: EXACT, kind: 'keyword', match: 'broad', state: 'archived' }),
+    );
+    expect(indexStructure(structure).wordHomes).toHaveLength(1);
+  });
+
+  test('is none when its campaign is archived, or without a single target', () => {
+    const structure = aStructure();
+    structure.campaigns[1] = aCampaign({ id: 2, state: 'archived' });
+    structure.adGroups.push(anAdGroup({ id: 40, name: 'empty' }));
+    expect(indexStructure(structure).wordHomes).toEqual([]);
+  });
+
+  test('that is paused stays one: a paused keyword is still the term’s place', () => {
+    const structure = aStructure();
+    structure.adGroups[1] = anAdGroup({ id: EXACT, campaignId: 2, name: 'exact', state: 'paused' });
+    expect(indexStructure(structure).wordHomes).toHaveLength(1);
+  });
+});
+
+describe('where a term is already', () => {
+  test('exact: found whatever its spelling, with every place', () => {
+    const structure = aStructure();
+    structure.targets.push(
+      anExactKeyword('Fermentation-Weights', { id: 131, adGroupId: ITEMS, state: 'paused' }),
+    );
+    const found = indexStructure(structure).exactTargets('fermentation weight');
+    expect(found.map(({ adGroupId }) => adGroupId)).toEqual([EXACT, ITEMS]);
+  });
+
+  test('phrase and broad do not count as exact, items do', () => {
+    expect(isExactTarget(aTarget({ kind: 'keyword', match: 'phrase' }))).toBe(false);
+    expect(isExactTarget(aTarget({ kind: 'category', expression: 'Jars' }))).toBe(false);
+    expect(indexStructure(aStructure()).exactTargets('qy7k3m92td')).toHaveLength(1);
+  });
+
+  test('negative: of the ad group, or of its campaign, not of its neighbour', () => {
+    const negatives = [
+      aNegative('paper', { adGroupId: EXACT, campaignId: 2 }),
+      aNegative('used', { adGroupId: null, match: 'phrase' }),
+    ];
+    const index = indexStructure(aStructure({ negatives }));
+    const auto = index.adGroup(AUTO)!;
+    expect(index.isNegativeIn('paper', auto)).toBe(false);
+    expect(index.isNegativeIn('paper', index.adGroup(EXACT)!)).toBe(true);
+    expect(index.isNegativeIn('used crock', auto)).toBe(true);
+    expect(index.isNegativeIn('used crock', index.adGroup(EXACT)!)).toBe(false);
+  });
+});

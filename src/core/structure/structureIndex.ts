@@ -1,0 +1,72 @@
+import { isBlocked, matchForm, negativeSet } from '../matching';
+import type { NegativeSet } from '../matching';
+import type { AdGroup, Campaign, Negative, Structure, Target } from './structure';
+
+/** What the engines ask of a structure, answered without searching it again. */
+export interface StructureIndex {
+  campaign: (id: number) => Campaign | undefined;
+  adGroup: (id: number) => AdGroup | undefined;
+  target: (id: number) => Target | undefined;
+  /** Live exact keywords and item targets whose expression is this term (in match form), anywhere in the account. */
+  exactTargets: (form: string) => Target[];
+  /** Whether the term (in match form) is already negative in the ad group or its campaign. */
+  isNegativeIn: (form: string, adGroup: AdGroup) => boolean;
+  /** Ad groups that bid on known words only (exact keywords), and on known items only. */
+  wordHomes: AdGroup[];
+  itemHomes: AdGroup[];
+}
+
+/** Builds the index; linear in the size of the structure. Archived things count as gone. */
+export function indexStructure(structure: Structure): StructureIndex {
+  const campaigns = new Map(structure.campaigns.map((campaign) => [campaign.id, campaign]));
+  const adGroups = new Map(structure.adGroups.map((adGroup) => [adGroup.id, adGroup]));
+  const targets = new Map(structure.targets.map((target) => [target.id, target]));
+  const live = structure.targets.filter((target) => target.state !== 'archived');
+  const exact = groupBy(live.filter(isExactTarget), (target) => matchForm(target.expression));
+  const byAdGroup = groupBy(live, (target) => target.adGroupId);
+  const negatives = structure.negatives.filter((negative) => negative.state !== 'archived');
+  const ofAdGroup = negativeSets(negatives, (negative) => negative.adGroupId);
+  const ofCampaign = negativeSets(
+    negatives.filter((negative) => negative.adGroupId === null),
+    (negative) => negative.campaignId,
+  );
+  const homes = (kind: 'keyword' | 'item') =>
+    structure.adGroups.filter((adGroup) => {
+      const own = byAdGroup.get(adGroup.id) ?? [];
+      const campaign = campaigns.get(adGroup.campaignId);
+      if (adGroup.state === 'archived' || campaign?.state === 'archived') return false;
+      return own.length > 0 && own.every((target) => isExactTarget(target) && target.kind === kind);
+    });
+  const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
+  return {
+    campaign: (id) => campaigns.get(id),
+    adGroup: (id) => adGroups.get(id),
+    target: (id) => targets.get(id),
+    exactTargets: (form) => exact.get(form) ?? [],
+    isNegativeIn: (form, adGroup) =>
+      blocks(ofAdGroup.get(adGroup.id), form) || blocks(ofCampaign.get(adGroup.campaignId), form),
+    wordHomes: homes('keyword'),
+    itemHomes: homes('item'),
+  };
+}
+
+/** Whether a target names exactly one search term: an exact keyword or a single item. */
+export function isExactTarget(target: Target): boolean {
+  return target.kind === 'item' || (target.kind === 'keyword' && target.match === 'exact');
+}
+
+function negativeSets(negatives: Negative[], keyOf: (negative: Negative) => number | null) {
+  const groups = groupBy(negatives, keyOf);
+  return new Map([...groups].map(([key, group]) => [key, negativeSet(group)]));
+}
+
+function groupBy<T, K>(items: T[], keyOf: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const item of items) {
+    const key = keyOf(item);
+    const group = groups.get(key);
+    if (group) group.push(item);
+    else groups.set(key, [item]);
+  }
+  return groups;
+}

@@ -1,0 +1,4 @@
+export { normalisedTerms, sumsByCampaign, sumsOfRow, sumsOfRows, termForms } from './termTable';
+export type { TermTable } from './termTable';
+export { termContext } from './termContext';
+export type { TermContext } from './termContext';

@@ -1,0 +1,37 @@
+import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
+import type { Usual, ValuePerClick } from '../evidence';
+import { indexStructure } from '../structure';
+import type { Structure, StructureIndex } from '../structure';
+import { normalisedTerms, sumsByCampaign, sumsOfRow, sumsOfRows, termForms } from './termTable';
+import type { TermTable } from './termTable';
+
+/** Everything an engine may ask about the rows of a term table. Built once per window. */
+export interface TermContext {
+  table: TermTable;
+  structure: StructureIndex;
+  /** Normalised terms, by row: for searching by letters. */
+  normalised: string[];
+  /** Terms as matching compares them, by row. */
+  forms: string[];
+  /** What is usual in the campaign of a row. */
+  usual: (row: number) => Usual;
+  /** Estimated revenue per click of a row, null when the account has no sales at all. */
+  value: (row: number) => ValuePerClick | null;
+}
+
+/** Puts a table and the account's structure together. Linear in both. */
+export function termContext(table: TermTable, structure: Structure): TermContext {
+  const account = usualInAccount(sumsOfRows(table));
+  const byCampaign = new Map(
+    [...sumsByCampaign(table)].map(([id, sums]) => [id, usualInCampaign(sums, account)] as const),
+  );
+  const usual = (row: number) => byCampaign.get(table.campaignId[row]) ?? account;
+  return {
+    table,
+    structure: indexStructure(structure),
+    normalised: normalisedTerms(table),
+    forms: termForms(table),
+    usual,
+    value: (row) => estimateValuePerClick(sumsOfRow(table, row), usual(row)),
+  };
+}

@@ -1,0 +1,51 @@
+import postgres from 'postgres';
+import { promptSocket } from './promptSocket';
+
+/**
+ * A connection pool with Mowing's types fixed: days come as 'YYYY-MM-DD' strings, bigint as a number while it
+ * is exact (money in micros up to 9 billion units), timestamps as ISO strings.
+ */
+export type Db = postgres.Sql<{ day: string; exact: number; time: string }>;
+
+/** One transaction, with savepoints. */
+export type Transaction = postgres.TransactionSql<{ day: string; exact: number; time: string }>;
+
+/** What runs inside a transaction or outside it. */
+export type Query = Db | Transaction;
+
+function exactNumber(text: string): number {
+  const value = Number(text);
+  if (!Number.isSafeInteger(value))
+    throw new Error(`The database holds ${text}, which is too large to be exact here.`);
+  return value;
+}
+
+/** Opens a pool. Nothing connects before the first query. */
+export function connect(url: string, options: { max?: number; onclose?: () => void } = {}): Db {
+  return postgres(url, {
+    max: options.max ?? 8,
+    onclose: options.onclose,
+    socket: promptSocket,
+    idle_timeout: 60,
+    connect_timeout: 10,
+    onnotice: () => {},
+    connection: { application_name: 'mowing', client_min_messages: 'warning' },
+    types: {
+      day: { to: 1082, from: [1082], serialize: (day: string) => day, parse: (day: string) => day },
+      exact: { to: 20, from: [20, 1700], serialize: (value: number) => String(value), parse: exactNumber },
+      time: {
+        to: 1184,
+        from: [1114, 1184],
+        serialize: (time: string) => time,
+        parse: (time: string) => new Date(time).toISOString(),
+      },
+    },
+  } as postgres.Options<Record<string, postgres.PostgresType>>) as unknown as Db;
+}
+
+/** Database address from the environment. @throws when DATABASE_URL is not set. */
+export function databaseUrl(): string {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set; it names the PostgreSQL that Mowing works on.');
+  return url;
+}

@@ -1,0 +1,93 @@
+import type { MarketLimits } from '../../core/changes';
+import type { MarketAccount, MarketOptions } from '../../contract/market';
+import type { Query } from '../connection';
+
+export interface AccountRow {
+  id: number;
+  name: string;
+  currency: string;
+  targetAcos: number;
+  marketId: string | null;
+  /** The connected market's present day, null for accounts fed by files. */
+  marketDay: string | null;
+  limits: MarketLimits | null;
+  options: MarketOptions | null;
+  /** Prepaid money left, micros; null where the market bills afterwards. */
+  funds: number | null;
+  /** Up to where the market's changes of entities were taken over. */
+  entityCursor: number;
+  /** First and last day with data. */
+  firstDay: string | null;
+  lastDay: string | null;
+}
+
+const columns = (sql: Query) => sql`
+  a.account_id as id, a.name, a.currency, a.target_acos as "targetAcos", a.market_id as "marketId",
+  a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
+  (select min(day) from mowing.term_day f where f.account_id = a.account_id) as "firstDay",
+  (select max(day) from mowing.term_day f where f.account_id = a.account_id) as "lastDay"`;
+
+/** All accounts, oldest first. */
+export async function listAccounts(sql: Query): Promise<AccountRow[]> {
+  return sql<AccountRow[]>`select ${columns(sql)} from mowing.account a order by a.account_id`;
+}
+
+/** One account, undefined when there is none with this id. */
+export async function findAccount(sql: Query, id: number): Promise<AccountRow | undefined> {
+  const rows = await sql<
+    AccountRow[]
+  >`select ${columns(sql)} from mowing.account a where a.account_id = ${id}`;
+  return rows[0];
+}
+
+/** Makes an account with no data and returns its id. */
+export async function insertAccount(
+  sql: Query,
+  account: { name: string; currency: string; targetAcos: number; marketId?: string | null; isDemo?: boolean },
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.account (name, currency, target_acos, market_id, is_demo)
+    values (${account.name}, ${account.currency}, ${account.targetAcos}, ${account.marketId ?? null}, ${account.isDemo ?? false})
+    returning account_id as id`;
+  return id;
+}
+
+/** Changes what the specialist may set on an account. */
+export async function updateAccount(
+  sql: Query,
+  id: number,
+  set: { name?: string; targetAcos?: number },
+): Promise<void> {
+  await sql`
+    update mowing.account set name = coalesce(${set.name ?? null}, name),
+      target_acos = coalesce(${set.targetAcos ?? null}, target_acos)
+    where account_id = ${id}`;
+}
+
+/** Keeps what the market says of an account: its present day, limits, options and funds. */
+export async function updateMarketFacts(sql: Query, id: number, remote: MarketAccount): Promise<void> {
+  await sql`
+    update mowing.account set market_day = ${remote.today}, limits = ${sql.json(remote.limits as never)},
+      options = ${sql.json(remote.options as never)}, funds_micros = ${remote.funds}
+    where account_id = ${id}`;
+}
+
+/** Our account for a market's, undefined when there is none. */
+export async function findByMarketId(sql: Query, marketId: string): Promise<number | undefined> {
+  const rows = await sql<
+    { id: number }[]
+  >`select account_id as id from mowing.account where market_id = ${marketId}`;
+  return rows[0]?.id;
+}
+
+/** Removes the demo accounts and everything that belongs to them. */
+export async function deleteDemoAccounts(sql: Query): Promise<void> {
+  await sql`select mowing.delete_account(account_id) from mowing.account where is_demo`;
+}
+
+/** The market's ids of demo accounts that were loaded to their end. */
+export async function listLoadedDemos(sql: Query): Promise<string[]> {
+  const rows = await sql<{ id: string }[]>`
+    select market_id as id from mowing.account where is_demo and market_day is not null`;
+  return rows.map(({ id }) => id);
+}

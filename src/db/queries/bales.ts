@@ -1,0 +1,125 @@
+import type { Change } from '../../core/changes';
+import type { BaleInfo } from '../../contract/api';
+import type { Query } from '../connection';
+
+export interface BaleRow {
+  id: number;
+  accountId: number;
+  key: string;
+  state: 'sending' | 'done';
+}
+
+/** Makes a bale of the staged changes among `ids`; null when none of them is staged any more. */
+export async function insertBale(
+  sql: Query,
+  accountId: number,
+  ids: number[],
+  key: string,
+): Promise<number | null> {
+  const staged = await sql<{ id: number }[]>`
+    select change_id as id from mowing.change
+    where account_id = ${accountId} and change_id = any(${ids}::bigint[]) and state = 'staged' for update`;
+  if (staged.length === 0) return null;
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.bale (account_id, idempotency_key, state) values (${accountId}, ${key}, 'sending') returning bale_id as id`;
+  await sql`
+    update mowing.change set state = 'sending', bale_id = ${id}
+    where account_id = ${accountId} and change_id = any(${staged.map((row) => row.id)}::bigint[])`;
+  return id;
+}
+
+/** Takes a bale that is under way for this transaction alone; undefined when another one has it or it is done. */
+export async function lockBale(sql: Query, accountId: number, id: number): Promise<BaleRow | undefined> {
+  const rows = await sql<BaleRow[]>`
+    select bale_id as id, account_id as "accountId", idempotency_key as key, state from mowing.bale
+    where account_id = ${accountId} and bale_id = ${id} and state = 'sending' for update skip locked`;
+  return rows[0];
+}
+
+export async function finishBale(sql: Query, accountId: number, id: number): Promise<void> {
+  await sql`update mowing.bale set state = 'done', trouble = '', finished_at = now() where account_id = ${accountId} and bale_id = ${id}`;
+}
+
+/** Keeps why a bale could not be delivered. */
+export async function noteTrouble(sql: Query, accountId: number, id: number, trouble: string): Promise<void> {
+  await sql`update mowing.bale set trouble = ${trouble}, tries = tries + 1 where account_id = ${accountId} and bale_id = ${id}`;
+}
+
+/** Bales that are under way, of all accounts, oldest first. */
+export async function listSendingBales(sql: Query): Promise<{ id: number; accountId: number }[]> {
+  return sql<{ id: number; accountId: number }[]>`
+    select bale_id as id, account_id as "accountId" from mowing.bale where state = 'sending' order by bale_id`;
+}
+
+/** The changes of a bale that have no answer yet, oldest first. */
+export async function listUnanswered(sql: Query, accountId: number, baleId: number) {
+  return sql<{ id: number; change: Change; afterId: number | null; afterState: string | null }[]>`
+    select c.change_id as id, c.change, c.after_change_id as "afterId", p.state as "afterState"
+    from mowing.change c
+    left join mowing.change p on p.account_id = c.account_id and p.change_id = c.after_change_id
+    where c.account_id = ${accountId} and c.bale_id = ${baleId} and c.state = 'sending' order by c.change_id`;
+}
+
+/** An account's bales, newest first. */
+export async function listBales(sql: Query, accountId: number, most = 200): Promise<BaleInfo[]> {
+  return sql<BaleInfo[]>`
+    select b.bale_id as id, b.state, b.trouble, b.tries, b.sent_at as "sentAt", b.finished_at as "finishedAt",
+      count(c.*) as changes, count(*) filter (where c.state = 'accepted') as accepted,
+      count(*) filter (where c.state = 'refused') as refused
+    from mowing.bale b left join mowing.change c on c.account_id = b.account_id and c.bale_id = b.bale_id
+    where b.account_id = ${accountId}
+    group by b.account_id, b.bale_id order by b.bale_id desc limit ${most}`;
+}
+
+/** Writes down a target that the market made, and returns our number of it. */
+export async function insertMadeTarget(
+  sql: Query,
+  accountId: number,
+  marketId: string,
+  change: Extract<Change, { kind: 'add-keyword' | 'add-item-target' }>,
+): Promise<number> {
+  const [kind, match] = change.kind === 'add-keyword' ? ['keyword', change.match] : ['item', null];
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, bid_micros)
+    values (${accountId}, ${change.adGroupId}, ${marketId}, ${kind}, ${match}, ${change.expression}, ${change.bid})
+    on conflict (account_id, market_id) do update set bid_micros = excluded.bid_micros
+    returning target_id as id`;
+  return id;
+}
+
+/** Writes down a negative that the market made, and returns our number of it. */
+export async function insertMadeNegative(
+  sql: Query,
+  accountId: number,
+  marketId: string,
+  change: Extract<Change, { kind: 'add-negative' }>,
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.negative (account_id, campaign_id, ad_group_id, market_id, match, expression)
+    values (${accountId}, ${change.campaignId}, ${change.adGroupId}, ${marketId}, ${change.match}, ${change.expression})
+    on conflict (account_id, market_id) do update set state = 'enabled'
+    returning negative_id as id`;
+  return id;
+}
+
+const STATE_TABLES = { campaign: 'campaign', 'ad-group': 'ad_group', target: 'target' } as const;
+
+/** Brings our copy of an entity to what an accepted change has made of it; for changes that make nothing new. */
+export async function applyAccepted(sql: Query, accountId: number, change: Change): Promise<void> {
+  const set = (table: string, id: number, values: Record<string, string | number>) => sql`
+    update mowing.${sql.unsafe(table)} set ${sql(values)} where account_id = ${accountId} and ${sql.unsafe(`${table}_id`)} = ${id}`;
+  switch (change.kind) {
+    case 'set-bid':
+      return void (await set('target', change.targetId, { bid_micros: change.to }));
+    case 'set-budget':
+      return void (await set('campaign', change.campaignId, { budget_micros: change.to }));
+    case 'set-modifier':
+      return void (await set('campaign', change.campaignId, { [`${change.placement}_modifier`]: change.to }));
+    case 'set-state':
+      return void (await set(STATE_TABLES[change.entity], change.id, { state: change.to }));
+    case 'archive-target':
+      return void (await set('target', change.targetId, { state: 'archived' }));
+    case 'archive-negative':
+      return void (await set('negative', change.negativeId, { state: 'archived' }));
+  }
+}

@@ -1,0 +1,139 @@
+import type { Change, ChangeState } from '../../core/changes';
+import type { ChangeFigures } from '../../contract/api';
+import type { Query } from '../connection';
+
+export interface ChangeRow {
+  id: number;
+  change: Change;
+  key: string;
+  state: ChangeState;
+  afterId: number | null;
+  undoesId: number | null;
+  reason: string;
+  figures: ChangeFigures;
+  effectSpend: number;
+  effectSales: number;
+  baleId: number | null;
+  answerCode: string | null;
+  answer: string | null;
+  madeTargetId: number | null;
+  madeNegativeId: number | null;
+  stagedAt: string;
+  answeredAt: string | null;
+  campaign: string | null;
+  adGroup: string | null;
+  subject: string | null;
+  /** Whether another change that is not refused or withdrawn undoes this one. */
+  undone: boolean;
+}
+
+const select = (sql: Query) => sql`
+  select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
+    c.undoes_change_id as "undoesId", c.reason, c.figures, c.effect_spend as "effectSpend", c.effect_sales as "effectSales",
+    c.bale_id as "baleId", c.answer_code as "answerCode", c.answer, c.made_target_id as "madeTargetId",
+    c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
+    p.name as campaign, g.name as "adGroup", coalesce(t.expression, n.expression) as subject,
+    exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
+            and u.state in ('staged', 'sending', 'accepted')) as undone
+  from mowing.change c
+  left join mowing.target t on t.account_id = c.account_id
+    and t.target_id = case when c.change->>'entity' = 'target' then (c.change->>'id')::integer else (c.change->>'targetId')::integer end
+  left join mowing.negative n on n.account_id = c.account_id and n.negative_id = (c.change->>'negativeId')::integer
+  left join mowing.ad_group g on g.account_id = c.account_id
+    and g.ad_group_id = case when c.change->>'entity' = 'ad-group' then (c.change->>'id')::integer
+                             else coalesce((c.change->>'adGroupId')::integer, t.ad_group_id, n.ad_group_id) end
+  left join mowing.campaign p on p.account_id = c.account_id
+    and p.campaign_id = case when c.change->>'entity' = 'campaign' then (c.change->>'id')::integer
+                             else coalesce((c.change->>'campaignId')::integer, g.campaign_id, n.campaign_id) end`;
+
+export async function listChanges(
+  sql: Query,
+  accountId: number,
+  only: { state?: ChangeState; baleId?: number; ids?: number[] },
+  most = 10_000,
+): Promise<ChangeRow[]> {
+  return sql<ChangeRow[]>`
+    ${select(sql)} where c.account_id = ${accountId}
+    ${only.state ? sql`and c.state = ${only.state}` : sql``}
+    ${only.baleId ? sql`and c.bale_id = ${only.baleId}` : sql``}
+    ${only.ids ? sql`and c.change_id = any(${only.ids}::bigint[])` : sql``}
+    order by c.change_id limit ${most}`;
+}
+
+export interface ChangeToStage {
+  change: Change;
+  key: string;
+  reason: string;
+  figures: ChangeFigures;
+  effect: { spend: number; sales: number };
+  afterId: number | null;
+  undoesId: number | null;
+}
+
+/**
+ * Stages one change, unless the same thing is staged or under way already: then that one's id, `isNew` false. A staged
+ * change that sets something to a value takes the new value instead.
+ */
+export async function insertChange(
+  sql: Query,
+  accountId: number,
+  change: ChangeToStage,
+): Promise<{ id: number; isNew: boolean }> {
+  const rows = await sql<{ id: number }[]>`
+    insert into mowing.change (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures, effect_spend, effect_sales)
+    values (${accountId}, ${change.change.kind}, ${sql.json(change.change as never)}, ${change.key}, ${change.afterId},
+      ${change.undoesId}, ${change.reason}, ${sql.json(change.figures as never)}, ${change.effect.spend}, ${change.effect.sales})
+    on conflict (account_id, change_key) where state in ('staged', 'sending') do update
+      set change = excluded.change, reason = excluded.reason, figures = excluded.figures, effect_spend = excluded.effect_spend,
+          effect_sales = excluded.effect_sales
+      where mowing.change.state = 'staged' and mowing.change.kind like 'set-%'
+    returning change_id as id`;
+  if (rows.length > 0) return { id: rows[0].id, isNew: true };
+  const [pending] = await sql<{ id: number }[]>`
+    select change_id as id from mowing.change
+    where account_id = ${accountId} and change_key = ${change.key} and state in ('staged', 'sending')`;
+  // Answered between the two questions: then the way is free now.
+  return pending ? { id: pending.id, isNew: false } : insertChange(sql, accountId, change);
+}
+
+/** Takes staged changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
+export async function withdrawChanges(sql: Query, accountId: number, ids: number[]): Promise<number[]> {
+  const rows = await sql<{ id: number }[]>`
+    update mowing.change set state = 'withdrawn', answered_at = now()
+    where account_id = ${accountId} and state = 'staged'
+      and (change_id = any(${ids}::bigint[]) or after_change_id = any(${ids}::bigint[]))
+    returning change_id as id`;
+  return rows.map((row) => row.id);
+}
+
+/** Sets the bid of a staged change. @returns false when it is not staged any more */
+export async function updateStagedBid(
+  sql: Query,
+  accountId: number,
+  id: number,
+  bid: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update mowing.change set change = jsonb_set(change, '{bid}', to_jsonb(${bid}::bigint))
+    where account_id = ${accountId} and change_id = ${id} and state = 'staged' and change ? 'bid' returning 1`;
+  return rows.length > 0;
+}
+
+/** Marks a change as answered by the market. */
+export async function answerChange(
+  sql: Query,
+  accountId: number,
+  id: number,
+  answer: {
+    accepted: boolean;
+    code: string | null;
+    sentence: string | null;
+    targetId: number | null;
+    negativeId: number | null;
+  },
+): Promise<void> {
+  await sql`
+    update mowing.change set state = ${answer.accepted ? 'accepted' : 'refused'}, answer_code = ${answer.code},
+      answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId}, answered_at = now()
+    where account_id = ${accountId} and change_id = ${id} and state = 'sending'`;
+}

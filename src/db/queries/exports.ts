@@ -1,0 +1,179 @@
+import type { ImportKind } from '../../contract/reportFields';
+import type { Query } from '../connection';
+
+/** A list that is given out: its headings, and its rows block by block. Money columns come as text with a decimal point. */
+export interface ExportRows {
+  headings: string[];
+  blocks: AsyncIterable<(string | number | null)[][]>;
+}
+
+const BLOCK = 2000;
+const AD_HEADINGS = ['Impressions', 'Clicks', 'Spend', 'Orders', 'Units', 'Sales', 'Currency'];
+const PLACE_HEADINGS = [
+  'Campaign ID',
+  'Campaign',
+  'Ad group ID',
+  'Ad group',
+  'Target ID',
+  'Target',
+  'Match type',
+];
+
+const money = (column: string) => `trim_scale(${column}::numeric / 1000000)::text`;
+const AD_COLUMNS = `f.impressions, f.clicks, ${money('f.spend_micros')}, f.orders, f.units, ${money('f.sales_micros')}, a.currency`;
+// An entity that no market has numbered goes out, and comes in again, by its name.
+const PLACE_COLUMNS = `c.market_id, c.name, g.market_id, g.name, t.market_id, t.expression, coalesce(t.match, t.kind)`;
+const PLACE_JOINS = `
+  join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+  join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = t.ad_group_id
+  join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id`;
+const PRODUCT_JOIN = 'join mowing.product p on p.account_id = f.account_id and p.product_id = f.product_id';
+
+interface Source {
+  headings: string[];
+  columns: string;
+  from: string;
+  order: string;
+  /** Whether it is limited by days. */
+  byDay: boolean;
+}
+
+const byDay = (headings: string[], columns: string, from: string): Source => ({
+  headings: ['Date', ...headings],
+  columns: `f.day, ${columns}`,
+  from: `${from} join mowing.account a on a.account_id = f.account_id`,
+  order: 'f.day',
+  byDay: true,
+});
+
+const SOURCES: Record<ImportKind, Source> = {
+  terms: byDay(
+    [...PLACE_HEADINGS, 'Search term', ...AD_HEADINGS],
+    `${PLACE_COLUMNS}, w.text, ${AD_COLUMNS}`,
+    `mowing.term_day f ${PLACE_JOINS} join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id`,
+  ),
+  targets: byDay(
+    [...PLACE_HEADINGS, ...AD_HEADINGS],
+    `${PLACE_COLUMNS}, ${AD_COLUMNS}`,
+    `mowing.target_day f ${PLACE_JOINS}`,
+  ),
+  placements: byDay(
+    ['Campaign ID', 'Campaign', 'Placement', ...AD_HEADINGS],
+    `c.market_id, c.name, (array['top of search', 'rest of search', 'product pages'])[f.placement + 1], ${AD_COLUMNS}`,
+    'mowing.placement_day f join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = f.campaign_id',
+  ),
+  hours: byDay(
+    ['Hour', 'Campaign ID', 'Campaign', ...AD_HEADINGS],
+    `f.hour, c.market_id, c.name, ${AD_COLUMNS}`,
+    'mowing.campaign_hour f join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = f.campaign_id',
+  ),
+  sales: byDay(
+    ['Item code', 'Product', 'Orders', 'Units', 'Sales', 'Refunded units', 'Refunded sales', 'Currency'],
+    `p.item_code, p.name, f.orders, f.units, ${money('f.sales_micros')}, f.refunded_units, ${money('f.refunded_micros')}, a.currency`,
+    `mowing.product_day f ${PRODUCT_JOIN}`,
+  ),
+  ranks: byDay(
+    ['Item code', 'Product', 'Search term', 'Organic rank', 'Searches a week'],
+    'p.item_code, p.name, w.text, f.organic_rank, f.weekly_searches',
+    `mowing.rank_day f ${PRODUCT_JOIN} join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id`,
+  ),
+  entities: {
+    headings: [
+      'Campaign ID',
+      'Campaign',
+      'Campaign state',
+      'Budget',
+      'Ad group ID',
+      'Ad group',
+      'Ad group state',
+      'Default bid',
+      'Item code',
+      'Target ID',
+      'Target',
+      'Match type',
+      'Bid',
+      'State',
+      'Currency',
+    ],
+    columns: `c.market_id, c.name, c.state, ${money('c.budget_micros')}, g.market_id, g.name, g.state, ${money('g.default_bid_micros')},
+      p.item_code, f.market_id, f.expression, coalesce(f.match, f.kind), ${money('f.bid_micros')}, f.state, a.currency`,
+    from: `mowing.target f join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = f.ad_group_id
+      join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id
+      left join mowing.product p on p.account_id = f.account_id and p.product_id = g.product_id
+      join mowing.account a on a.account_id = f.account_id`,
+    order: 'c.campaign_id, g.ad_group_id, f.target_id',
+    byDay: false,
+  },
+  costs: {
+    headings: [
+      'Item code',
+      'SKU',
+      'Product',
+      'Price',
+      'Cost of goods',
+      'Fees',
+      'Shipping',
+      'Refund rate',
+      'Recovered',
+      'Currency',
+    ],
+    columns: `f.item_code, f.sku, f.name, ${money('k.price_micros')}, ${money('k.goods_micros')}, ${money('k.fees_micros')},
+      ${money('k.shipping_micros')}, (k.refund_rate * 100)::numeric::text || ' %', ${money('k.recovered_micros')}, a.currency`,
+    from: `mowing.product f left join mowing.product_cost k on k.account_id = f.account_id and k.product_id = f.product_id
+      join mowing.account a on a.account_id = f.account_id`,
+    order: 'f.name, f.product_id',
+    byDay: false,
+  },
+  goals: {
+    headings: ['Scope', 'Name', 'Target ACOS', 'Target ACOS up to', 'Profit margin', 'Profit margin up to'],
+    columns: `replace(f.scope, '-', ' '), coalesce(l.name, p.name, c.name, gc.name || ' › ' || g.name),
+      case when f.kind = 'acos' then (f.low * 100)::numeric::text || ' %' end, case when f.kind = 'acos' then (f.high * 100)::numeric::text || ' %' end,
+      case when f.kind = 'margin' then (f.low * 100)::numeric::text || ' %' end, case when f.kind = 'margin' then (f.high * 100)::numeric::text || ' %' end`,
+    from: `mowing.goal f
+      left join mowing.product_line l on f.scope = 'line' and l.account_id = f.account_id and l.line_id = f.scope_id
+      left join mowing.product p on f.scope = 'product' and p.account_id = f.account_id and p.product_id = f.scope_id
+      left join mowing.campaign c on f.scope = 'campaign' and c.account_id = f.account_id and c.campaign_id = f.scope_id
+      left join mowing.ad_group g on f.scope = 'ad-group' and g.account_id = f.account_id and g.ad_group_id = f.scope_id
+      left join mowing.campaign gc on gc.account_id = g.account_id and gc.campaign_id = g.campaign_id`,
+    order: 'f.scope, f.scope_id',
+    byDay: false,
+  },
+};
+
+/** Whether every campaign, ad group and target has an id of its market. */
+async function haveAllIds(sql: Query, accountId: number): Promise<boolean> {
+  const lacking = await sql`
+    select 1 from mowing.campaign where account_id = ${accountId} and market_id is null
+    union all select 1 from mowing.ad_group where account_id = ${accountId} and market_id is null
+    union all select 1 from mowing.target where account_id = ${accountId} and market_id is null limit 1`;
+  return lacking.length === 0;
+}
+
+/** Rows of any kind in the format in which they are taken in. @param span days, both counted; null: all there are */
+export async function readExport(
+  sql: Query,
+  accountId: number,
+  kind: ImportKind,
+  span: { from: string; to: string } | null,
+): Promise<ExportRows> {
+  const { headings, columns, from, order, byDay: hasDays } = SOURCES[kind];
+  const days = hasDays && span !== null ? sql`and f.day between ${span.from} and ${span.to}` : sql``;
+  const rows = sql`
+    select ${sql.unsafe(columns)} from ${sql.unsafe(from)} where f.account_id = ${accountId} ${days}
+    order by ${sql.unsafe(order)}`;
+  const blocks = rows.values().cursor(BLOCK) as unknown as ExportRows['blocks'];
+  // Ids for some and not for others could not be read back: names serve as keys then.
+  const dropped = (await haveAllIds(sql, accountId))
+    ? []
+    : headings.flatMap((heading, at) => (/ ID$/.test(heading) ? [at] : []));
+  if (dropped.length === 0) return { headings, blocks };
+  const kept = <T>(list: T[]) => list.filter((_, at) => !dropped.includes(at));
+  return { headings: kept(headings), blocks: withoutColumns(blocks, kept) };
+}
+
+async function* withoutColumns(
+  blocks: ExportRows['blocks'],
+  kept: <T>(list: T[]) => T[],
+): AsyncGenerator<(string | number | null)[][]> {
+  for await (const block of blocks) yield block.map(kept);
+}

@@ -1,0 +1,148 @@
+import type { ImportKind } from '../../contract/reportFields';
+import type { Query } from '../connection';
+
+export type ImportState = 'reading' | 'writing' | 'needs-mapping' | 'done' | 'refused';
+
+export interface ImportRow {
+  importId: number;
+  accountId: number;
+  kind: ImportKind;
+  fileName: string | null;
+  state: ImportState;
+  bytesRead: number;
+  bytesTotal: number | null;
+  read: number;
+  kept: number;
+  unchanged: number;
+  refused: number;
+  headings: string[];
+  matched: Record<string, string>;
+  unmatched: string[];
+  byName: boolean;
+  firstDay: string | null;
+  lastDay: string | null;
+  message: string;
+  startedAt: string;
+  finishedAt: string | null;
+}
+
+const columns = (sql: Query) => sql`
+  import_id as "importId", account_id as "accountId", kind, file_name as "fileName", state, bytes_read as "bytesRead",
+  bytes_total as "bytesTotal", read_rows as read, kept_rows as kept, unchanged_rows as unchanged,
+  refused_rows as refused, headings, matched, unmatched, by_name as "byName", first_day as "firstDay",
+  last_day as "lastDay", message, started_at as "startedAt", finished_at as "finishedAt"`;
+
+export async function insertImport(
+  sql: Query,
+  start: { accountId: number; kind: ImportKind; fileName: string | null; bytesTotal: number | null },
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.import (account_id, kind, file_name, state, bytes_total)
+    values (${start.accountId}, ${start.kind}, ${start.fileName}, 'reading', ${start.bytesTotal})
+    returning import_id as id`;
+  return id;
+}
+
+export async function findImport(sql: Query, importId: number): Promise<ImportRow | undefined> {
+  const rows = await sql<
+    ImportRow[]
+  >`select ${columns(sql)} from mowing.import where import_id = ${importId}`;
+  return rows[0];
+}
+
+/** The latest imports of an account, newest first. */
+export async function listImports(sql: Query, accountId: number, most = 50): Promise<ImportRow[]> {
+  return sql<ImportRow[]>`
+    select ${columns(sql)} from mowing.import where account_id = ${accountId} order by import_id desc limit ${most}`;
+}
+
+/** Tells watchers how far a running import is. */
+export async function touchImport(
+  sql: Query,
+  importId: number,
+  at: { state: ImportState; bytesRead: number; read: number },
+): Promise<void> {
+  await sql`
+    update mowing.import set state = ${at.state}, bytes_read = ${at.bytesRead}, read_rows = ${at.read}, touched_at = now()
+    where import_id = ${importId}`;
+}
+
+/** What an import came to. */
+export type ImportEnd = Omit<
+  ImportRow,
+  'importId' | 'accountId' | 'kind' | 'fileName' | 'bytesRead' | 'bytesTotal' | 'startedAt' | 'finishedAt'
+>;
+
+export async function finishImport(sql: Query, importId: number, end: ImportEnd): Promise<void> {
+  await sql`
+    update mowing.import set state = ${end.state}, read_rows = ${end.read}, kept_rows = ${end.kept},
+      unchanged_rows = ${end.unchanged}, refused_rows = ${end.refused}, headings = ${sql.json(end.headings)},
+      matched = ${sql.json(end.matched)}, unmatched = ${sql.json(end.unmatched)}, by_name = ${end.byName},
+      first_day = ${end.firstDay}, last_day = ${end.lastDay}, message = ${end.message},
+      touched_at = now(), finished_at = now()
+    where import_id = ${importId}`;
+}
+
+/**
+ * Imports that an ended process left unfinished are told as refused: their transaction is gone. One that reads tells
+ * of itself every second; one that writes is silent for as long as the database takes.
+ */
+export async function refuseAbandonedImports(sql: Query): Promise<number> {
+  const rows = await sql`
+    update mowing.import set state = 'refused', finished_at = now(),
+      message = 'The import was cut off when Mowing stopped. Nothing of it was kept. Import the file again.'
+    where (state = 'reading' and touched_at < now() - interval '1 minute')
+       or (state = 'writing' and touched_at < now() - interval '30 minutes')`;
+  return rows.count;
+}
+
+export interface RefusedRow {
+  line: number;
+  reason: string;
+  text: string;
+}
+
+export async function insertRefused(
+  sql: Query,
+  accountId: number,
+  importId: number,
+  rows: RefusedRow[],
+): Promise<void> {
+  for (let at = 0; at < rows.length; at += 5000) {
+    const part = rows.slice(at, at + 5000);
+    await sql`
+      insert into mowing.import_refused (account_id, import_id, line, reason, row_text)
+      select ${accountId}, ${importId}, * from unnest(${part.map((row) => row.line)}::integer[],
+        ${part.map((row) => row.reason)}::text[], ${part.map((row) => row.text)}::text[])`;
+  }
+}
+
+export async function listRefused(sql: Query, importId: number): Promise<RefusedRow[]> {
+  return sql<RefusedRow[]>`
+    select line, reason, row_text as text from mowing.import_refused where import_id = ${importId} order by line`;
+}
+
+/** Heading matches chosen by hand for a set of headings; empty when none were. */
+export async function findHeadingMatch(
+  sql: Query,
+  accountId: number,
+  kind: ImportKind,
+  set: string,
+): Promise<Record<string, string>> {
+  const rows = await sql<{ matched: Record<string, string> }[]>`
+    select matched from mowing.heading_match where account_id = ${accountId} and kind = ${kind} and heading_set = ${set}`;
+  return rows[0]?.matched ?? {};
+}
+
+export async function keepHeadingMatch(
+  sql: Query,
+  accountId: number,
+  kind: ImportKind,
+  set: string,
+  matched: Record<string, string>,
+): Promise<void> {
+  await sql`
+    insert into mowing.heading_match (account_id, kind, heading_set, matched)
+    values (${accountId}, ${kind}, ${set}, ${sql.json(matched)})
+    on conflict (account_id, kind, heading_set) do update set matched = excluded.matched`;
+}

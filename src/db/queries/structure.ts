@@ -1,0 +1,39 @@
+import type { AdGroup, Campaign, Negative, Target } from '../../core/structure';
+import type { Query } from '../connection';
+
+export async function listCampaigns(sql: Query, accountId: number): Promise<Campaign[]> {
+  return sql<Campaign[]>`
+    select campaign_id as id, name, state from mowing.campaign where account_id = ${accountId} order by campaign_id`;
+}
+
+export async function listAdGroups(sql: Query, accountId: number): Promise<AdGroup[]> {
+  return sql<AdGroup[]>`
+    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId"
+    from mowing.ad_group where account_id = ${accountId} order by ad_group_id`;
+}
+
+export async function listTargets(sql: Query, accountId: number): Promise<Target[]> {
+  return sql<Target[]>`
+    select target_id as id, ad_group_id as "adGroupId", kind, match, expression, bid_micros as bid, state
+    from mowing.target where account_id = ${accountId} order by target_id`;
+}
+
+export async function listNegatives(sql: Query, accountId: number): Promise<Negative[]> {
+  return sql<Negative[]>`
+    select negative_id as id, campaign_id as "campaignId", ad_group_id as "adGroupId", match, expression, state
+    from mowing.negative where account_id = ${accountId} order by negative_id`;
+}
+
+/** The market's ids of some entities, by our ids. */
+export async function marketIds(
+  sql: Query,
+  accountId: number,
+  table: 'campaign' | 'ad_group' | 'target' | 'negative',
+  ids: number[],
+): Promise<Map<number, string | null>> {
+  const id = sql.unsafe(`${table}_id`);
+  const rows = await sql<{ id: number; marketId: string | null }[]>`
+    select ${id} as id, market_id as "marketId" from mowing.${sql.unsafe(table)}
+    where account_id = ${accountId} and ${id} = any(${ids}::integer[])`;
+  return new Map(rows.map((row) => [row.id, row.marketId]));
+}

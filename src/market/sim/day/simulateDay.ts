@@ -1,0 +1,250 @@
+import { dayFromNumber, dayNumber } from '../../../core/units';
+import { clickPrice, PLACEMENT_FACTS, standing, winChance } from '../auction/auction';
+import type { Field, Player } from '../auction/caught';
+import { PLACEMENTS } from '../auction/placements';
+import type { Placement } from '../auction/placements';
+import { mixSeeds, Stream } from '../chance/stream';
+import type { SimSchedule } from '../seller/books';
+import type { Query } from '../world/query';
+import { unseenQueries } from '../world/unseen';
+import type { World } from '../world/world';
+import { DayBook } from './dayBook';
+import {
+  expectedSearches,
+  HOUR_SELLS,
+  rivalDrift,
+  seedOfQuery,
+  spreadOverHours,
+  WEEKDAY_SELLS,
+  weekdayOf,
+} from './demand';
+import type { DayFacts, LateOrder, SimState } from './facts';
+import { drawPurchase, Till } from './orders';
+import { Organic } from './organic';
+import { Purse } from './purse';
+
+/** An ad shown for somebody else's search is clicked and buys at this share of its own. */
+const FOREIGN = { clicked: 0.45, sells: 0.2 };
+/** How far the market moves bids by itself. */
+const FLEX = { up: 1.25, down: 0.6 };
+
+/**
+ * Plays one day, hour by hour: shoppers search, the winning ads are shown and clicked, campaigns run out of budget,
+ * some clicks become orders. The same world, books, state and day give the same figures.
+ * @param state what the day before left; changed into what this day leaves
+ */
+export function simulateDay(
+  world: World,
+  field: Field,
+  schedules: SimSchedule[],
+  state: SimState,
+  day: string,
+): DayFacts {
+  return new DayPlay(world, field, schedules, state, dayNumber(day)).play();
+}
+
+interface Search {
+  query: Query;
+  players: Player[];
+  count: number;
+  /** Of the query's own luck on this day. */
+  seed: number;
+}
+
+class DayPlay {
+  private readonly book: DayBook;
+  private readonly late: LateOrder[] = [];
+  private readonly random = new Stream(0);
+  private readonly till: Till;
+  private readonly organic: Organic;
+  private readonly purse: Purse;
+  private readonly drift: number;
+  private readonly sells: number;
+  /** Bid factor of each campaign in the present hour. */
+  private readonly scheduled: Float64Array;
+  private readonly neighbours: number[][];
+
+  constructor(
+    private readonly world: World,
+    private readonly field: Field,
+    private readonly schedules: SimSchedule[],
+    state: SimState,
+    private readonly day: number,
+  ) {
+    const { scenario, products } = world;
+    this.book = new DayBook(field);
+    this.till = new Till(world, state, day);
+    this.organic = new Organic(world, state, this.till);
+    this.purse = new Purse(field, state);
+    this.drift = rivalDrift(day, dayNumber(scenario.today) - scenario.days);
+    this.sells = WEEKDAY_SELLS[weekdayOf(day)];
+    this.scheduled = new Float64Array(field.campaigns.length);
+    this.neighbours = neighboursOf(products);
+  }
+
+  play(): DayFacts {
+    const byHour = this.searches();
+    byHour.forEach((searches, hour) => {
+      this.purse.beginHour(hour);
+      this.setSchedules(hour);
+      shuffle(searches, this.random.reset(mixSeeds(this.world.scenario.seed, this.day, hour)));
+      for (const search of searches) this.search(search, hour);
+    });
+    const products = this.till.close();
+    return {
+      day: dayFromNumber(this.day),
+      ...this.book.facts(),
+      products,
+      ranks: this.organic.close(),
+      late: this.late,
+    };
+  }
+
+  /** The day's searches by hour; the unpaid side of each happens on the way. */
+  private searches(): Search[][] {
+    const byHour: Search[][] = Array.from({ length: 24 }, () => []);
+    const counts = new Uint16Array(24);
+    const { random, world, day } = this;
+    const take = (query: Query, searches: number, seed: number) => {
+      this.organic.searched(query, searches, this.sells, random);
+      const players = this.field.calledUpBy(query);
+      if (players.length === 0) return;
+      spreadOverHours(searches, random, counts);
+      for (let hour = 0; hour < 24; hour += 1)
+        if (counts[hour] > 0) byHour[hour].push({ query, players, count: counts[hour], seed });
+    };
+    for (const query of world.queries) {
+      const seed = seedOfQuery(world.scenario.seed, query, day);
+      const searches = random.reset(seed).poisson(expectedSearches(query, day));
+      if (searches > 0) take(query, searches, seed);
+    }
+    for (const query of unseenQueries(world, day)) {
+      const seed = seedOfQuery(world.scenario.seed, query, day);
+      random.reset(seed);
+      take(query, 1, seed);
+    }
+    return byHour;
+  }
+
+  private setSchedules(hour: number) {
+    const weekday = weekdayOf(this.day);
+    const changes = new Map<string, number>();
+    for (const one of this.schedules)
+      if (one.state === 'enabled' && one.weekday === weekday && one.fromHour <= hour && hour < one.toHour)
+        changes.set(one.campaignId, one.change);
+    this.field.campaigns.forEach(({ id }, at) => (this.scheduled[at] = 1 + (changes.get(id) ?? 0)));
+  }
+
+  private search({ query, players, count, seed }: Search, hour: number) {
+    const { random } = this;
+    random.reset(mixSeeds(seed, hour));
+    for (const placement of PLACEMENTS) {
+      const facts = PLACEMENT_FACTS[placement];
+      const slots = random.round(count * (query.isVisit ? facts.shownOnVisit : facts.shown));
+      if (slots === 0) continue;
+      const best = this.bestAt(players, placement, query, hour);
+      if (best) this.show(best.player, best.bid, query, placement, hour, slots);
+    }
+  }
+
+  /** The player with the highest effective bid among those who can pay. */
+  private bestAt(players: Player[], placement: Placement, query: Query, hour: number) {
+    let best: Player | null = null;
+    let most = 0;
+    for (const player of players) {
+      const bid = this.effectiveBid(player, placement, query, hour);
+      if (bid > most && this.purse.canPay(player.at, bid)) [best, most] = [player, bid];
+    }
+    return best && { player: best, bid: most };
+  }
+
+  private effectiveBid(
+    { campaign, bid, at }: Player,
+    placement: Placement,
+    query: Query,
+    hour: number,
+  ): number {
+    const raised = bid * (1 + campaign.modifiers[placement]) * this.scheduled[at];
+    if (campaign.flex === 'fixed') return raised;
+    const usual = this.world.scenario.products[query.product].conversion;
+    const likely = (query.conversion * HOUR_SELLS[hour]) / usual;
+    if (campaign.flex === 'both ways' && likely > 1.1) return raised * FLEX.up;
+    return likely < 0.6 ? raised * FLEX.down : raised;
+  }
+
+  private show(player: Player, bid: number, query: Query, placement: Placement, hour: number, slots: number) {
+    const { random, world } = this;
+    const isForeign = player.product !== query.product;
+    const clicked = query.clickRate * (isForeign ? FOREIGN.clicked : 1);
+    const quality = Math.min(1.6, Math.max(0.5, Math.sqrt(clicked / 0.022)));
+    const at = standing(bid, query.rivalBid, quality, placement, hour, this.drift);
+    const impressions = random.binomial(slots, winChance(at));
+    if (impressions === 0) return;
+    // A bid well above the rivals' wins the better slots of a placement too.
+    const rate =
+      clicked * PLACEMENT_FACTS[placement].clicked * (1 + 0.18 * Math.max(-1.5, Math.min(1.5, at)));
+    const wanted = random.binomial(impressions, Math.min(0.6, rate));
+    let clicks = 0;
+    let spend = 0;
+    for (let count = 0; count < wanted; count += 1) {
+      const price = clickPrice(bid, at, random);
+      if (this.purse.afford(player.at, 1, price) === 0) break;
+      this.purse.pay(player.at, price);
+      clicks += 1;
+      spend += price;
+    }
+    const sells =
+      query.conversion *
+      (isForeign ? FOREIGN.sells : 1) *
+      world.products[player.product].sellsAt[placement] *
+      HOUR_SELLS[hour] *
+      this.sells;
+    const sold = this.sell(player, query, placement, hour, random.binomial(clicks, Math.min(0.9, sells)));
+    this.book.add(player, query, PLACEMENTS.indexOf(placement), hour, {
+      impressions,
+      clicks,
+      spend,
+      ...sold,
+    });
+  }
+
+  /** Orders that follow some clicks: those of the same day are returned, later ones noted. */
+  private sell(player: Player, query: Query, placement: Placement, hour: number, all: number) {
+    const sold = { orders: 0, units: 0, sales: 0 };
+    for (let count = 0; count < all; count += 1) {
+      const purchase = drawPurchase(this.world, player.product, this.neighbours[player.product], this.random);
+      this.till.take(purchase, this.random);
+      const { delay, units, sales } = purchase;
+      if (delay === 0) {
+        sold.orders += 1;
+        sold.units += units;
+        sold.sales += sales;
+      } else
+        this.late.push({
+          arrives: dayFromNumber(this.day + delay),
+          targetId: player.target.id,
+          term: query.text,
+          placement,
+          campaignId: player.campaign.id,
+          hour,
+          units,
+          sales,
+        });
+    }
+    this.organic.ordered(query, all);
+    return sold;
+  }
+}
+
+function neighboursOf(products: World['products']): number[][] {
+  return products.map(({ lineId }, index) =>
+    products.flatMap((other, at) => (at !== index && other.lineId === lineId ? [at] : [])),
+  );
+}
+
+function shuffle<T>(list: T[], random: Stream) {
+  for (let at = list.length - 1; at > 0; at -= 1) {
+    const other = random.below(at + 1);
+    [list[at], list[other]] = [list[other], list[at]];
+  }
+}

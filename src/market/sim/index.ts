@@ -1,0 +1,14 @@
+export { buildWorld } from './world/world';
+export type { World, WorldProduct } from './world/world';
+export { setUpSeller } from './seller/setUp';
+export { AUTO_GROUPS } from './seller/books';
+export type * from './seller/books';
+export { prepareField } from './auction/caught';
+export { PLACEMENTS } from './auction/placements';
+export type { Placement } from './auction/placements';
+export { firstState } from './day/firstState';
+export { simulateDay } from './day/simulateDay';
+export type * from './day/facts';
+export { suggestBid, suggestTargets } from './auction/suggest';
+export { scenarios, smallScenario } from './scenario';
+export type { MarketOptions, Scenario } from './scenario/scenario';

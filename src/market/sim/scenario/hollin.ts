@@ -1,0 +1,108 @@
+import type { Scenario, ScenarioProduct } from './scenario';
+
+const beach = ['for kids', 'for adults', 'for the beach', 'for beginners', 'for strong wind'];
+const colours = ['rainbow', 'large', 'easy to fly', 'red', 'with tail', 'nylon', 'foldable', 'blue'];
+
+const PRODUCTS: ScenarioProduct[] = [
+  {
+    name: 'Delta kite, 1.6 m',
+    line: 'Kites',
+    price: 17.5,
+    conversion: 0.09,
+    heads: ['delta kite', 'kite', 'single line kite', 'beach kite'],
+    qualities: colours,
+    uses: beach,
+    strays: ['kite surf board', 'kite drawing', 'red kite bird', 'kite bird feeder'],
+  },
+  {
+    name: 'Stunt kite, two lines',
+    line: 'Kites',
+    price: 39,
+    conversion: 0.06,
+    heads: ['stunt kite', 'two line kite', 'sport kite', 'dual line kite'],
+    qualities: ['fast', 'carbon', 'ready to fly', 'with lines', 'large', '1.8 m', 'black'],
+    uses: beach,
+    strays: ['stunt scooter', 'power kite harness', 'fishing line', 'kite buggy'],
+  },
+  {
+    name: 'Parafoil, pocket size',
+    line: 'Kites',
+    price: 12.9,
+    conversion: 0.1,
+    heads: ['parafoil kite', 'pocket kite', 'foil kite', 'frameless kite'],
+    qualities: ['small', 'with pouch', 'rainbow', 'soft', 'travel', 'light'],
+    uses: beach,
+    strays: ['pocket knife', 'parachute toy', 'paraglider', 'kitchen foil'],
+  },
+  {
+    name: 'Windsock, 1 m',
+    line: 'Garden wind toys',
+    price: 11.4,
+    conversion: 0.11,
+    heads: ['windsock', 'garden windsock', 'wind sock', 'rainbow windsock'],
+    qualities: ['outdoor', 'striped', 'large', 'weatherproof', 'with hook', 'fish'],
+    uses: ['for garden', 'for camping', 'for boat', 'for pole', 'for kids'],
+    strays: ['wool socks', 'airport windsock lamp', 'wind meter', 'car flag'],
+  },
+  {
+    name: 'Wind spinner, steel',
+    line: 'Garden wind toys',
+    price: 22,
+    conversion: 0.085,
+    heads: ['wind spinner', 'garden spinner', 'metal windmill', 'pinwheel garden'],
+    qualities: ['steel', 'large', 'copper', '3d', 'with stake', 'hanging', 'mirror'],
+    uses: ['for garden', 'for balcony', 'for lawn', 'for gift', 'for pond'],
+    strays: ['salad spinner', 'fidget spinner', 'fishing spinner', 'wind turbine'],
+  },
+  {
+    name: 'Kite line, 100 m on reel',
+    line: 'Kites',
+    price: 8.2,
+    conversion: 0.13,
+    heads: ['kite line', 'kite string', 'kite reel', 'kite cord'],
+    qualities: ['100 m', 'strong', 'braided', '50 kg', 'with reel', 'spare'],
+    uses: beach,
+    strays: ['fishing reel', 'balloon string', 'washing line', 'yoyo string'],
+  },
+];
+
+/** The demo's second seller: Hollin Kites, wind toys, on a smaller market with prepaid funds and few options. All made up. */
+export const HOLLIN: Scenario = {
+  key: 'hollin',
+  accountName: 'Hollin Kites',
+  currency: 'GBP',
+  targetAcos: 0.28,
+  today: '2026-11-23',
+  days: 120,
+  seed: 4_711,
+  brand: 'Hollin',
+  rivals: ['Gustaway', 'Skylark & Sons', 'Airdale'],
+  synonyms: [
+    ['line', 'string', 'cord'],
+    ['spinner', 'pinwheel', 'windmill'],
+  ],
+  products: PRODUCTS,
+  tailQueries: 420,
+  itemQueries: 0,
+  headVolume: 70,
+  unseenShare: 0.003,
+  limits: {
+    minBid: 20_000,
+    maxBid: 5_000_000,
+    bidStep: 10_000,
+    minBudget: 2_000_000,
+    maxBudget: 100_000_000,
+    maxLength: 60,
+    maxWords: 6,
+    refusedCharacters: '!%*<>{}|\\^~@$=;&+#',
+  },
+  options: {
+    productTargets: false,
+    looseKeywords: true,
+    modifiers: ['top'],
+    schedules: false,
+    bidFlex: false,
+  },
+  funds: 9_000_000_000,
+  targetsPerProduct: 45,
+};

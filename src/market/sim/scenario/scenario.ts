@@ -1,0 +1,65 @@
+import type { MarketLimits } from '../../../core/changes';
+
+/** A product of a scenario, and the words shoppers use around it. */
+export interface ScenarioProduct {
+  name: string;
+  /** Product line; products of one line are looked at and bought together. */
+  line: string;
+  /** Price in currency units. */
+  price: number;
+  /** Orders per click of a shopper who looks for just this. */
+  conversion: number;
+  /** What shoppers call it. */
+  heads: string[];
+  /** Words put before or behind. */
+  qualities: string[];
+  /** What it is for. */
+  uses: string[];
+  /** Near things that shoppers of something else type: clicks, hardly ever orders. */
+  strays: string[];
+}
+
+/** What a market lets an account do. */
+export interface MarketOptions {
+  /** Targets on items, categories and brands. */
+  productTargets: boolean;
+  /** Broad and phrase keywords. */
+  looseKeywords: boolean;
+  /** Placements whose bids can be raised. */
+  modifiers: ('top' | 'rest' | 'pages')[];
+  schedules: boolean;
+  /** Whether the market may move bids by itself. */
+  bidFlex: boolean;
+}
+
+/** A seller on the simulated market. */
+export interface Scenario {
+  key: string;
+  accountName: string;
+  currency: string;
+  targetAcos: number;
+  /** The market's present day when the scenario begins to be played. */
+  today: string;
+  /** Days of history before it. */
+  days: number;
+  seed: number;
+  /** The seller's own brand, and those of rivals. */
+  brand: string;
+  rivals: string[];
+  /** Words that shoppers use for one another: each list's first stands for all. */
+  synonyms: string[][];
+  products: ScenarioProduct[];
+  /** Queries of the long tail around one product, and item codes of rivals. */
+  tailQueries: number;
+  itemQueries: number;
+  /** Searches a day for the first core query of a product. */
+  headVolume: number;
+  /** Share of all searches that nobody typed before. */
+  unseenShare: number;
+  limits: MarketLimits;
+  options: MarketOptions;
+  /** Prepaid funds at the start in micros; null where the market bills afterwards. */
+  funds: number | null;
+  /** Keywords and item targets that the seller has for each product, about. */
+  targetsPerProduct: number;
+}

@@ -1,0 +1,45 @@
+import type { Scenario } from './scenario';
+import { TARNBROOK_PRODUCTS } from './tarnbrookProducts';
+
+/** The demo's first seller: Tarnbrook Ferments, a small maker of home-fermenting gear. All names are made up. */
+export const TARNBROOK: Scenario = {
+  key: 'tarnbrook',
+  accountName: 'Tarnbrook Ferments',
+  currency: 'EUR',
+  targetAcos: 0.24,
+  today: '2026-11-23',
+  days: 120,
+  seed: 20261123,
+  brand: 'Tarnbrook',
+  rivals: ['Saltwell', 'Crockholm', 'Brinewick', 'Jarrow & Fen'],
+  synonyms: [
+    ['crock', 'pot'],
+    ['pickle', 'pickling'],
+    ['fermentation', 'fermenting', 'ferment'],
+    ['pounder', 'tamper', 'stomper'],
+  ],
+  products: TARNBROOK_PRODUCTS,
+  tailQueries: 1050,
+  itemQueries: 50,
+  headVolume: 150,
+  unseenShare: 0.0025,
+  limits: {
+    minBid: 50_000,
+    maxBid: 50_000_000,
+    bidStep: 10_000,
+    minBudget: 1_000_000,
+    maxBudget: 1_000_000_000,
+    maxLength: 80,
+    maxWords: 10,
+    refusedCharacters: '!%*<>{}|\\^~@$=;',
+  },
+  options: {
+    productTargets: true,
+    looseKeywords: true,
+    modifiers: ['top', 'rest', 'pages'],
+    schedules: true,
+    bidFlex: true,
+  },
+  funds: null,
+  targetsPerProduct: 125,
+};

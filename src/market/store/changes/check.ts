@@ -1,0 +1,135 @@
+import type { MarketOptions, OwnKind } from '../../../contract/market';
+import { checkBid, checkBudget, checkModifier, checkWords } from '../../../core/changes';
+import type { MarketLimits } from '../../../core/changes';
+import { isDay } from '../../../core/units';
+import { AUTO_GROUPS } from '../../sim';
+import { FIELDS, refused } from './facts';
+import type { Refusal } from './facts';
+
+/** What holds for an account. */
+export interface Rules {
+  limits: MarketLimits;
+  options: MarketOptions;
+  today: string;
+}
+
+type Fields = Record<string, unknown>;
+const ITEM_CODE = /^[A-Z0-9]{10}$/;
+const ONE_OF: Record<string, readonly string[]> = {
+  state: ['enabled', 'paused'],
+  budgetKind: ['daily', 'lifetime'],
+  pacing: ['even', 'fast'],
+  flex: ['fixed', 'down only', 'both ways'],
+  kind: ['keyword', 'item', 'category', 'brand', 'auto'],
+};
+
+/** What the market refuses in the fields of a change, by themselves; null when nothing. */
+export function checkFields(entity: OwnKind, fields: Fields, isNew: boolean, rules: Rules): Refusal | null {
+  const known = FIELDS[entity];
+  for (const name of Object.keys(fields))
+    if (!(isNew ? name in known.create : known.update.includes(name)))
+      return refused('unknown-field', `“${name}” cannot be set on ${entity}.`);
+  if (isNew)
+    for (const [name, isNeeded] of Object.entries(known.create))
+      if (isNeeded && (fields[name] === undefined || fields[name] === null))
+        return refused('missing-field', `“${name}” is missing.`);
+  for (const [name, values] of Object.entries(ONE_OF))
+    if (fields[name] !== undefined && !values.includes(String(fields[name])))
+      return refused('bad-value', `“${name}” is one of ${values.join(', ')}, not ${String(fields[name])}.`);
+  return (
+    checkMoney(fields, rules) ??
+    checkOptions(fields, rules) ??
+    checkDates(fields, rules) ??
+    (entity === 'targets' && isNew ? checkTarget(fields, rules) : null) ??
+    (entity === 'negatives' ? checkNegative(fields, rules) : null) ??
+    (entity === 'schedules' ? checkSchedule(fields, isNew, rules) : null)
+  );
+}
+
+function checkMoney(fields: Fields, { limits }: Rules): Refusal | null {
+  for (const name of ['bid', 'defaultBid']) {
+    const bid = fields[name];
+    if (bid === undefined || bid === null) continue;
+    if (!Number.isInteger(bid)) return refused('bad-value', `“${name}” is a whole number of micros.`);
+    const [finding] = checkBid(bid as number, limits);
+    if (finding) return finding;
+  }
+  if (fields.budget === undefined) return null;
+  if (!Number.isInteger(fields.budget)) return refused('bad-value', '“budget” is a whole number of micros.');
+  return checkBudget(fields.budget as number, limits)[0] ?? null;
+}
+
+function checkOptions(fields: Fields, { options }: Rules): Refusal | null {
+  for (const placement of ['top', 'rest', 'pages'] as const) {
+    if (fields[placement] === undefined) continue;
+    const [finding] = checkModifier(Number(fields[placement]));
+    if (finding) return finding;
+    if (Number(fields[placement]) > 0 && !options.modifiers.includes(placement))
+      return refused('not-offered', `This market offers no modifier at “${placement}”.`);
+  }
+  if (fields.flex !== undefined && fields.flex !== 'fixed' && !options.bidFlex)
+    return refused('not-offered', 'This market does not move bids by itself.');
+  return null;
+}
+
+function checkDates({ startsOn, endsOn }: Fields, { today }: Rules): Refusal | null {
+  for (const day of [startsOn, endsOn])
+    if (day !== undefined && day !== null && !isDay(String(day)))
+      return refused('bad-value', `${String(day)} is no day.`);
+  if (startsOn && String(startsOn) < today)
+    return refused('past-day', `The start ${String(startsOn)} is past; today is ${today}.`);
+  if (endsOn && String(endsOn) < today)
+    return refused('past-day', `The end ${String(endsOn)} is past; today is ${today}.`);
+  if (startsOn && endsOn && String(endsOn) < String(startsOn))
+    return refused('bad-value', 'The campaign ends before it starts.');
+  return null;
+}
+
+function checkTarget({ kind, match, expression }: Fields, { limits, options }: Rules): Refusal | null {
+  if (kind === 'keyword') {
+    if (!['exact', 'phrase', 'broad'].includes(String(match)))
+      return refused('bad-value', 'A keyword is exact, phrase or broad.');
+    if (match !== 'exact' && !options.looseKeywords)
+      return refused('not-offered', 'This market takes exact keywords only.');
+    return checkWords(String(expression), limits)[0] ?? null;
+  }
+  if (kind === 'auto')
+    return (AUTO_GROUPS as readonly string[]).includes(String(expression))
+      ? null
+      : refused('bad-value', `There is no automatic group “${String(expression)}”.`);
+  if (!options.productTargets)
+    return refused('not-offered', 'This market takes no targets on items, categories or brands.');
+  return kind === 'item' ? checkCode(String(expression)) : null;
+}
+
+function checkNegative({ match, expression }: Fields, { limits }: Rules): Refusal | null {
+  if (match === 'item') return checkCode(String(expression));
+  if (match !== 'exact' && match !== 'phrase')
+    return refused('bad-value', 'A negative is exact, phrase or item.');
+  return checkWords(String(expression), limits)[0] ?? null;
+}
+
+function checkCode(code: string): Refusal | null {
+  return ITEM_CODE.test(code)
+    ? null
+    : refused('no-item-code', `“${code}” is not an item code of ten capital letters and digits.`);
+}
+
+function checkSchedule(
+  { weekday, fromHour, toHour, change }: Fields,
+  isNew: boolean,
+  { options }: Rules,
+): Refusal | null {
+  if (!options.schedules) return refused('not-offered', 'This market offers no schedules.');
+  if (!(Number(change) >= -1 && Number(change) <= 9))
+    return refused('bad-value', 'A schedule changes bids by -100 % to 900 %.');
+  if (!isNew) return null;
+  const inRange = (value: unknown, low: number, high: number) =>
+    Number.isInteger(value) && Number(value) >= low && Number(value) <= high;
+  return inRange(weekday, 0, 6) &&
+    inRange(fromHour, 0, 23) &&
+    inRange(toHour, 1, 24) &&
+    Number(fromHour) < Number(toHour)
+    ? null
+    : refused('bad-value', 'A schedule needs a weekday 0 to 6 and hours from 0 to 24.');
+}

@@ -1,0 +1,55 @@
+import { USUAL_LIMITS } from '../../core/changes';
+import type { AccountInfo, NewAccount } from '../../contract/api';
+import { MowingError } from '../../contract/mowingError';
+import { findAccount, insertAccount, listAccounts, updateAccount } from '../../db/queries/accounts';
+import type { AccountRow } from '../../db/queries/accounts';
+import { db } from '../context/context';
+import { todayOf } from './today';
+
+/** What the pages may know of an account. */
+export function accountInfo(row: AccountRow): AccountInfo {
+  const { id, name, currency, targetAcos, firstDay, lastDay } = row;
+  return {
+    id,
+    name,
+    currency,
+    targetAcos,
+    connected: row.marketId !== null,
+    today: todayOf(row),
+    firstDay,
+    lastDay,
+    limits: row.limits ?? USUAL_LIMITS,
+    options: row.options,
+    funds: row.funds,
+  };
+}
+
+export async function loadAccounts(): Promise<AccountInfo[]> {
+  return (await listAccounts(db())).map(accountInfo);
+}
+
+/** @throws MowingError when there is no account with this id */
+export async function needAccount(id: number): Promise<AccountRow> {
+  const row = await findAccount(db(), id);
+  if (!row) throw new MowingError('not-found', `There is no account ${id}. GET /api/accounts lists them.`);
+  return row;
+}
+
+/** Makes an empty account. @throws MowingError for an unknown currency */
+export async function createAccount(account: Required<NewAccount>): Promise<AccountInfo> {
+  if (!Intl.supportedValuesOf('currency').includes(account.currency))
+    throw new MowingError(
+      'bad-request',
+      `“${account.currency}” is no currency; write its three letters, for instance EUR.`,
+    );
+  return accountInfo(await needAccount(await insertAccount(db(), account)));
+}
+
+export async function changeAccount(
+  id: number,
+  set: { name?: string; targetAcos?: number },
+): Promise<AccountInfo> {
+  await needAccount(id);
+  await updateAccount(db(), id, set);
+  return accountInfo(await needAccount(id));
+}

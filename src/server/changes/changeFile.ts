@@ -1,0 +1,73 @@
+import Papa from 'papaparse';
+import { describeChange } from '../../core/changes';
+import type { Change } from '../../core/changes';
+import { microsToDecimal } from '../../core/units';
+import type { ChangeInfo } from '../../contract/api';
+import { neutralCell } from '../../connect/spreadsheet';
+
+const FIELDS = [
+  'change',
+  'state',
+  'what',
+  'campaign',
+  'ad group',
+  'kind',
+  'match',
+  'text',
+  'bid',
+  'from',
+  'to',
+  'after change',
+  'reason',
+  'answer',
+];
+
+function fields(info: ChangeInfo): (string | number)[] {
+  const { change } = info;
+  const text = 'expression' in change ? change.expression : (info.subject ?? '');
+  const list = [
+    info.id,
+    info.state,
+    describeChange(change),
+    info.campaign,
+    info.adGroup ?? '',
+    change.kind,
+    'match' in change ? change.match : '',
+    text,
+    'bid' in change ? microsToDecimal(change.bid) : '',
+    'to' in change ? valueText(change, change.from) : '',
+    'to' in change ? valueText(change, change.to) : '',
+    info.afterId ?? '',
+    info.reason,
+    info.answer ?? '',
+  ];
+  return list.map((value) => (typeof value === 'string' ? neutralCell(value) : value));
+}
+
+/** A value before or after, as files write it: money as a decimal, a modifier as a share. */
+function valueText({ kind }: Change, value: number | string | null): string {
+  if (value === null) return '';
+  return kind === 'set-bid' || kind === 'set-budget' ? microsToDecimal(value as number) : String(value);
+}
+
+/** Changes as a CSV file for a spreadsheet. */
+export function changesCsv(changes: ChangeInfo[]): string {
+  return `${Papa.unparse({ fields: FIELDS, data: changes.map(fields) }, { newline: '\n' })}\n`;
+}
+
+/** Changes as a JSON file for a program; money as decimal strings. */
+export function changesJson(changes: ChangeInfo[]): string {
+  const list = changes.map(({ id, state, change, campaign, adGroup, afterId, reason, answer }) => ({
+    id,
+    state,
+    campaign,
+    adGroup,
+    ...change,
+    ...('bid' in change ? { bid: microsToDecimal(change.bid) } : {}),
+    ...('to' in change ? { from: valueText(change, change.from), to: valueText(change, change.to) } : {}),
+    afterId,
+    reason,
+    answer,
+  }));
+  return `${JSON.stringify({ changes: list }, null, 2)}\n`;
+}

@@ -1,0 +1,173 @@
+import { randomUUID } from 'node:crypto';
+import type { Change } from '../../core/changes';
+import type { MarketAnswer, MarketChange } from '../../contract/market';
+import { MowingError } from '../../contract/mowingError';
+import type { Query } from '../../db/connection';
+import { findAccount } from '../../db/queries/accounts';
+import {
+  applyAccepted,
+  finishBale,
+  insertBale,
+  insertMadeNegative,
+  insertMadeTarget,
+  listSendingBales,
+  listUnanswered,
+  lockBale,
+  noteTrouble,
+} from '../../db/queries/bales';
+import { answerChange } from '../../db/queries/changes';
+import { db, log } from '../context/context';
+import { market } from '../market/market';
+import { toMarketChanges } from './toMarketChanges';
+
+/** A bale that cannot be delivered is tried again by itself. */
+export interface SendResult {
+  baleId: number;
+  /** Empty when every change has its answer. */
+  trouble: string;
+}
+
+/**
+ * Sends staged changes as one bale. The bale is written down before the market is asked: whatever happens then,
+ * it is delivered later with the same key, and never twice.
+ * @throws MowingError 'conflict' when none of the changes is staged any more (a second click), or the account has no market
+ */
+export async function sendBale(accountId: number, changeIds: number[]): Promise<SendResult> {
+  const account = await findAccount(db(), accountId);
+  if (!account) throw new MowingError('not-found', `There is no account ${accountId}.`);
+  if (account.marketId === null)
+    throw new MowingError(
+      'conflict',
+      `${account.name} is fed by files and has no market to send to. Take the change file instead; the changes stay in the tray.`,
+    );
+  const baleId = await db().begin((tx) => insertBale(tx, accountId, changeIds, randomUUID()));
+  if (baleId === null)
+    throw new MowingError(
+      'conflict',
+      'These changes were sent or withdrawn already. The ledger shows what became of them.',
+    );
+  return { baleId, trouble: await deliverBale(accountId, baleId) };
+}
+
+/** Delivers all bales that are under way; called at the start and every few seconds. */
+export async function resumeBales(): Promise<void> {
+  for (const { id, accountId } of await listSendingBales(db())) await deliverBale(accountId, id);
+}
+
+/**
+ * Delivers one bale: first the changes that wait for nothing, then those that wait for an accepted one.
+ * @returns why it could not be delivered to its end, empty when it was (or another process is at it)
+ */
+export async function deliverBale(accountId: number, baleId: number): Promise<string> {
+  try {
+    for (const wave of [1, 2]) {
+      const isMine = await db().begin((tx) => deliverWave(tx, accountId, baleId, wave));
+      if (!isMine) return '';
+    }
+    await db().begin((tx) => endBale(tx, accountId, baleId));
+    return '';
+  } catch (error) {
+    if (!(error instanceof MowingError)) log().error({ err: error, baleId }, 'delivering a bale failed');
+    const trouble =
+      error instanceof MowingError
+        ? error.message
+        : 'Mowing could not note the answer; it will ask the market again with the same key.';
+    await noteTrouble(db(), accountId, baleId, trouble);
+    return trouble;
+  }
+}
+
+async function deliverWave(tx: Query, accountId: number, baleId: number, wave: number): Promise<boolean> {
+  const bale = await lockBale(tx, accountId, baleId);
+  if (!bale) return false;
+  const unanswered = await listUnanswered(tx, accountId, baleId);
+  const ready = unanswered.filter((one) => (one.afterId === null) === (wave === 1));
+  const { changes, unknown } = await toMarketChanges(
+    tx,
+    accountId,
+    ready.filter((one) => wave === 1 || one.afterState === 'accepted'),
+  );
+  for (const { id } of unknown)
+    await answerChange(
+      tx,
+      accountId,
+      id,
+      refusal(
+        'unknown-to-market',
+        'The market does not know the campaign, ad group or target: it came from a file. Nothing was sent for this change.',
+      ),
+    );
+  if (changes.length === 0) return true;
+  const account = (await findAccount(tx, accountId))!;
+  const answers = await ask(account.marketId!, `${bale.key}-${wave}`, changes);
+  const byRef = new Map(ready.map((one) => [String(one.id), one]));
+  for (const answer of answers) {
+    const one = byRef.get(answer.ref);
+    if (one) await takeAnswer(tx, accountId, one.id, one.change, answer);
+  }
+  return true;
+}
+
+/** A batch that the market refuses as a whole is refused change by change: asking again would not help. */
+async function ask(account: string, key: string, changes: MarketChange[]): Promise<MarketAnswer[]> {
+  try {
+    return await market().sendChanges(account, key, changes);
+  } catch (error) {
+    if (!(error instanceof MowingError) || error.code !== 'market-refused') throw error;
+    return changes.map(({ ref }) => ({
+      ref,
+      accepted: false,
+      code: 'batch-refused',
+      sentence: error.message,
+      id: null,
+    }));
+  }
+}
+
+async function takeAnswer(tx: Query, accountId: number, id: number, change: Change, answer: MarketAnswer) {
+  if (!answer.accepted || answer.id === null)
+    return answerChange(
+      tx,
+      accountId,
+      id,
+      refusal(answer.code ?? 'refused', answer.sentence ?? 'The market gave no reason.'),
+    );
+  let targetId: number | null = null;
+  let negativeId: number | null = null;
+  switch (change.kind) {
+    case 'add-keyword':
+    case 'add-item-target':
+      targetId = await insertMadeTarget(tx, accountId, answer.id, change);
+      break;
+    case 'add-negative':
+      negativeId = await insertMadeNegative(tx, accountId, answer.id, change);
+      break;
+    default:
+      await applyAccepted(tx, accountId, change);
+  }
+  await answerChange(tx, accountId, id, { accepted: true, code: null, sentence: null, targetId, negativeId });
+}
+
+async function endBale(tx: Query, accountId: number, baleId: number) {
+  if (!(await lockBale(tx, accountId, baleId))) return;
+  // What still waits, waits for a change that was refused.
+  for (const { id } of await listUnanswered(tx, accountId, baleId))
+    await answerChange(
+      tx,
+      accountId,
+      id,
+      refusal(
+        'first-refused',
+        'Not sent: the change that has to come first was refused, and without it the term would have no home.',
+      ),
+    );
+  await finishBale(tx, accountId, baleId);
+}
+
+const refusal = (code: string, sentence: string) => ({
+  accepted: false,
+  code,
+  sentence,
+  targetId: null,
+  negativeId: null,
+});

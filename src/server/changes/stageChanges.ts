@@ -1,0 +1,109 @@
+import { changeKey, entitiesOf, inverseOf } from '../../core/changes';
+import type { Change } from '../../core/changes';
+import type { NewChange } from '../../contract/api';
+import { MowingError } from '../../contract/mowingError';
+import { insertChange, listChanges, updateStagedBid, withdrawChanges } from '../../db/queries/changes';
+import type { ChangeToStage } from '../../db/queries/changes';
+import { marketIds } from '../../db/queries/structure';
+import type { Query } from '../../db/connection';
+import { db } from '../context/context';
+
+/**
+ * Puts changes into the tray, all or none. What is staged or under way already is not staged a second time.
+ * @returns ids of the staged changes, in the order given; null for those that were there already
+ * @throws MowingError when a change names an ad group or campaign that the account does not have
+ */
+export async function stageChanges(accountId: number, list: NewChange[]): Promise<(number | null)[]> {
+  return db().begin(async (tx) => {
+    await checkPlaces(
+      tx,
+      accountId,
+      list.map((one) => one.change),
+    );
+    const staged: { id: number; isNew: boolean }[] = [];
+    for (const [index, one] of list.entries()) {
+      if (one.after !== undefined && !(one.after < index))
+        throw new MowingError(
+          'bad-request',
+          `changes[${index}].after must name an earlier change of the request.`,
+        );
+      const afterId = one.after === undefined ? null : staged[one.after].id;
+      staged.push(await insertChange(tx, accountId, toStage(one, afterId)));
+    }
+    return staged.map(({ id, isNew }) => (isNew ? id : null));
+  });
+}
+
+function toStage(one: NewChange, afterId: number | null): ChangeToStage {
+  return {
+    change: one.change,
+    key: changeKey(one.change),
+    reason: one.reason,
+    figures: one.figures,
+    effect: one.effect,
+    afterId,
+    undoesId: null,
+  };
+}
+
+const TABLES = { campaign: 'campaign', adGroup: 'ad_group', target: 'target', negative: 'negative' } as const;
+
+async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
+  const named = changes.map(entitiesOf);
+  const strange: string[] = [];
+  for (const [word, table] of Object.entries(TABLES) as [keyof typeof TABLES, 'campaign'][]) {
+    const ids = named.flatMap((one) => one[word] ?? []);
+    const known = await marketIds(tx, accountId, table, ids);
+    strange.push(...ids.filter((id) => !known.has(id)).map((id) => `${table.replace('_', ' ')} ${id}`));
+  }
+  if (strange.length > 0)
+    throw new MowingError(
+      'not-found',
+      `The account has no ${[...new Set(strange)].slice(0, 5).join(', no ')}. Load the page again; nothing was staged.`,
+    );
+}
+
+/** Takes changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
+export async function withdraw(accountId: number, ids: number[]): Promise<number[]> {
+  return withdrawChanges(db(), accountId, ids);
+}
+
+/** Sets another bid on a staged change. */
+export async function editBid(accountId: number, id: number, bid: number): Promise<void> {
+  if (!(await updateStagedBid(db(), accountId, id, bid)))
+    throw new MowingError('conflict', `Change ${id} is not in the tray any more, so its bid stays as it is.`);
+}
+
+/** Stages the opposite of accepted changes. @returns ids of what was staged */
+export async function undoChanges(accountId: number, ids: number[]): Promise<number[]> {
+  const rows = await listChanges(db(), accountId, { ids });
+  const inverses = rows.map((row) => ({
+    row,
+    inverse:
+      row.state === 'accepted' && !row.undone
+        ? inverseOf(row.change, { targetId: row.madeTargetId, negativeId: row.madeNegativeId })
+        : null,
+  }));
+  const possible = inverses.filter(({ inverse }) => inverse !== null);
+  if (possible.length === 0)
+    throw new MowingError(
+      'conflict',
+      'None of these changes can be undone: they were not accepted, are undone already, or are final.',
+    );
+  return db().begin(async (tx) => {
+    const staged: number[] = [];
+    for (const { row, inverse } of possible) {
+      const { id, isNew } = await insertChange(tx, accountId, {
+        change: inverse!,
+        key: changeKey(inverse!),
+        reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
+        figures: {},
+        effect: { spend: -row.effectSpend, sales: -row.effectSales },
+        afterId: null,
+        undoesId: row.id,
+      });
+      if (isNew) staged.push(id);
+    }
+    return staged;
+  });
+}

@@ -1,0 +1,146 @@
+import type { APIContext } from 'astro';
+import Joi from 'joi';
+import { afterEach, describe, expect, test } from 'vitest';
+import { MowingError } from '../../contract/mowingError';
+import { endpoint, readBody, readQuery } from './endpoint';
+import { fileResponse } from './fileResponse';
+import { guardRequest } from './guard';
+import { secure } from './secureHeaders';
+
+process.env.MOWING_LOG = 'silent';
+process.env.DATABASE_URL ??= 'postgres://nobody@127.0.0.1:1/none';
+
+const aRequest = (headers: Record<string, string>, method = 'POST') =>
+  new Request('http://127.0.0.1:4321/api/accounts', { method, headers });
+const refusal = (headers: Record<string, string>, method?: string) => {
+  try {
+    guardRequest(aRequest(headers, method));
+    return null;
+  } catch (error) {
+    return (error as MowingError).code;
+  }
+};
+
+describe('who may ask', () => {
+  afterEach(() => void delete process.env.MOWING_HOSTS);
+
+  test.each([
+    ['a script, which names no origin', { host: '127.0.0.1:4321' }, null],
+    ['the page itself', { host: 'localhost:4321', origin: 'http://localhost:4321' }, null],
+    ['a page on IPv6 loopback', { host: '[::1]:4321', origin: 'http://[::1]:4321' }, null],
+    [
+      'a page of another site',
+      { host: '127.0.0.1:4321', origin: 'https://elsewhere.example' },
+      'foreign-origin',
+    ],
+    [
+      'the same host on another port',
+      { host: '127.0.0.1:4321', origin: 'http://127.0.0.1:8080' },
+      'foreign-origin',
+    ],
+    ['a sandboxed page', { host: '127.0.0.1:4321', origin: 'null' }, 'foreign-origin'],
+    ['a name that was pointed at this machine', { host: 'elsewhere.example' }, 'foreign-origin'],
+    [
+      'a form of another site without an origin',
+      { host: '127.0.0.1:4321', 'sec-fetch-site': 'cross-site' },
+      'foreign-origin',
+    ],
+  ])('%s', (_, headers, code) => expect(refusal(headers as Record<string, string>)).toBe(code));
+
+  test('a link from elsewhere may open a page', () => {
+    expect(refusal({ host: '127.0.0.1:4321', 'sec-fetch-site': 'cross-site' }, 'GET')).toBeNull();
+  });
+
+  test('a name that was allowed by hand', () => {
+    process.env.MOWING_HOSTS = 'ads.example, other.example';
+    expect(refusal({ host: 'ads.example', origin: 'http://ads.example' })).toBeNull();
+    expect(refusal({ host: 'third.example' })).toBe('foreign-origin');
+  });
+});
+
+describe('an endpoint', () => {
+  const context = (over: Partial<APIContext> = {}) =>
+    ({ url: new URL('http://127.0.0.1/api/x?account=7'), params: {}, ...over }) as APIContext;
+  const call = async (handle: Parameters<typeof endpoint>[0], over: Partial<APIContext> = {}) => {
+    const answer = await endpoint(handle)(context(over));
+    return {
+      status: answer.status,
+      body: (await answer.json()) as { error: { code: string; message: string; faults: unknown[] } },
+    };
+  };
+
+  test('answers a value as JSON', async () => {
+    expect(await call(async () => ({ fine: true }))).toEqual({ status: 200, body: { fine: true } });
+  });
+
+  test('answers a known error with its status and sentence', async () => {
+    const { status, body } = await call(async () => {
+      throw new MowingError('not-found', 'There is no account 9.');
+    });
+    expect([status, body.error]).toEqual([
+      404,
+      { code: 'not-found', message: 'There is no account 9.', faults: [] },
+    ]);
+  });
+
+  test('never tells what went wrong inside', async () => {
+    const { status, body } = await call(async () => {
+      throw new Error('password=hunter2 at line 12');
+    });
+    expect(status).toBe(500);
+    expect(JSON.stringify(body)).not.toContain('hunter2');
+  });
+
+  test('says that the database is gone when it is', async () => {
+    const { body } = await call(async () => {
+      throw Object.assign(new Error('connect'), { code: 'ECONNREFUSED' });
+    });
+    expect(body.error.message).toContain('The database does not answer');
+  });
+
+  test('turns the query into values, or tells each fault and where it is', async () => {
+    const schema = Joi.object({
+      account: Joi.number().required(),
+      day: Joi.string().required(),
+      grain: Joi.valid('term').required(),
+    });
+    expect(readQuery(context(), Joi.object({ account: Joi.number() }))).toEqual({ account: 7 });
+    const { status, body } = await call(async (at) => readQuery(at, schema));
+    expect(status).toBe(400);
+    expect(body.error.faults).toMatchObject([{ where: 'query.day' }, { where: 'query.grain' }]);
+  });
+
+  test.each([
+    ['no JSON', 'hello', 400],
+    ['nothing', '', 400],
+    ['more than any page sends', `"${'x'.repeat(21_000_000)}"`, 413],
+  ])('refuses a body that is %s', async (_, text, status) => {
+    const request = new Request('http://127.0.0.1/', { method: 'POST', body: text });
+    expect((await call((at) => readBody(at, Joi.object({})), { request })).status).toBe(status);
+  });
+});
+
+describe('headers of a page', () => {
+  const page = (html: string) => secure(new Response(html, { headers: { 'content-type': 'text/html' } }));
+
+  test('allow the scripts that stand in it by their hash, and no other inline script', async () => {
+    const answer = await page('<script>alert(1)</script><script src="/a.js"></script>');
+    const policy = answer.headers.get('content-security-policy')!;
+    expect(policy.match(/'sha256-/g)).toHaveLength(1);
+    expect(policy).toContain("'sha256-bhHHL3z2vDgxUt0W3dWQOrprscmda2Y5pLsLg4GF+pI='");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(await answer.text()).toContain('alert(1)');
+  });
+
+  test('of data forbid guessing its type and keeping it', async () => {
+    const answer = await secure(Response.json({ spend: 1 }));
+    expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+    expect(answer.headers.get('cache-control')).toBe('no-store');
+  });
+
+  test('of a file let the browser save it under its name', () => {
+    expect(fileResponse('a', 'tray.csv', 'text/csv').headers.get('content-disposition')).toBe(
+      'attachment; filename="tray.csv"',
+    );
+  });
+});

@@ -1,0 +1,58 @@
+import { MowingError } from '../../contract/mowingError';
+import { FIELD_LABELS } from '../../contract/reportFields';
+import type { ImportKind, ReportField } from '../../contract/reportFields';
+import { formatCount } from '../../core/units';
+import type { ImportEnd } from '../../db/queries/imports';
+
+/** Kinds whose rows hold units sold. */
+const SOLD: ImportKind[] = ['terms', 'targets', 'placements', 'hours', 'sales'];
+
+const rows = (count: number) => `${formatCount(count)} ${count === 1 ? 'row' : 'rows'}`;
+
+/** What an import came to, in sentences. */
+export function importMessage(kind: ImportKind, end: ImportEnd, remark: string): string {
+  if (end.state === 'needs-mapping') {
+    const fields = end.unmatched.map((field) => FIELD_LABELS[field as ReportField]).join(', ');
+    return `No heading was recognised for: ${fields}. Nothing was taken in yet. Say which column it is; the choice is remembered for files with these headings.`;
+  }
+  const sentences = [outcome(end)];
+  if (end.refused > 0 && end.state === 'done')
+    sentences.push(`${rows(end.refused)} refused: see the list of lines and reasons.`);
+  if (end.state === 'done' && end.byName)
+    sentences.push(
+      'The report has no ids for campaign and ad group; their names serve as keys, so a renamed campaign counts as a new one.',
+    );
+  const hasUnits = !SOLD.includes(kind) || Object.values(end.matched).includes('units');
+  if (end.state === 'done' && !hasUnits)
+    sentences.push('The report has no column for units; they count as 0.');
+  if (remark !== '') sentences.push(remark);
+  return sentences.join(' ');
+}
+
+function outcome(end: ImportEnd): string {
+  if (end.state === 'refused')
+    return `None of ${rows(end.read)} could be kept. See the list of lines and reasons.`;
+  const days = end.firstDay === end.lastDay ? `${end.firstDay}` : `${end.firstDay} to ${end.lastDay}`;
+  const span = end.firstDay === null ? '' : ` (${days})`;
+  if (end.kept === 0)
+    return `Nothing changed: all ${rows(end.unchanged)}${span} were here already with the same figures.`;
+  const already = end.unchanged > 0 ? `; ${rows(end.unchanged)} were here already` : '';
+  return `${rows(end.kept)} taken in${span}${already}.`;
+}
+
+/** Why a file was refused as a whole. */
+export function refusedMessage(error: unknown): string {
+  if (error instanceof MowingError) return error.message;
+  if (isCutOff(error))
+    return 'The upload was cut off before its end. Nothing was taken in. Send the file again.';
+  return 'The import failed for a reason that lies with Mowing, not with the file. Nothing was taken in; the log tells more. Try again.';
+}
+
+function isCutOff(error: unknown): boolean {
+  const { code, message } = error as { code?: string; message?: string };
+  return (
+    code === 'ECONNRESET' ||
+    code === 'ERR_STREAM_PREMATURE_CLOSE' ||
+    /aborted|terminated|premature/i.test(message ?? '')
+  );
+}

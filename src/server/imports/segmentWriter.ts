@@ -1,0 +1,151 @@
+import { placeFields } from '../../connect/reports';
+import type { KnownRow, ReportRow, ReportSpec, RowNumbers } from '../../connect/reports';
+import { dayNumber } from '../../core/units';
+
+/** Texts remembered at once; beyond that numbers start anew, so that memory stays constant. */
+const MOST_REMEMBERED = 200_000;
+
+/** Gives equal texts the same number. */
+class Numbers {
+  private known = new Map<string, number>();
+  private last = 0;
+
+  /** The number of a text; negative when the text is seen first. */
+  of(text: string): number {
+    const number = this.known.get(text);
+    if (number !== undefined) return number;
+    if (this.known.size >= MOST_REMEMBERED) this.known.clear();
+    this.last += 1;
+    this.known.set(text, this.last);
+    return -this.last;
+  }
+}
+
+/** Rows on their way to the database, as columns: no object and no text for a row. */
+export interface Segment {
+  rows: number;
+  line: Int32Array;
+  /** Days since 1970. */
+  day: Int32Array;
+  place: Int32Array;
+  detail: Int32Array;
+  /** One column for each figure of the kind. */
+  figures: Float64Array[];
+  /** The days that the rows speak of. */
+  days: Set<number>;
+  /** Places and search terms that no row before named, by their number. */
+  newPlaces: { number: number; texts: string[] }[];
+  newTerms: { number: number; text: string }[];
+}
+
+function emptySegment(size: number, figures: number): Segment {
+  return {
+    rows: 0,
+    line: new Int32Array(size),
+    day: new Int32Array(size),
+    place: new Int32Array(size),
+    detail: new Int32Array(size),
+    figures: Array.from({ length: figures }, () => new Float64Array(size)),
+    days: new Set(),
+    newPlaces: [],
+    newTerms: [],
+  };
+}
+
+/** Collects rows into segments of at least `segmentRows`. */
+export class SegmentWriter {
+  private readonly places = new Numbers();
+  private readonly terms = new Numbers();
+  private readonly spec: ReportSpec;
+  private readonly segmentRows: number;
+  private readonly idCount: number;
+  private segment: Segment;
+  private lastDay = '';
+  private lastDayNumber = 0;
+
+  constructor(spec: ReportSpec, segmentRows: number) {
+    this.spec = spec;
+    this.segmentRows = segmentRows;
+    this.idCount = spec.placeIds.length;
+    this.segment = emptySegment(segmentRows, spec.figures.length);
+  }
+
+  /** Adds a row, and answers with the numbers of its place and detail. */
+  add(row: ReportRow, line: number): RowNumbers {
+    const place = this.places.of(this.placeKey(row.place));
+    if (place < 0) this.segment.newPlaces.push({ number: -place, texts: row.place });
+    const numbers = { place: Math.abs(place), detail: this.detailNumber(row.detail) };
+    this.put(row.day, numbers, row.figures, line);
+    return numbers;
+  }
+
+  /** Adds a row whose place and detail were added before. */
+  addKnown(row: KnownRow, line: number): void {
+    this.put(row.day, row, row.figures, line);
+  }
+
+  /** A segment when enough rows were added for one, else null. Called between pieces of the file. */
+  takeFull(): Segment | null {
+    return this.segment.rows >= this.segmentRows ? this.takeRest() : null;
+  }
+
+  /** What was added and not taken yet, null when nothing was. */
+  takeRest(): Segment | null {
+    if (this.segment.rows === 0) return null;
+    const { segment } = this;
+    this.segment = emptySegment(this.segmentRows, this.spec.figures.length);
+    this.lastDay = '';
+    return segment;
+  }
+
+  private detailNumber(detail: ReportRow['detail']): number {
+    if (typeof detail !== 'string') return detail ?? 0;
+    const term = this.terms.of(detail);
+    if (term < 0) this.segment.newTerms.push({ number: -term, text: detail });
+    return Math.abs(term);
+  }
+
+  /** What tells one place from another: the ids where a report has all of them, else the names too. */
+  private placeKey(texts: string[]): string {
+    for (let at = 0; at < this.idCount; at += 1) if (texts[at] === '') return texts.join('\n');
+    return this.idCount === 1 ? texts[0] : texts.slice(0, this.idCount).join('\n');
+  }
+
+  private put(day: string, { place, detail }: RowNumbers, figures: ArrayLike<number>, line: number) {
+    const { segment } = this;
+    const at = segment.rows;
+    if (at === segment.line.length) grow(segment);
+    if (day !== this.lastDay) {
+      this.lastDay = day;
+      this.lastDayNumber = dayNumber(day);
+      segment.days.add(this.lastDayNumber);
+    }
+    segment.line[at] = line;
+    segment.day[at] = this.lastDayNumber;
+    segment.place[at] = place;
+    segment.detail[at] = detail;
+    for (let figure = 0; figure < segment.figures.length; figure += 1)
+      segment.figures[figure][at] = figures[figure];
+    segment.rows += 1;
+  }
+}
+
+/** A piece of the file may hold more rows than a segment was made for. */
+function grow(segment: Segment) {
+  const longer = <T extends Int32Array | Float64Array>(column: T, make: (size: number) => T): T => {
+    const grown = make(Math.max(1024, column.length * 2));
+    grown.set(column);
+    return grown;
+  };
+  const whole = (column: Int32Array) => longer(column, (size) => new Int32Array(size));
+  segment.line = whole(segment.line);
+  segment.day = whole(segment.day);
+  segment.place = whole(segment.place);
+  segment.detail = whole(segment.detail);
+  segment.figures = segment.figures.map((column) => longer(column, (size) => new Float64Array(size)));
+}
+
+/** The texts of a new place by field. */
+export function placeTexts(spec: ReportSpec, texts: string[]): Record<string, string> {
+  return Object.fromEntries(placeFields(spec).map((field, at) => [field, texts[at]]));
+}

@@ -1,0 +1,230 @@
+import { classifyTarget } from '../../connect/reports';
+import type { ReportSpec } from '../../connect/reports';
+import { dayFromNumber } from '../../core/units';
+import { copyNumbers } from '../../db/binaryCopy';
+import type { CopyColumn } from '../../db/binaryCopy';
+import type { Transaction } from '../../db/connection';
+import { FACT_TABLES } from '../../db/queries/factTables';
+import type { FactTable } from '../../db/queries/factTables';
+import {
+  beginImport,
+  daysWithRows,
+  ensurePartitions,
+  makeStage,
+  mergeStage,
+} from '../../db/queries/importMerge';
+import { resolvePlaces } from '../../db/queries/importPlaces';
+import type { PlaceTexts } from '../../db/queries/importPlaces';
+import { resolveTerms } from '../../db/queries/importTerms';
+import { placeTexts } from './segmentWriter';
+import type { Segment } from './segmentWriter';
+
+/** What became of the rows of a file. */
+export interface ImportResult {
+  kept: number;
+  unchanged: number;
+  refused: number;
+  /** The first of the refused, by line. */
+  listed: { line: number; reason: string }[];
+  firstDay: string | null;
+  lastDay: string | null;
+}
+
+const MOST_LISTED = 10_000;
+
+/**
+ * Takes the segments of a file into one transaction while the next one is still being read. Rows of days that had none
+ * go straight into their table; rows of other days are merged with what is there.
+ */
+export class StagedImport {
+  private readonly tx: Transaction;
+  private readonly accountId: number;
+  private readonly spec: ReportSpec;
+  private readonly table: FactTable;
+  private under: Promise<void> = Promise.resolve();
+  private hasBegun = false;
+  /** Our ids by the numbers of the file's places and terms. */
+  private readonly placeIds = new Map<number, number | null>();
+  private readonly placeNames = new Map<number, string>();
+  private readonly termIds = new Map<number, number>();
+  /** Days met so far: those without rows before this file, and the others. */
+  private readonly fresh = new Set<number>();
+  private readonly others = new Set<number>();
+  /** Days that an earlier segment wrote rows of: more of them could repeat those. */
+  private readonly written = new Set<number>();
+  private readonly result: ImportResult = {
+    kept: 0,
+    unchanged: 0,
+    refused: 0,
+    listed: [],
+    firstDay: null,
+    lastDay: null,
+  };
+
+  constructor(tx: Transaction, accountId: number, spec: ReportSpec) {
+    this.tx = tx;
+    this.accountId = accountId;
+    this.spec = spec;
+    this.table = FACT_TABLES[spec.kind];
+  }
+
+  /** Begins with a segment once the one before is done. @throws what went wrong with that one */
+  async put(segment: Segment): Promise<void> {
+    await this.under;
+    this.under = this.take(segment);
+    this.under.catch(() => {}); // told by the next call
+  }
+
+  /** Waits for the segment under way, however it ends: a transaction cannot be given up in the middle of a COPY. */
+  async settle(): Promise<void> {
+    await this.under.catch(() => {});
+  }
+
+  /** Waits for the last segment. */
+  async finish(): Promise<ImportResult> {
+    await this.under;
+    const days = [...this.fresh, ...this.others].sort((a, b) => a - b);
+    this.result.listed.sort((a, b) => a.line - b.line);
+    const [first, last] = [days[0], days.at(-1)];
+    return {
+      ...this.result,
+      firstDay: first === undefined ? null : dayFromNumber(first),
+      lastDay: last === undefined ? null : dayFromNumber(last),
+    };
+  }
+
+  private async take(segment: Segment): Promise<void> {
+    const { tx, accountId, table } = this;
+    if (!this.hasBegun) {
+      await beginImport(tx, accountId);
+      await makeStage(tx, table);
+      this.hasBegun = true;
+    }
+    await this.resolve(segment);
+    await this.meetDays(segment);
+    const { fresh, merging } = this.sort(segment);
+    await this.writeFresh(segment, this.withoutRepeats(segment, fresh));
+    if (merging.length > 0) await this.merge(segment, merging);
+    for (const day of segment.days) this.written.add(day);
+  }
+
+  private async resolve({ newPlaces, newTerms }: Segment) {
+    const { tx, accountId, spec } = this;
+    if (newPlaces.length > 0) {
+      const named = newPlaces.map(({ texts }) => described(spec, texts));
+      const ids = await resolvePlaces(tx, accountId, spec.level, named);
+      newPlaces.forEach(({ number }, at) => {
+        this.placeIds.set(number, ids[at]);
+        if (ids[at] === null) this.placeNames.set(number, nameOf(named[at]));
+      });
+    }
+    if (newTerms.length > 0) {
+      const ids = await resolveTerms(
+        tx,
+        accountId,
+        newTerms.map(({ text }) => text),
+      );
+      newTerms.forEach(({ number }, at) => this.termIds.set(number, ids[at]));
+    }
+  }
+
+  private async meetDays({ days }: Segment) {
+    const news = [...days].filter((day) => !this.fresh.has(day) && !this.others.has(day));
+    if (news.length === 0) return;
+    const names = news.map(dayFromNumber);
+    await ensurePartitions(this.tx, this.table, names);
+    const taken = new Set(await daysWithRows(this.tx, this.accountId, this.table, names));
+    for (const day of news) (taken.has(dayFromNumber(day)) ? this.others : this.fresh).add(day);
+  }
+
+  /** Parts the rows by what has to be done with them; those without a place are refused. Replaces numbers by our ids. */
+  private sort(segment: Segment): { fresh: number[]; merging: number[] } {
+    const fresh: number[] = [];
+    const merging: number[] = [];
+    const hasTerms = this.spec.detail === 'term';
+    for (let row = 0; row < segment.rows; row += 1) {
+      const number = segment.place[row];
+      const id = this.placeIds.get(number)!;
+      if (id === null) {
+        this.refuse(
+          segment.line[row],
+          `“${this.placeNames.get(number)}” means several campaigns or ad groups of this account, or its ids belong elsewhere. Fetch the report with ids.`,
+        );
+        continue;
+      }
+      segment.place[row] = id;
+      if (hasTerms) segment.detail[row] = this.termIds.get(segment.detail[row])!;
+      const day = segment.day[row];
+      (this.fresh.has(day) && !this.written.has(day) ? fresh : merging).push(row);
+    }
+    return { fresh, merging };
+  }
+
+  private refuse(line: number, reason: string) {
+    this.result.refused += 1;
+    if (this.result.listed.length < MOST_LISTED) this.result.listed.push({ line, reason });
+  }
+
+  /** Puts rows in the order of their key, and refuses those that repeat an earlier one. */
+  private withoutRepeats({ day, place, detail, line }: Segment, rows: number[]): number[] {
+    rows.sort((a, b) => day[a] - day[b] || place[a] - place[b] || detail[a] - detail[b]);
+    return rows.filter((row, at) => {
+      const before = rows[at - 1];
+      const isRepeat =
+        at > 0 && day[row] === day[before] && place[row] === place[before] && detail[row] === detail[before];
+      if (isRepeat) this.refuse(line[row], this.repeats());
+      return !isRepeat;
+    });
+  }
+
+  /** Copies rows straight into their table. */
+  private async writeFresh(segment: Segment, rows: number[]) {
+    if (rows.length === 0) return;
+    const account: CopyColumn = { name: 'account_id', type: 'int4', values: this.accountId };
+    await copyNumbers(this.tx, this.table.table, [account, ...this.columns(segment)], rows);
+    this.result.kept += rows.length;
+  }
+
+  private repeats() {
+    return `The row repeats an earlier one: same day, ${KEY_WORDS[this.spec.kind]}.`;
+  }
+
+  private async merge(segment: Segment, rows: number[]) {
+    const line: CopyColumn = { name: 'line', type: 'int4', values: segment.line };
+    await copyNumbers(this.tx, 'stage', [line, ...this.columns(segment)], rows);
+    const firstSeen = [...this.fresh].map(dayFromNumber);
+    const { kept, unchanged, repeated } = await mergeStage(this.tx, this.accountId, this.table, firstSeen);
+    this.result.kept += kept;
+    this.result.unchanged += unchanged;
+    for (const at of repeated) this.refuse(at, this.repeats());
+  }
+
+  private columns(segment: Segment): CopyColumn[] {
+    const { place, detail, figures } = this.table;
+    return [
+      { name: 'day', type: 'day', values: segment.day },
+      { name: place, type: 'int4', values: segment.place },
+      ...(detail === null ? [] : [{ name: detail, type: 'int4' as const, values: segment.detail }]),
+      ...figures.map(({ column, type }, at) => ({ name: column, type, values: segment.figures[at] })),
+    ];
+  }
+}
+
+const KEY_WORDS: Record<ReportSpec['kind'], string> = {
+  terms: 'target and search term',
+  targets: 'and target',
+  placements: 'campaign and placement',
+  hours: 'campaign and hour',
+  sales: 'and product',
+  ranks: 'product and search term',
+};
+
+function described(spec: ReportSpec, texts: string[]): PlaceTexts {
+  const place = placeTexts(spec, texts);
+  if (spec.level !== 'target') return place;
+  const { kind, match, expression } = classifyTarget(place.target ?? '', place.match ?? '');
+  return { ...place, kind, match: match ?? '', expression };
+}
+
+const nameOf = ({ campaign, campaignId, adGroup, adGroupId }: PlaceTexts) =>
+  [campaign || campaignId, adGroup || adGroupId].filter(Boolean).join(' › ');

@@ -1,0 +1,62 @@
+import { classifyTarget } from '../../../connect/reports';
+import type { TableRow } from '../../../connect/tables';
+import type { Query } from '../../../db/connection';
+import type { AccountRow } from '../../../db/queries/accounts';
+import { setEntityValues } from '../../../db/queries/entityValues';
+import type { EntityValues } from '../../../db/queries/entityValues';
+import { resolvePlaces } from '../../../db/queries/importPlaces';
+import type { TableResult } from '../takeInTable';
+
+/**
+ * Keeps campaigns, ad groups and targets with their bids, budgets and states: one row for each target, or for an ad group
+ * or campaign without one. What is not known yet is made; what the list leaves empty stays as it is.
+ */
+export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow[]): Promise<TableResult> {
+  const refused: TableResult['refused'] = [];
+  const text = (value: string | number | null | undefined) => String(value ?? '');
+  const withTarget = rows.filter((row) => row.target != null || row.targetId != null);
+  const others = rows.filter((row) => row.target == null && row.targetId == null);
+  const names = (row: TableRow) => ({ campaignId: text(row.campaignId), campaign: text(row.campaign) });
+  const targetIds = await resolvePlaces(
+    tx,
+    id,
+    'target',
+    withTarget.map((row) => {
+      const { kind, match, expression } = classifyTarget(text(row.target), text(row.match));
+      const adGroup = {
+        adGroupId: text(row.adGroupId),
+        adGroup: text(row.adGroup),
+        targetId: text(row.targetId),
+      };
+      return { ...names(row), ...adGroup, kind, match: match ?? '', expression };
+    }),
+  );
+  const campaignIds = await resolvePlaces(tx, id, 'campaign', others.map(names));
+  const values: EntityValues[] = [];
+  const take = (row: TableRow, ids: { targetId: number | null; campaignId: number | null }) => {
+    if (ids.targetId === null && ids.campaignId === null)
+      refused.push({
+        line: row.line,
+        reason: 'Its name means several campaigns or ad groups of this account. Give its ids.',
+      });
+    else
+      values.push({ ...ids, adGroupName: row.adGroup == null ? null : text(row.adGroup), ...valuesOf(row) });
+  };
+  withTarget.forEach((row, at) => take(row, { targetId: targetIds[at], campaignId: null }));
+  others.forEach((row, at) => take(row, { targetId: null, campaignId: campaignIds[at] }));
+  const kept = await setEntityValues(tx, id, values);
+  return { kept, unchanged: values.length - kept, refused };
+}
+
+function valuesOf(row: TableRow): Omit<EntityValues, 'targetId' | 'campaignId' | 'adGroupName'> {
+  const amount = (value: string | number | null | undefined) => (typeof value === 'number' ? value : null);
+  const state = (value: string | number | null | undefined) => (value == null ? null : String(value));
+  return {
+    bid: amount(row.bid),
+    state: state(row.state),
+    defaultBid: amount(row.defaultBid),
+    adGroupState: state(row.adGroupState),
+    budget: amount(row.budget),
+    campaignState: state(row.campaignState),
+  };
+}

@@ -1,0 +1,98 @@
+import { asText } from '../../connect/spreadsheet';
+import { headingSet } from '../../connect/reports';
+import { readTable, TABLE_SPECS } from '../../connect/tables';
+import type { ReadTable, TableRow } from '../../connect/tables';
+import { MowingError } from '../../contract/mowingError';
+import type { ReportField, TableKind } from '../../contract/reportFields';
+import type { AccountRow } from '../../db/queries/accounts';
+import { findHeadingMatch, finishImport, insertImport, insertRefused } from '../../db/queries/imports';
+import type { ImportEnd } from '../../db/queries/imports';
+import type { Query } from '../../db/connection';
+import { db, log } from '../context/context';
+import { importMessage, refusedMessage } from './importMessage';
+import { keepCosts } from './tables/costs';
+import { keepEntities } from './tables/entities';
+import { keepGoals } from './tables/goals';
+
+/** What became of the rows of a list. */
+export interface TableResult {
+  kept: number;
+  unchanged: number;
+  refused: { line: number; reason: string }[];
+}
+
+type Keeper = (tx: Query, account: AccountRow, rows: TableRow[]) => Promise<TableResult>;
+const KEEPERS: Record<TableKind, Keeper> = { costs: keepCosts, goals: keepGoals, entities: keepEntities };
+
+/** Takes in a list: whole, in one transaction; bad rows are listed, good ones kept. @returns the id of the import */
+export async function takeInTable(
+  account: AccountRow,
+  kind: TableKind,
+  source: AsyncIterable<Uint8Array>,
+  file: { name: string | null; bytes: number | null },
+): Promise<number> {
+  const importId = await insertImport(db(), {
+    accountId: account.id,
+    kind,
+    fileName: file.name,
+    bytesTotal: file.bytes,
+  });
+  let end: ImportEnd;
+  let refused: { line: number; reason: string; text: string }[] = [];
+  try {
+    const recall = (headings: string[]) =>
+      findHeadingMatch(db(), account.id, kind, headingSet(headings)) as Promise<
+        Record<string, ReportField | ''>
+      >;
+    const table = await readTable(TABLE_SPECS[kind], asText(source), account.currency, recall);
+    const result =
+      table.match.missing.length > 0
+        ? null
+        : await db().begin((tx) => KEEPERS[kind](tx, account, table.rows));
+    refused = [...table.refused, ...(result?.refused ?? []).map((row) => ({ ...row, text: '' }))].sort(
+      (a, b) => a.line - b.line,
+    );
+    end = endOf(kind, table, result as TableResult | null, refused.length);
+  } catch (error) {
+    if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
+    end = { ...blank, message: refusedMessage(error) };
+  }
+  await insertRefused(db(), account.id, importId, refused);
+  await finishImport(db(), importId, end);
+  return importId;
+}
+
+const blank: ImportEnd = {
+  state: 'refused',
+  read: 0,
+  kept: 0,
+  unchanged: 0,
+  refused: 0,
+  headings: [],
+  matched: {},
+  unmatched: [],
+  byName: false,
+  firstDay: null,
+  lastDay: null,
+  message: '',
+};
+
+function endOf(
+  kind: TableKind,
+  { headings, match, rows, refused: unread }: ReadTable,
+  result: TableResult | null,
+  refused: number,
+): ImportEnd {
+  const matched = Object.fromEntries(
+    Object.entries(match.columns).map(([field, column]) => [headings[column], field]),
+  );
+  const known = { ...blank, headings, matched, unmatched: match.missing };
+  if (result === null) {
+    const end: ImportEnd = { ...known, state: 'needs-mapping' };
+    return { ...end, message: importMessage(kind, end, '') };
+  }
+  const { kept, unchanged } = result;
+  const state = kept + unchanged === 0 ? 'refused' : 'done';
+  const end: ImportEnd = { ...known, state, read: rows.length + unread.length, kept, unchanged, refused };
+  return { ...end, message: importMessage(kind, end, '') };
+}

@@ -1,0 +1,76 @@
+// The application as a program: an HTTP server of our own around Astro's build, so that uploads may take long, answers
+// are compressed, and a stop lets what is under way end.
+import { createServer } from 'node:http';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import compression from 'compression';
+import sirv from 'sirv';
+import { resumeBales } from '../changes/sendBale';
+import { askForDailySyncs, runDueJobs } from '../jobs/runJobs';
+import { refuseAbandonedImports } from '../../db/queries/imports';
+import { closeContext, db, log } from '../context/context';
+import { withResponse } from '../http/streamResponse';
+
+const port = Number(process.env.MOWING_PORT ?? 4321);
+const host = process.env.MOWING_HOST ?? '127.0.0.1';
+const STOP_GRACE_MS = 5000;
+const PICK_UP_EVERY_MS = 15_000;
+const LOOK_FOR_JOBS_EVERY_MS = 700;
+
+const entry = pathToFileURL(path.resolve('dist/server/entry.mjs')).href;
+const { handler } = (await import(entry)) as { handler: (...args: unknown[]) => void };
+const compress = compression();
+// Built files carry a hash in their name and never change; the few others are asked for anew.
+const hashed = sirv('dist/client', { etag: true, maxAge: 31_536_000, immutable: true });
+const plain = sirv('dist/client', { etag: true, maxAge: 0 });
+
+const server = createServer((request, response) => {
+  compress(request as never, response as never, () => {
+    const serve = request.url?.startsWith('/_astro/') ? hashed : plain;
+    serve(request, response, () => withResponse(response, () => handler(request, response)));
+  });
+});
+server.requestTimeout = 0; // an upload of a large report may take longer than any fixed time
+server.listen(port, host, () => log().info({ port, host }, 'application is open'));
+
+/** What an ended process may have left: bales without an answer, imports that will never finish. */
+async function pickUp() {
+  try {
+    await refuseAbandonedImports(db());
+    await resumeBales();
+    await askForDailySyncs();
+  } catch (error) {
+    log().error({ err: error }, 'picking up failed; tried again');
+  }
+}
+const timer = setInterval(pickUp, PICK_UP_EVERY_MS);
+void pickUp();
+
+let isAtWork = false;
+/** Jobs are rows that any process takes: this one looks whenever it has none. */
+async function work() {
+  if (isAtWork) return;
+  isAtWork = true;
+  await runDueJobs().catch((error: unknown) =>
+    log().error({ err: error }, 'looking for jobs failed; tried again'),
+  );
+  isAtWork = false;
+}
+const jobTimer = setInterval(work, LOOK_FOR_JOBS_EVERY_MS);
+
+async function stop() {
+  // Whatever hangs (a database that is gone, a download nobody reads): a stop ends.
+  setTimeout(() => process.exit(1), 2 * STOP_GRACE_MS).unref();
+  clearInterval(timer);
+  clearInterval(jobTimer);
+  server.close();
+  const hard = setTimeout(() => server.closeAllConnections(), STOP_GRACE_MS);
+  server.closeIdleConnections();
+  await new Promise((resolve) => server.once('close', resolve));
+  clearTimeout(hard);
+  await closeContext();
+  process.exit(0);
+}
+
+process.once('SIGTERM', () => void stop());
+process.once('disconnect', () => void stop()); // the starter is gone

@@ -1,0 +1,49 @@
+// npm run import -- --account ID [--kind KIND] FILE: takes in a report or list from the command line.
+import { createReadStream } from 'node:fs';
+import { stat } from 'node:fs/promises';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { findAccount } from '../../db/queries/accounts';
+import { findImport, listRefused } from '../../db/queries/imports';
+import { closeContext, db } from '../context/context';
+import { IMPORT_LABELS } from '../../contract/reportFields';
+import type { ImportKind } from '../../contract/reportFields';
+import { takeIn } from '../imports/takeIn';
+
+const USAGE = 'Use: npm run import -- --account ID [--kind KIND] FILE';
+const SHOWN = 10;
+
+async function main(): Promise<number> {
+  process.env.MOWING_LOG = 'silent';
+  const { values, positionals } = parseArgs({
+    options: { account: { type: 'string' }, kind: { type: 'string', default: 'terms' } },
+    allowPositionals: true,
+  });
+  const [file] = positionals;
+  if (!values.account || !file) throw new Error(USAGE);
+  if (!(values.kind in IMPORT_LABELS))
+    throw new Error(`There is no kind “${values.kind}”; choose ${Object.keys(IMPORT_LABELS).join(', ')}.`);
+  const account = await findAccount(db(), Number(values.account));
+  if (!account) throw new Error(`There is no account ${values.account}. GET /api/accounts lists them.`);
+  const { size } = await stat(file);
+  const importId = await takeIn(account, values.kind as ImportKind, createReadStream(file), {
+    name: path.basename(file),
+    bytes: size,
+  });
+  const result = (await findImport(db(), importId))!;
+  process.stdout.write(`${result.message}\n`);
+  const refused = await listRefused(db(), importId);
+  for (const row of refused.slice(0, SHOWN)) process.stdout.write(`  line ${row.line}: ${row.reason}\n`);
+  if (result.refused > SHOWN)
+    process.stdout.write(`  … and ${result.refused - SHOWN} more: /api/imports/${importId}/refused.csv\n`);
+  return result.state === 'done' ? 0 : 1;
+}
+
+try {
+  process.exitCode = await main();
+} catch (error) {
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exitCode = 1;
+} finally {
+  await closeContext();
+}

@@ -1,0 +1,66 @@
+import { addDays } from '../../core/units';
+import { settledWindow, UNSETTLED_DAYS, unsettledDays, WINDOW_DAYS } from '../../core/windows';
+import type { SettledWindow } from '../../core/windows';
+import type { ReviewData, TermColumns } from '../../contract/api';
+import { MowingError } from '../../contract/mowingError';
+import type { AccountRow } from '../../db/queries/accounts';
+import { listPutAside } from '../../db/queries/putAside';
+import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
+import { readTermRows } from '../../db/queries/terms';
+import type { TermRowValues } from '../../db/queries/terms';
+import { accountInfo, needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { db } from '../context/context';
+import { loadCompletion } from '../sync/loadCompletion';
+
+/** Everything that a review of search terms needs, for a window or for the usual one. */
+export async function loadReview(accountId: number, from?: string, to?: string): Promise<ReviewData> {
+  const account = await needAccount(accountId);
+  const window = await chooseWindow(account, from, to);
+  const sql = db();
+  const [campaigns, adGroups, targets, negatives, rows, putAside] = await Promise.all([
+    listCampaigns(sql, accountId),
+    listAdGroups(sql, accountId),
+    listTargets(sql, accountId),
+    listNegatives(sql, accountId),
+    readTermRows(sql, accountId, window.from, window.to),
+    listPutAside(sql, accountId, todayOf(account)),
+  ]);
+  return {
+    account: accountInfo(account),
+    window,
+    structure: { campaigns, adGroups, targets, negatives },
+    rows: toColumns(rows),
+    putAside,
+  };
+}
+
+async function chooseWindow(account: AccountRow, from?: string, to?: string): Promise<SettledWindow> {
+  const today = todayOf(account);
+  // Where nothing is known of how late orders arrive (a file tells nothing of it), a plain rule holds.
+  const late =
+    account.marketId === null ? UNSETTLED_DAYS : unsettledDays(await loadCompletion(account.id, today));
+  const usual = settledWindow(account.lastDay ?? addDays(today, -1), today, WINDOW_DAYS, late);
+  if (from === undefined || to === undefined) return usual;
+  if (from > to) throw new MowingError('bad-request', `The window ends (${to}) before it begins (${from}).`);
+  // Days inside a chosen window that are not settled are told, not left out: she asked for them.
+  return { from, to, unsettled: usual.unsettled.filter((day) => day > to) };
+}
+
+function toColumns(rows: TermRowValues[]): TermColumns {
+  const column = <I extends number>(index: I) => rows.map((row) => row[index]);
+  return {
+    termId: column(0),
+    term: column(1),
+    adGroupId: column(2),
+    campaignId: column(3),
+    targetId: column(4),
+    targetCount: column(5),
+    impressions: column(6),
+    clicks: column(7),
+    spend: column(8),
+    orders: column(9),
+    units: column(10),
+    sales: column(11),
+  } as TermColumns;
+}

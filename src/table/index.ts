@@ -1,0 +1,2 @@
+export { VirtualTable } from './VirtualTable';
+export type { Column } from './VirtualTable';

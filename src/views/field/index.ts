@@ -1,0 +1,1 @@
+export { FieldPlace } from './Field';

@@ -1,0 +1,1 @@
+export { LedgerPlace } from './Ledger';

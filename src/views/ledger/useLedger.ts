@@ -1,0 +1,82 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { api } from '../shared/api';
+import type { KeyLine } from '../shared/frame/KeysHelp';
+import { useKeys } from '../shared/useKeys';
+import { useUrlState } from '../shared/urlState';
+
+export type AnswerFilter = 'all' | 'accepted' | 'refused' | 'sending';
+
+export const LEDGER_KEYS: KeyLine[] = [
+  ['↑ ↓', 'bale'],
+  ['r', 'show refused changes only, or all'],
+];
+
+/** Bales of an account, the chosen one and its changes. */
+export function useLedger(account: number | undefined) {
+  const { values, set } = useUrlState();
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const [filter, setFilter] = useState<AnswerFilter>('all');
+  const bales = useQuery({
+    queryKey: ['bales', account],
+    queryFn: () => api.bales(account!),
+    enabled: account !== undefined,
+    refetchInterval: (query) => (query.state.data?.some(({ state }) => state === 'sending') ? 3000 : false),
+  });
+  const list = bales.data ?? [];
+  const wanted = Number(values.get('bale'));
+  const bale = list.find(({ id }) => id === wanted) ?? list[0];
+  const changes = useQuery({
+    queryKey: ['changes', account, 'bale', bale?.id, bale?.accepted, bale?.refused],
+    queryFn: () => api.changes(account!, { bale: bale!.id }),
+    enabled: bale !== undefined,
+  });
+  const refresh = () =>
+    client.invalidateQueries({
+      predicate: ({ queryKey }) => ['changes', 'bales'].includes(String(queryKey[0])),
+    });
+  const tell = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const retry = useMutation({
+    mutationFn: (id: number) => api.retryBale(account!, id),
+    onSuccess: ({ trouble }) =>
+      trouble !== '' && enqueueSnackbar(trouble, { variant: 'warning', autoHideDuration: 9000 }),
+    onError: tell,
+    onSettled: refresh,
+  });
+  const undo = useMutation({
+    mutationFn: (ids: number[]) => api.undo(account!, ids),
+    onSuccess: ({ ids }) =>
+      enqueueSnackbar(
+        `${ids.length} ${ids.length === 1 ? 'undoing change waits' : 'undoing changes wait'} in the tray.`,
+      ),
+    onError: tell,
+    onSettled: refresh,
+  });
+  const choose = (id: number) => set({ bale: String(id) });
+  const step = (by: number) => {
+    const next = list[list.findIndex(({ id }) => id === bale?.id) + by];
+    if (next) choose(next.id);
+  };
+  useKeys({
+    arrowdown: () => step(1),
+    arrowup: () => step(-1),
+    r: () => setFilter(filter === 'refused' ? 'all' : 'refused'),
+  });
+  return {
+    bales: list,
+    bale,
+    changes: (changes.data ?? []).filter(({ state }) => filter === 'all' || state === filter),
+    all: changes.data ?? [],
+    isLoading: bales.isLoading,
+    error: bales.error ?? changes.error,
+    filter,
+    setFilter,
+    choose,
+    retry,
+    undo,
+  };
+}
+
+export type LedgerState = ReturnType<typeof useLedger>;

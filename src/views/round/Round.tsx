@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import { App } from '../shared/App';
+import { Frame } from '../shared/frame/Frame';
+import { TargetField } from '../shared/TargetField';
+import { useAccount } from '../shared/useAccount';
+import { RoundBody } from './RoundBody';
+import { ROUND_KEYS } from './roundKeys';
+import { WindowButton } from './WindowButton';
+import { useReview } from './useReview';
+import { useRoundState } from './useRoundState';
+
+export function RoundPlace() {
+  return (
+    <App>
+      <Round />
+    </App>
+  );
+}
+
+/** The guided review: its window and target in the top bar, its step below. */
+function Round() {
+  const named = new URLSearchParams(location.search).get('account');
+  const { accounts, account, error } = useAccount(named);
+  const state = useRoundState(account);
+  const review = useReview(account?.id, state.from, state.to);
+  const [isWindowOpen, openWindow] = useState(false);
+  const bar = account && (
+    <>
+      <WindowButton
+        account={account}
+        window={review.review?.window}
+        state={state}
+        isOpen={isWindowOpen}
+        onOpen={openWindow}
+      />
+      <TargetField account={account} />
+    </>
+  );
+  return (
+    <Frame place="round" accounts={accounts} account={account} bar={bar} keys={ROUND_KEYS}>
+      {(tray) => (
+        <RoundBody
+          account={account}
+          error={error ?? review.error}
+          state={state}
+          loaded={review}
+          tray={tray}
+          onWindow={() => openWindow(true)}
+        />
+      )}
+    </Frame>
+  );
+}

@@ -1,0 +1,1 @@
+export { RoundPlace } from './Round';

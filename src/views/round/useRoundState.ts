@@ -1,0 +1,82 @@
+import { useMemo, useState } from 'react';
+import { readCondition, writeCondition } from '../../core/conditions';
+import type { Condition, SortOrder } from '../../core/conditions';
+import type { AccountInfo, StepName } from '../../contract/api';
+import { recall, remember, useUrlState } from '../shared/urlState';
+import type { ReviewSettings, Show } from './worker/types';
+
+/** Steps in the order of the work. */
+export const STEPS: { name: StepName; label: string; does: string }[] = [
+  {
+    name: 'harvest',
+    label: 'Harvest',
+    does: 'Search terms that sold move to a keyword or item target of their own.',
+  },
+  {
+    name: 'negatives',
+    label: 'Negatives',
+    does: 'Search terms that had their chance and did not sell are blocked where they ran.',
+  },
+];
+
+/** What the specialist has set by hand; what she has not, follows the account. */
+type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
+
+/** Thresholds are remembered by account: an ACOS that suits one is wrong for another. */
+const settingsKey = (account: AccountInfo | undefined) => `round-settings-${account?.id ?? 0}`;
+
+function readSort(text: string | null): SortOrder | null {
+  if (text === null || text === '') return null;
+  const descending = text.startsWith('-');
+  return { by: text.replace(/^-/, '') as SortOrder['by'], descending };
+}
+
+/** Everything in the round that a link carries, and the thresholds that this browser remembers. */
+export function useRoundState(account: AccountInfo | undefined) {
+  const targetAcos = account?.targetAcos ?? 0.25;
+  const { values, set } = useUrlState();
+  const key = settingsKey(account);
+  const [changed, setChanged] = useState<OwnSettings>({});
+  const own = useMemo(() => ({ ...recall<OwnSettings>(key, {}), ...changed }), [key, changed]);
+  const step = (STEPS.find(({ name }) => name === values.get('step')) ?? STEPS[0]).name;
+  const conditions = useMemo(
+    () => values.getAll('where').flatMap((text) => readCondition(text) ?? []),
+    [values],
+  );
+  const settings: ReviewSettings = useMemo(
+    () => ({ minOrders: 2, maxAcos: targetAcos, clicksMultiple: 2, ...own, ...linked(values), targetAcos }),
+    [own, values, targetAcos],
+  );
+  return {
+    step,
+    show: (['all', 'aside'].includes(values.get('show') ?? '') ? values.get('show') : 'proposed') as Show,
+    conditions,
+    sort: readSort(values.get('sort')),
+    from: values.get('from'),
+    to: values.get('to'),
+    settings,
+    setStep: (next: StepName) => set({ step: next, sort: null, show: null }),
+    setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
+    setConditions: (next: Condition[]) => set({ where: next.map(writeCondition) }),
+    setSort: (sort: SortOrder | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
+    setWindow: (from: string | null, to: string | null) => set({ from, to }),
+    setSettings: (changes: OwnSettings) => {
+      const next = { ...own, ...changes };
+      setChanged(next);
+      remember(key, next);
+      set(Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, String(value)])));
+    },
+  };
+}
+
+/** Thresholds that a link carries. */
+function linked(values: URLSearchParams): OwnSettings {
+  const settings: OwnSettings = {};
+  for (const name of ['minOrders', 'maxAcos', 'clicksMultiple'] as const) {
+    const value = Number(values.get(name));
+    if (values.get(name) !== null && Number.isFinite(value) && value > 0) settings[name] = value;
+  }
+  return settings;
+}
+
+export type RoundState = ReturnType<typeof useRoundState>;

@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+import { reviewEngine } from './reviewEngine';
+
+// The review's computation, off the page's own thread.
+expose(reviewEngine());

@@ -1,0 +1,41 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useEffect, useRef } from 'react';
+import type { AccountInfo, JobInfo } from '../../../contract/api';
+import { api } from '../../shared/api';
+
+const isUnderWay = ({ state }: JobInfo) => state === 'waiting' || state === 'running';
+
+/** How up to date an account is with its market, and asking for more. */
+export function useSync(account: AccountInfo) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const { data, error } = useQuery({
+    queryKey: ['sync', account.id],
+    queryFn: () => api.sync(account.id),
+    enabled: account.connected,
+    refetchInterval: (query) => (query.state.data?.jobs.some(isUnderWay) ? 600 : 20_000),
+  });
+  const job = data?.jobs.find(isUnderWay) ?? null;
+  const wasRunning = useRef(false);
+  useEffect(() => {
+    // What a sync brought is everywhere.
+    if (wasRunning.current && job === null) void client.invalidateQueries();
+    wasRunning.current = job !== null;
+  }, [job, client]);
+  const tell = (fault: Error) => enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 });
+  const refresh = () => client.invalidateQueries({ queryKey: ['sync', account.id] });
+  const start = useMutation({
+    mutationFn: () => api.startSync(account.id),
+    onError: tell,
+    onSettled: refresh,
+  });
+  const advance = useMutation({
+    mutationFn: (days: number) => api.advance(account.id, days),
+    onError: tell,
+    onSettled: refresh,
+  });
+  return { data, error, job, start: () => start.mutate(), advance: (days: number) => advance.mutate(days) };
+}
+
+export type SyncState = ReturnType<typeof useSync>;

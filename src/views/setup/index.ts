@@ -1,0 +1,1 @@
+export { SetupPlace } from './Setup';

@@ -1,0 +1,32 @@
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { SnackbarProvider } from 'notistack';
+import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { THEME_KEY, theme } from '../../theme/theme';
+import { ErrorBoundary } from './ErrorBoundary';
+
+/** What stands around every place: theme, server state, messages, a last resort for errors. */
+export function App({ children }: { children: ReactNode }) {
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 5000 } },
+      }),
+  );
+  return (
+    <ThemeProvider theme={theme} defaultMode="system" modeStorageKey={THEME_KEY}>
+      <CssBaseline />
+      <QueryClientProvider client={client}>
+        <SnackbarProvider
+          maxSnack={3}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+          style={{ marginBottom: 36 }}
+        >
+          <ErrorBoundary>{children}</ErrorBoundary>
+        </SnackbarProvider>
+      </QueryClientProvider>
+    </ThemeProvider>
+  );
+}

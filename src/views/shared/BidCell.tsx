@@ -1,0 +1,62 @@
+import { useEffect, useRef } from 'react';
+import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../core/units';
+
+interface BidCellProps {
+  bid: number;
+  isEditing: boolean;
+  onEdit: () => void;
+  /** The new bid in micros, or null when the edit was given up. */
+  onDone: (bid: number | null) => void;
+}
+
+/** A bid that is edited in place: arrows step by one per cent, Enter keeps, Escape gives up. */
+export function BidCell({ bid, isEditing, onEdit, onDone }: BidCellProps) {
+  const isTold = useRef(false);
+  useEffect(() => {
+    isTold.current = false;
+  }, [isEditing]);
+  if (!isEditing)
+    return (
+      <button
+        type="button"
+        onClick={onEdit}
+        title="Edit (e)"
+        style={{ all: 'unset', cursor: 'text', borderBottom: '1px dotted var(--faint)' }}
+      >
+        {formatMoney(bid)}
+      </button>
+    );
+  // Leaving the field by a key takes it away, and a field that goes may tell that it lost the focus.
+  const tell = (next: number | null) => {
+    if (isTold.current) return;
+    isTold.current = true;
+    onDone(next);
+  };
+  const read = (text: string) => {
+    const value = Number(text.replace(',', '.'));
+    return Number.isFinite(value) && value > 0 ? toMicros(value) : null;
+  };
+  return (
+    <input
+      className="figure"
+      aria-label="Bid"
+      autoFocus
+      defaultValue={(bid / MICROS_PER_UNIT).toFixed(2)}
+      style={{ width: '100%', boxSizing: 'border-box', font: 'inherit' }}
+      onFocus={(event) => event.target.select()}
+      onBlur={(event) => tell(read(event.target.value))}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') tell(read(event.currentTarget.value));
+        if (event.key === 'Escape') tell(null);
+        if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+        event.preventDefault();
+        const now = read(event.currentTarget.value) ?? bid;
+        // One per cent, but at least one cent: a step that rounds away would look like a dead key.
+        const step = Math.max(10_000, Math.round((now * 0.01) / 10_000) * 10_000);
+        event.currentTarget.value = (
+          Math.max(10_000, now + (event.key === 'ArrowUp' ? step : -step)) / MICROS_PER_UNIT
+        ).toFixed(2);
+      }}
+    />
+  );
+}

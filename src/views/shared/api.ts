@@ -1,0 +1,148 @@
+// The one typed client through which views reach the server.
+import type {
+  AccountInfo,
+  BaleInfo,
+  ChangeInfo,
+  ErrorAnswer,
+  GoalsAnswer,
+  ImportAnswer,
+  NewAccount,
+  NewChange,
+  ProductsAnswer,
+  ReviewData,
+  StepName,
+  SyncInfo,
+  TargetSumsAnswer,
+  TermDays,
+} from '../../contract/api';
+import type { ChangeState } from '../../core/changes';
+import type { ProductCosts } from '../../core/economics';
+import type { Goal } from '../../core/goals';
+import type { Structure } from '../../core/structure';
+import type { ImportKind } from '../../contract/reportFields';
+
+/** A request that was refused, or that got no answer (code 'no-answer'). */
+export class ApiError extends Error {
+  readonly code: string;
+
+  constructor(code: string, message: string) {
+    super(message);
+    this.code = code;
+  }
+}
+
+async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+  let answer: Response;
+  try {
+    answer = await fetch(path, init);
+  } catch {
+    throw new ApiError(
+      'no-answer',
+      'Mowing does not answer. Is it still running? Nothing is lost; try again.',
+    );
+  }
+  const body = (await answer.json().catch(() => null)) as T | ErrorAnswer | null;
+  if (answer.ok && body !== null) return body as T;
+  const error = (body as ErrorAnswer | null)?.error;
+  throw new ApiError(error?.code ?? 'no-answer', error?.message ?? `The request failed (${answer.status}).`);
+}
+
+const send = (method: string, value: unknown): RequestInit => ({
+  method,
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(value),
+});
+
+const query = (values: Record<string, string | number | undefined>) =>
+  new URLSearchParams(
+    Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
+  );
+
+type Rows = { adGroupId: number; termId: number }[];
+
+export const api = {
+  accounts: () => ask<AccountInfo[]>('/api/accounts'),
+  createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
+  setTarget: (id: number, targetAcos: number) =>
+    ask<AccountInfo>(`/api/accounts/${id}`, send('PATCH', { targetAcos })),
+  review: (account: number, from?: string, to?: string) =>
+    ask<ReviewData>(`/api/review?${query({ account, from, to })}`),
+  termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
+    ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
+  putAside: (account: number, step: StepName, verdict: 'left' | 'later' | 'back', rows: Rows) =>
+    ask<{ rows: number }>('/api/put-aside', send('POST', { account, step, verdict, rows })),
+  changes: (account: number, only: { state?: ChangeState; bale?: number }) =>
+    ask<ChangeInfo[]>(`/api/changes?${query({ account, ...only })}`),
+  stage: (account: number, changes: NewChange[]) =>
+    ask<{ ids: (number | null)[] }>('/api/changes', send('POST', { account, changes })),
+  withdraw: (account: number, ids: number[]) =>
+    ask<{ ids: number[] }>('/api/changes/withdraw', send('POST', { account, ids })),
+  undo: (account: number, ids: number[]) =>
+    ask<{ ids: number[] }>('/api/changes/undo', send('POST', { account, ids })),
+  setBid: (account: number, id: number, bid: number) =>
+    ask<{ bid: number }>('/api/changes/bid', send('POST', { account, id, bid })),
+  bales: (account: number) => ask<BaleInfo[]>(`/api/bales?${query({ account })}`),
+  sendBale: (account: number, ids: number[]) =>
+    ask<{ baleId: number; trouble: string }>('/api/bales', send('POST', { account, ids })),
+  retryBale: (account: number, id: number) =>
+    ask<{ trouble: string }>(`/api/bales/${id}/retry?${query({ account })}`, { method: 'POST' }),
+  sync: (account: number) => ask<SyncInfo>(`/api/sync?${query({ account })}`),
+  startSync: (account: number) => ask<{ jobId: number }>('/api/sync', send('POST', { account })),
+  advance: (account: number, days: number) =>
+    ask<{ jobId: number }>('/api/advance', send('POST', { account, days })),
+  structure: (account: number) => ask<Structure>(`/api/structure?${query({ account })}`),
+  targetSums: (account: number, days: number, unsettled: 'left-out' | 'as-is') =>
+    ask<TargetSumsAnswer>(`/api/target-sums?${query({ account, days, unsettled })}`),
+  products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),
+  setCosts: (account: number, id: number, costs: ProductCosts) =>
+    ask<{ kept: boolean }>(`/api/products/${id}`, send('PUT', { account, costs })),
+  goals: (account: number) => ask<GoalsAnswer>(`/api/goals?${query({ account })}`),
+  setGoal: (account: number, goal: Goal) =>
+    ask<{ kept: boolean }>('/api/goals', send('PUT', { account, ...goal })),
+  removeGoal: (account: number, scope: Goal['scope'], scopeId: number) =>
+    ask<{ removed: boolean }>('/api/goals', send('DELETE', { account, scope, scopeId })),
+  imports: (account: number) => ask<ImportAnswer[]>(`/api/imports?${query({ account })}`),
+  matchHeadings: (importId: number, matched: Record<string, string>) =>
+    ask<{ kept: boolean }>(`/api/imports/${importId}/mapping`, send('PUT', { matched })),
+};
+
+/** Address of a file with an account's data, in the format in which it is taken in. */
+export const exportLink = (account: number, kind: ImportKind, format: 'csv' | 'xlsx') =>
+  `/api/export?${query({ account, kind, format })}`;
+
+/** Uploads a report; `onProgress` gets the bytes sent. (fetch cannot tell upload progress.) */
+export function uploadReport(
+  account: number,
+  kind: ImportKind,
+  file: File,
+  onProgress: (sent: number) => void,
+): Promise<ImportAnswer> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', `/api/imports?${query({ account, kind, name: file.name })}`);
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.upload.onprogress = (event) => onProgress(event.loaded);
+    request.onerror = () =>
+      reject(new ApiError('no-answer', 'The upload was cut off. Nothing was taken in. Send the file again.'));
+    request.onload = () => {
+      const body = readJson(request.responseText) as ImportAnswer | ErrorAnswer | null;
+      if (body && !('error' in body)) resolve(body);
+      else
+        reject(
+          new ApiError(
+            body?.error.code ?? 'no-answer',
+            body?.error.message ?? `The upload failed (${request.status}).`,
+          ),
+        );
+    };
+    request.send(file);
+  });
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,26 @@
+import { useEffect } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import type { AccountInfo } from '../../contract/api';
+import { api } from './api';
+import { recall, remember } from './urlState';
+
+/** The accounts, and the one that the page is about: named in its address, else the last one used, else the first. */
+export function useAccount(named: string | null): {
+  accounts: AccountInfo[];
+  account: AccountInfo | undefined;
+  error: Error | null;
+} {
+  const { data, error } = useQuery({ queryKey: ['accounts'], queryFn: api.accounts });
+  const accounts = data ?? [];
+  const wanted = named === null ? recall<number>('account', 0) : Number(named);
+  const found = accounts.find(({ id }) => id === wanted);
+  const account = found ?? (named === null ? accounts[0] : undefined);
+  useEffect(() => {
+    if (account) remember('account', account.id);
+  }, [account]);
+  const isMissing = data !== undefined && named !== null && !found;
+  const missing = isMissing
+    ? new Error(`There is no account ${named}. The link may be old; choose one in the top bar.`)
+    : null;
+  return { accounts, account, error: error ?? missing };
+}

@@ -1,0 +1,70 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useMemo } from 'react';
+import { sumEffects } from '../../core/changes';
+import type { NewChange } from '../../contract/api';
+import { api } from './api';
+
+const NOTHING: never[] = [];
+
+/** The tray of an account: what is staged, and what can be done with it. */
+export function useTray(account: number | undefined) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const staged = useQuery({
+    queryKey: ['changes', account, 'staged'],
+    queryFn: () => api.changes(account!, { state: 'staged' }),
+    enabled: account !== undefined,
+  });
+  const sending = useQuery({
+    queryKey: ['changes', account, 'sending'],
+    queryFn: () => api.changes(account!, { state: 'sending' }),
+    enabled: account !== undefined,
+    refetchInterval: (query) => (query.state.data?.length ? 3000 : false),
+  });
+  const refresh = () =>
+    client.invalidateQueries({
+      predicate: ({ queryKey }) => ['changes', 'bales', 'structure'].includes(String(queryKey[0])),
+    });
+  const fail = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const changes = staged.data ?? NOTHING;
+  const effect = useMemo(() => sumEffects(changes.map((one) => one.effect)), [changes]);
+
+  const stage = useMutation({
+    mutationFn: (list: NewChange[]) => api.stage(account!, list),
+    onError: fail,
+    onSettled: refresh,
+  });
+  const withdraw = useMutation({
+    mutationFn: (ids: number[]) => api.withdraw(account!, ids),
+    onError: fail,
+    onSettled: refresh,
+  });
+  const setBid = useMutation({
+    mutationFn: ({ id, bid }: { id: number; bid: number }) => api.setBid(account!, id, bid),
+    onError: fail,
+    onSettled: refresh,
+  });
+  const send = useMutation({
+    mutationFn: () =>
+      api.sendBale(
+        account!,
+        changes.map(({ id }) => id),
+      ),
+    onError: fail,
+    onSettled: refresh,
+  });
+  return {
+    changes,
+    sending: sending.data ?? NOTHING,
+    effect,
+    isLoading: staged.isLoading,
+    stage,
+    withdraw,
+    setBid,
+    send,
+    refresh,
+  };
+}
+
+export type TrayState = ReturnType<typeof useTray>;

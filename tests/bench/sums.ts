@@ -1,0 +1,77 @@
+import { insertAccount } from '../../src/db/queries/accounts';
+import { db } from '../../src/server/context/context';
+import { loadTargetSums } from '../../src/server/field/loadTargetSums';
+import { median, say, timed } from './timed';
+
+const SIZES = [10_000, 100_000];
+const DAYS = 90;
+const LAST = '2026-11-22';
+const ROUNDS = 5;
+
+/** An account with so many targets, each with figures on a third of 90 days, at random. */
+async function anAccount(targets: number): Promise<number> {
+  const account = await insertAccount(db(), { name: `Bench ${targets}`, currency: 'EUR', targetAcos: 0.25 });
+  await db()`update mowing.account set market_day = '2026-11-23' where account_id = ${account}`;
+  await db()`
+    insert into mowing.campaign (account_id, name) select ${account}, 'Campaign ' || n from generate_series(1, ${Math.round(targets / 32)}::integer) n`;
+  await db()`
+    insert into mowing.ad_group (account_id, campaign_id, name) select ${account}, campaign_id, 'all' from mowing.campaign where account_id = ${account}`;
+  await db()`
+    insert into mowing.target (account_id, ad_group_id, kind, match, expression, bid_micros)
+    select ${account}, g.ad_group_id, 'keyword', 'exact', 'term ' || n, 400000
+    from mowing.ad_group g, generate_series(1, 32) n where g.account_id = ${account}`;
+  await db()`select mowing.ensure_partitions('target_day', array(select ${LAST}::date - n from generate_series(0, ${DAYS}::integer) n))`;
+  await db()`
+    insert into mowing.target_day (account_id, day, target_id, impressions, clicks, orders, units, spend_micros, sales_micros)
+    select ${account}, ${LAST}::date - d, t.target_id, 40, 3, 0, 0, 1230000, 0
+    from generate_series(0, ${DAYS - 1}::integer) d, mowing.target t
+    where t.account_id = ${account} and hashint4(t.target_id * 1000 + d) % 3 = 0`;
+  await db()`insert into mowing.term_day values (${account}, ${LAST}, 1, 1, 0, 0, 0, 0, 0, 0) on conflict do nothing`.catch(
+    () => {},
+  );
+  return account;
+}
+
+/** The sums of every target over 30 of 90 days, from the request to the bytes of its answer, beside the bare SQL. */
+export async function benchSums(): Promise<void> {
+  const seconds: Record<number, number> = {};
+  await db()`select mowing.ensure_partitions('term_day', array[${LAST}::date])`;
+  for (const targets of SIZES) {
+    say(`Making an account of ${targets.toLocaleString('en')} targets …`);
+    const account = await anAccount(targets);
+    await db()`vacuum analyze mowing.target_day`;
+    const bare: number[] = [];
+    const whole: number[] = [];
+    let bytes = 0;
+    for (let round = 0; round < ROUNDS; round += 1) {
+      bare.push((await timed(() => bareSums(account))).seconds);
+      const answer = await timed(async () => {
+        const sums = await loadTargetSums({ account, days: 30, unsettled: 'as-is' });
+        return Buffer.from(JSON.stringify(sums)).length;
+      });
+      whole.push(answer.seconds);
+      bytes = answer.value;
+    }
+    seconds[targets] = median(whole);
+    const ms = (time: number) => `${Math.round(time * 1000)} ms`;
+    say(`bare SQL              ${ms(median(bare))}`);
+    say(`sums, ready as bytes  ${ms(median(whole))}   (${(bytes / 1e6).toFixed(1)} MB)`);
+    say(`sums / bare SQL       ${(median(whole) / median(bare)).toFixed(2)}   (bar: at most 1.5)`);
+    await db()`select mowing.delete_account(${account})`;
+    if (targets === SIZES[0]) continue;
+    say(
+      `10 x the targets take ${(seconds[SIZES[1]] / seconds[SIZES[0]]).toFixed(1)} x the time   (linear: 10)`,
+    );
+  }
+}
+
+/** The floor: the sums alone of both windows, run in the database, whose rows nobody takes. */
+async function bareSums(account: number) {
+  await db()`
+    explain (analyze, timing off) select f.target_id, sum(f.impressions) filter (where f.day >= '2026-10-24'), sum(f.clicks) filter (where f.day >= '2026-10-24'),
+      sum(f.spend_micros) filter (where f.day >= '2026-10-24'), sum(f.orders) filter (where f.day >= '2026-10-24'),
+      sum(f.units) filter (where f.day >= '2026-10-24'), sum(f.sales_micros) filter (where f.day >= '2026-10-24'),
+      sum(f.spend_micros) filter (where f.day < '2026-10-24'), sum(f.clicks) filter (where f.day < '2026-10-24'),
+      sum(f.sales_micros) filter (where f.day < '2026-10-24')
+    from mowing.target_day f where f.account_id = ${account} and f.day between '2026-09-24' and '2026-11-22' group by f.target_id`;
+}

@@ -1,0 +1,104 @@
+import { expect, test } from '@playwright/test';
+import { aReport, aReportRow } from '../make/report';
+import { newAccount } from './page';
+
+// What a script on the same machine does, as the formats page describes it.
+
+test('health tells version, database and market', async ({ request }) => {
+  expect(await (await request.get('/api/health')).json()).toEqual({
+    ok: true,
+    version: expect.any(String),
+    database: 'ok',
+    market: 'ok',
+  });
+});
+
+test('a report goes in by POST, its refused rows come out as CSV, its sums as decimal strings', async ({
+  request,
+}) => {
+  const account = await newAccount(request, 'Script');
+  const rows = [
+    aReportRow(),
+    aReportRow({ term: '=cmd', clicks: 900 }),
+    aReportRow({ term: 'crock', spend: '0.456789' }),
+  ];
+  // As curl --data-binary sends it.
+  const post = () =>
+    request.post(`/api/imports?account=${account}&kind=terms`, {
+      data: Buffer.from(aReport({ rows })),
+      headers: { 'content-type': 'application/x-www-form-urlencoded' },
+    });
+  const first = await (await post()).json();
+  expect(first).toMatchObject({ state: 'done', read: 3, kept: 2, unchanged: 0, refused: 1, unmatched: [] });
+  expect(await (await post()).json()).toMatchObject({ state: 'done', kept: 0, unchanged: 2 });
+  expect(await (await request.get(`/api/imports/${first.importId}`)).json()).toMatchObject({
+    importId: first.importId,
+    kept: 2,
+  });
+  expect(await (await request.get(`/api/imports/${first.importId}/refused.csv`)).text()).toContain(
+    '3,Clicks (900) are above impressions (120).',
+  );
+  const sums = (grain: string) =>
+    request
+      .get(`/api/sums?account=${account}&grain=${grain}&from=2026-10-01&to=2026-10-31`)
+      .then((answer) => answer.json());
+  const expected = {
+    rows: 2,
+    impressions: 240,
+    clicks: 12,
+    spend: '3.556789',
+    orders: 2,
+    units: 2,
+    sales: '37.80',
+  };
+  expect(await sums('account')).toMatchObject(expected);
+  expect(await sums('campaign')).toMatchObject({
+    ...expected,
+    items: [{ campaign: 'Glass weights – auto', ...expected }],
+  });
+  expect((await sums('term')).items.map(({ term }: { term: string }) => term)).toEqual([
+    'glass weights',
+    'crock',
+  ]);
+});
+
+test('a wrong request is told every fault, with where it is', async ({ request }) => {
+  const answer = await request.get('/api/sums?account=x&grain=week&from=2026-02-31&to=2026-03-01');
+  expect(answer.status()).toBe(400);
+  const { error } = (await answer.json()) as { error: { faults: { where: string }[] } };
+  expect(error.faults.map(({ where }) => where)).toEqual(['query.account', 'query.grain', 'query.from']);
+  expect(
+    (await request.get('/api/sums?account=999999&grain=account&from=2026-02-01&to=2026-03-01')).status(),
+  ).toBe(404);
+  expect(
+    (
+      await request.post('/api/accounts', {
+        data: 'no json',
+        headers: { 'content-type': 'application/json' },
+      })
+    ).status(),
+  ).toBe(400);
+  expect((await request.post('/api/accounts', { data: { name: 'X', currency: 'QQQ' } })).status()).toBe(400);
+});
+
+test('a foreign origin or host is refused, a script without an origin is not', async ({
+  request,
+  baseURL,
+}) => {
+  const data = { name: 'Intruder', currency: 'EUR' };
+  const status = async (headers: Record<string, string>) =>
+    (await request.post('/api/accounts', { data, headers })).status();
+  expect(await status({ origin: 'https://elsewhere.example' })).toBe(403);
+  expect(await status({ host: 'elsewhere.example' })).toBe(403);
+  expect(await status({ origin: baseURL! })).toBe(201);
+});
+
+test('pages allow no foreign script, and an unknown page says so', async ({ request }) => {
+  const page = await request.get('/round');
+  const policy = page.headers()['content-security-policy'];
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/);
+  const missing = await request.get('/nowhere');
+  expect(missing.status()).toBe(404);
+  expect(await missing.text()).toContain('There is no such page');
+});

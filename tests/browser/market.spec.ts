@@ -1,0 +1,149 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import type { TargetSumsAnswer } from '../../src/contract/api';
+import { demoAccount, emptyTray, newAccount, press, watch } from './page';
+
+const targets = (page: Page) => page.getByRole('table', { name: 'Targets' });
+
+test('ten bids lowered by hand, sent, seven days pass: the spend has moved', async ({ page, request }) => {
+  test.setTimeout(180_000);
+  const faults = watch(page);
+  const account = await demoAccount(request, 'Hollin Kites');
+  await emptyTray(request, account);
+  const spendOf = async (ids: number[]) => {
+    const { sums } = (await (
+      await request.get(`/api/target-sums?account=${account}&days=7&unsettled=as-is`)
+    ).json()) as TargetSumsAnswer;
+    return ids.reduce((sum, id) => sum + (sums.spend[sums.targetId.indexOf(id)] ?? 0), 0);
+  };
+
+  await test.step('the ten targets that spend most are found, and lowered by 60 %', async () => {
+    await page.goto(`/field?account=${account}&days=7&unsettled=as-is`);
+    await expect(targets(page).getByRole('row').nth(1)).toBeVisible();
+    // Targets without a bid of their own follow their ad group's.
+    await page.getByLabel('Search targets').fill('exact');
+    await press(page, 'Enter');
+    await expect(page).toHaveURL(/search=exact/);
+    for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
+    await expect(page.getByText('10 selected')).toBeVisible();
+    await page.getByLabel('Bids by per cent').fill('-60');
+    await page.getByRole('button', { name: 'Lower' }).click();
+    await expect(page.getByRole('button', { name: /^Tray · \d+$/ })).not.toHaveText('Tray · 0');
+  });
+
+  const staged = (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
+    change: { kind: string; targetId: number; from: number; to: number };
+  }[];
+  expect(staged.length).toBeGreaterThanOrEqual(5);
+  for (const { change } of staged) {
+    expect(change.kind).toBe('set-bid');
+    expect(change.to).toBeLessThan(change.from);
+  }
+  const ids = staged.map(({ change }) => change.targetId);
+  const before = await spendOf(ids);
+
+  await test.step('sent from the tray, the ledger shows them accepted', async () => {
+    await press(page, 't');
+    await page.getByRole('button', { name: `Send ${staged.length} changes` }).click();
+    await expect(page.getByText(`${staged.length} changes: ${staged.length} accepted`)).toBeVisible();
+    await expect(page.getByText(/Lower the bid/).first()).toBeVisible();
+  });
+
+  await test.step('seven days pass on the market, with progress, and are taken over', async () => {
+    await page.goto(`/setup?account=${account}`);
+    const market = page.getByRole('region', { name: 'Market' });
+    await market.getByRole('button', { name: 'Let pass' }).click();
+    await expect(market.getByLabel('Progress')).toBeVisible();
+    await expect(market.getByRole('status')).toContainText(
+      '7 days passed. Up to date with the market’s 2026-11-29',
+      {
+        timeout: 120_000,
+      },
+    );
+    await expect(page.getByRole('region', { name: 'Reports from the market' })).toContainText('2026-11-29');
+  });
+
+  await test.step('the field shows what it did', async () => {
+    expect(await spendOf(ids)).toBeLessThan(0.8 * before);
+    await page.goto(`/field?account=${account}&days=7&unsettled=as-is`);
+    await expect(page.getByText('23 Nov – 29 Nov; before: 16 Nov – 22 Nov')).toBeVisible();
+  });
+  expect(faults).toEqual([]);
+});
+
+test('a sync that is asked for twice runs once, and says so', async ({ page, request }) => {
+  const account = await demoAccount(request);
+  await page.goto(`/setup?account=${account}`);
+  const market = page.getByRole('region', { name: 'Market' });
+  await market.getByRole('button', { name: 'Sync now' }).click();
+  await expect(market.getByRole('status')).toContainText('nothing was new', { timeout: 60_000 });
+});
+
+test('costs are entered in the table, give a margin, and are taken back', async ({ page, request }) => {
+  const account = await newAccount(request, 'Costs');
+  await request.post(`/api/imports?account=${account}&kind=costs`, {
+    data: Buffer.from('Item code,Product,Price,Cost of goods,Fees\nQ7BC12D3F4,Crock,69,21,10.35\n'),
+  });
+  await page.goto(`/setup?account=${account}&part=products`);
+  await expect(page.getByText('1 of 1 products lack costs')).toBeVisible();
+  const row = page.getByRole('table', { name: 'Products' }).getByRole('row').nth(1);
+  const shipping = row.getByLabel('Shipping of Crock');
+  await shipping.fill('nine');
+  await press(page, 'Enter');
+  await expect(shipping).toHaveAttribute('aria-invalid', 'true');
+  await shipping.fill('6,90');
+  await press(page, 'Enter');
+  // (69 - 21 - 10.35 - 6.90) / 69
+  await expect(row).toContainText('44.6 %');
+  await shipping.blur();
+  await press(page, 'u');
+  await expect(page.getByText('1 of 1 products lack costs')).toBeVisible();
+});
+
+test('a target is set on a campaign, counts there, and can be put back after it was removed', async ({
+  page,
+  request,
+}) => {
+  const account = await newAccount(request, 'Targets');
+  await request.post(`/api/imports?account=${account}&kind=entities`, {
+    data: Buffer.from('Campaign,Ad group,Target,Match type\nWeights,research,jar weights,broad\n'),
+  });
+  await page.goto(`/setup?account=${account}&part=goals`);
+  await page.getByRole('combobox', { name: 'For' }).fill('Weights');
+  await page.getByRole('option', { name: 'Weights', exact: true }).click();
+  await page.getByLabel('Target in per cent').fill('31');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  const list = page.getByRole('table', { name: 'Targets' });
+  await expect(list).toContainText('31.0 %');
+  await list.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByText('No other target is set.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(list).toContainText('31.0 %');
+});
+
+test('a workbook goes in by upload, and comes out again as a file', async ({ page, request }) => {
+  const account = await newAccount(request, 'Workbooks');
+  const post = await request.post(`/api/imports?account=${account}&kind=sales`, {
+    data: Buffer.from('Date,Item code,Product,Orders,Units,Sales\n2026-10-05,Q7BC12D3F4,Crock,3,4,276.00\n'),
+  });
+  expect(await post.json()).toMatchObject({ state: 'done', kept: 1, kind: 'sales' });
+  const book = await (await request.get(`/api/export?account=${account}&kind=sales&format=xlsx`)).body();
+  await page.goto(`/setup?account=${account}`);
+  await page.getByLabel('Kind of file').selectOption('sales');
+  await page
+    .getByLabel('Report file')
+    .setInputFiles({ name: 'sales.xlsx', mimeType: 'application/octet-stream', buffer: book });
+  await expect(page.getByRole('status')).toContainText('Nothing changed: all 1 row');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'CSV' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('Workbooks Search terms.csv');
+});
+
+test('the market’s endpoints are refused to an account that has none', async ({ request }) => {
+  const account = await newAccount(request, 'No market');
+  const answer = await request.post('/api/sync', { data: { account } });
+  expect(answer.status()).toBe(409);
+  expect(((await answer.json()) as { error: { message: string } }).error.message).toContain('fed by files');
+});

@@ -1,0 +1,49 @@
+import { expect } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+
+/** Lines in the browser's console that mean something is broken. */
+export function watch(page: Page): string[] {
+  const faults: string[] = [];
+  page.on('pageerror', (error) => faults.push(error.message));
+  page.on('console', (line) => line.type() === 'error' && faults.push(line.text()));
+  return faults;
+}
+
+export const rows = (page: Page) => page.getByRole('table', { name: 'Search terms' });
+export const evidence = (page: Page) => page.getByRole('complementary', { name: 'Evidence' });
+export const shownTerm = (page: Page) => evidence(page).getByRole('heading', { level: 2 });
+export const tray = (page: Page, count: number) =>
+  page.getByRole('button', { name: `Tray · ${count}`, exact: true });
+export const rowCount = async (page: Page) => Number(await rows(page).getAttribute('aria-rowcount'));
+
+export async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) await page.keyboard.press(key);
+}
+
+/** One of the demo's accounts: other tests make accounts of their own. */
+export async function demoAccount(request: APIRequestContext, named = 'Tarnbrook Ferments'): Promise<number> {
+  const accounts = (await (await request.get('/api/accounts')).json()) as { id: number; name: string }[];
+  return accounts.find(({ name }) => name === named)!.id;
+}
+
+/** An empty account of its own for a test. */
+export async function newAccount(request: APIRequestContext, name: string): Promise<number> {
+  const answer = await request.post('/api/accounts', { data: { name, currency: 'EUR' } });
+  expect(answer.status()).toBe(201);
+  return ((await answer.json()) as { id: number }).id;
+}
+
+/** Opens the round of an account and waits for its first row. */
+export async function openRound(page: Page, account: number, query = ''): Promise<void> {
+  await page.goto(`/round?account=${account}${query}`);
+  await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
+}
+
+/** Takes everything out of an account's tray. */
+export async function emptyTray(request: APIRequestContext, account: number): Promise<void> {
+  const staged = (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
+    id: number;
+  }[];
+  if (staged.length > 0)
+    await request.post('/api/changes/withdraw', { data: { account, ids: staged.map(({ id }) => id) } });
+}

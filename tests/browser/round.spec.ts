@@ -1,0 +1,301 @@
+import { expect, test } from '@playwright/test';
+import type { ReviewData } from '../../src/contract/api';
+import {
+  demoAccount,
+  emptyTray,
+  evidence,
+  newAccount,
+  openRound,
+  press,
+  rowCount,
+  rows,
+  shownTerm,
+  tray,
+  watch,
+} from './page';
+
+let account: number;
+
+test.beforeEach(async ({ request }) => {
+  account = await demoAccount(request);
+  await emptyTray(request, account);
+});
+
+test.describe('what the rows show', () => {
+  test('is what the window holds, also after going to another window and back', async ({ page, request }) => {
+    await openRound(page, account, '&show=all&sort=-clicks');
+    const choose = async (days: number) => {
+      await press(page, 'w');
+      await page.getByRole('button', { name: `${days} days`, exact: true }).click();
+      await expect(page.getByTitle('Window (w)')).toContainText(`${days} days`);
+      await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
+      const from = new URL(page.url()).searchParams.get('from');
+      const to = new URL(page.url()).searchParams.get('to');
+      const review = (await (
+        await request.get(`/api/review?account=${account}&from=${from}&to=${to}`)
+      ).json()) as ReviewData;
+      const most = Math.max(...review.rows.clicks);
+      const term = review.rows.term[review.rows.clicks.indexOf(most)];
+      await expect(rows(page)).toHaveAttribute('aria-rowcount', String(review.rows.term.length));
+      await expect(rows(page).getByRole('row').nth(1)).toContainText(
+        `${term}${new Intl.NumberFormat('en-GB').format(most)}`,
+      );
+      await expect(shownTerm(page)).toHaveText(term);
+      return most;
+    };
+    const month = await choose(30);
+    expect(await choose(7)).toBeLessThan(month);
+    expect(await choose(30)).toBe(month);
+  });
+
+  test('are totals of the filtered rows, with ratios from their sums', async ({ page, request }) => {
+    await openRound(page, account, '&show=all&where=clicks>=20&where=orders>=1');
+    const { rows: all } = (await (await request.get(`/api/review?account=${account}`)).json()) as ReviewData;
+    const kept = all.term.map((_, at) => at).filter((at) => all.clicks[at] >= 20 && all.orders[at] >= 1);
+    const sum = (column: number[]) => kept.reduce((total, at) => total + column[at], 0);
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(kept.length));
+    const totals = page.getByLabel('Totals of the rows shown');
+    await expect(totals).toContainText(`ACOS ${((100 * sum(all.spend)) / sum(all.sales)).toFixed(1)} %`);
+    await expect(totals).toContainText(`clicks ${new Intl.NumberFormat('en-GB').format(sum(all.clicks))}`);
+  });
+
+  test('is a dash for a ratio without a denominator, and such rows stand last', async ({ page }) => {
+    await openRound(page, account, '&step=negatives');
+    const row = rows(page).getByRole('row').nth(1);
+    await expect(row.getByTitle('No sales, so no ACOS')).toHaveText('–');
+  });
+});
+
+test.describe('a link', () => {
+  test('brings back step, conditions, order and thresholds', async ({ page }) => {
+    await openRound(page, account);
+    await press(page, '2', 's');
+    await page.keyboard.type('spend>=10');
+    await press(page, 'Enter');
+    await rows(page).getByRole('button', { name: 'Clicks' }).click();
+    await page.getByLabel('× the clicks an order usually takes').fill('3');
+    await press(page, 'Enter');
+    await expect(page).toHaveURL(/clicksMultiple=3/);
+    const count = await rowCount(page);
+    const other = await page.context().newPage();
+    await other.goto(page.url());
+    await expect(rows(other)).toHaveAttribute('aria-rowcount', String(count));
+    await expect(other.getByRole('button', { name: 'Spend ≥ 10' })).toBeVisible();
+    await expect(other.getByRole('button', { name: /2 Negatives/ })).toHaveAttribute('aria-current', 'step');
+    await expect(rows(other).getByRole('columnheader', { name: /Clicks/ })).toHaveAttribute(
+      'aria-sort',
+      'descending',
+    );
+  });
+
+  test('to an account that is gone says so', async ({ page }) => {
+    await page.goto('/round?account=987654');
+    await expect(page.getByRole('alert')).toContainText('There is no account 987654');
+  });
+});
+
+test.describe('conditions', () => {
+  test('are edited in place and taken away one by one', async ({ page }) => {
+    await openRound(page, account, '&show=all&where=clicks>=5&where=term~jar');
+    const both = await rowCount(page);
+    await page.getByRole('button', { name: 'Clicks ≥ 5' }).click();
+    await page.getByLabel('Value').fill('50');
+    await page.getByRole('button', { name: 'Change' }).click();
+    await expect(page.getByRole('button', { name: 'Clicks ≥ 50' })).toBeVisible();
+    await expect.poll(() => rowCount(page)).toBeLessThan(both);
+    await page.getByRole('button', { name: 'Clicks ≥ 50' }).press('Delete');
+    await expect.poll(() => rowCount(page)).toBeGreaterThan(both);
+  });
+
+  test('that make no sense are told, and nothing is stacked', async ({ page }) => {
+    await openRound(page, account);
+    await press(page, 's');
+    await page.keyboard.type('many');
+    await press(page, 'Enter');
+    await expect(page.getByRole('alert')).toContainText('Type a number');
+    await press(page, 'Escape');
+    await expect(page).not.toHaveURL(/where=/);
+  });
+
+  test('that no row meets say so, and can be cleared', async ({ page }) => {
+    await page.goto(`/round?account=${account}&where=clicks>=1000000`);
+    await page.getByRole('button', { name: 'Clear them' }).click();
+    await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
+  });
+});
+
+test.describe('keys', () => {
+  test('g and then a letter goes to a place, and the letter alone does nothing on the way', async ({
+    page,
+    request,
+  }) => {
+    await openRound(page, account);
+    await press(page, 'g', 'l');
+    await expect(page.getByRole('heading', { name: 'Ledger' })).toBeVisible();
+    const review = (await (await request.get(`/api/review?account=${account}`)).json()) as ReviewData;
+    expect(review.putAside).toEqual([]);
+    await press(page, 'g', 's');
+    await expect(page.getByRole('heading', { name: /^Data of/ })).toBeVisible();
+    await press(page, 'g', 'r');
+    await expect(page).toHaveURL(/\/round/);
+  });
+
+  test('the brush moves and grows by arrows, and ends with b', async ({ page }) => {
+    await openRound(page, account);
+    const all = await rowCount(page);
+    await press(page, 'b');
+    const chip = page.getByText(/^In the brushed area: \d+$/);
+    await expect(chip).toBeVisible();
+    const before = await rowCount(page);
+    // The focused row's point may stand at the edge: the area is moved inward first, then widened over all.
+    for (let count = 0; count < 14; count += 1) await press(page, 'ArrowLeft', 'ArrowDown');
+    for (let count = 0; count < 34; count += 1) await press(page, 'Shift+ArrowRight', 'Shift+ArrowUp');
+    await expect.poll(() => rowCount(page)).toBeGreaterThan(before);
+    await press(page, 'b');
+    await expect(chip).toBeHidden();
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(all));
+  });
+
+  test('? shows them, f folds the picture and is remembered', async ({ page }) => {
+    await openRound(page, account);
+    await press(page, '?');
+    await expect(page.getByRole('dialog')).toContainText('accept the row, or the selected rows');
+    await press(page, 'Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+    await press(page, 'f');
+    await expect(page.getByRole('img', { name: /^Cut line at/ })).toBeHidden();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Show the cut line' })).toBeVisible();
+  });
+
+  test('Escape gives up an edited bid', async ({ page }) => {
+    await openRound(page, account);
+    const bid = rows(page).getByRole('row').nth(1).getByTitle('Edit (e)');
+    const before = await bid.textContent();
+    await press(page, 'e');
+    await rows(page).getByRole('textbox', { name: 'Bid' }).fill('9.99');
+    await press(page, 'Escape');
+    await expect(bid).toHaveText(before!);
+  });
+});
+
+test.describe('decisions', () => {
+  test('what is left stays away after a reload, and can be taken back', async ({ page }) => {
+    await openRound(page, account);
+    const term = (await shownTerm(page).textContent())!;
+    const before = await rowCount(page);
+    await press(page, 'x');
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(before - 1));
+    await page.reload();
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(before - 1));
+    await page.getByRole('button', { name: 'Put aside 1' }).click();
+    await expect(rows(page)).toContainText(term);
+    await rows(page).getByRole('button', { name: 'Take back' }).click();
+    await page.getByRole('button', { name: /^Proposed/ }).click();
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(before));
+  });
+
+  test('a row that is not proposed can be blocked by hand, with its own figures as the reason', async ({
+    page,
+  }) => {
+    await openRound(page, account, '&step=negatives&show=all&where=orders>=1&sort=clicks');
+    await press(page, 'Space');
+    await expect(tray(page, 1)).toBeVisible();
+    await press(page, 't');
+    await expect(page.getByRole('region', { name: 'Tray' })).toContainText(/\d+ clicks, [1-9]\d* orders/);
+  });
+
+  test('a harvest goes where and as it was edited: other bid, no block in the source', async ({
+    page,
+    request,
+  }) => {
+    await openRound(page, account);
+    await evidence(page).getByLabel('EUR bid').fill('0.31');
+    await press(page, 'Enter');
+    await evidence(page).getByRole('checkbox').uncheck();
+    await evidence(page).getByLabel('Home').selectOption({ index: 3 });
+    await rows(page)
+      .getByRole('button', { name: /^Accept:/ })
+      .first()
+      .click();
+    await expect(tray(page, 1)).toBeVisible();
+    const [change] = (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
+      change: { kind: string; bid: number };
+    }[];
+    expect(change.change).toMatchObject({ kind: 'add-keyword', bid: 310_000 });
+  });
+
+  test('the tray lets a bid be changed and a change be taken out', async ({ page, request }) => {
+    await openRound(page, account);
+    await press(page, 'Space');
+    await expect(tray(page, 2)).toBeVisible();
+    await press(page, 't');
+    const panel = page.getByRole('region', { name: 'Tray' });
+    await panel.getByRole('spinbutton', { name: 'Bid' }).fill('0.44');
+    await panel.getByRole('spinbutton', { name: 'Bid' }).press('Enter');
+    const bids = async () =>
+      (
+        (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
+          change: { bid?: number };
+        }[]
+      ).map(({ change }) => change.bid);
+    await expect.poll(bids).toContain(440_000);
+    // The negative waits for the keyword, so it goes with it.
+    await panel.getByRole('button', { name: /^Take out: Bid on/ }).click();
+    await expect(tray(page, 0)).toBeVisible();
+  });
+
+  test('another target ACOS moves the line and the proposals, and is kept', async ({ page }) => {
+    await openRound(page, account);
+    const before = await rowCount(page);
+    const target = page.getByLabel('% target ACOS');
+    await target.fill('12');
+    await target.press('Enter');
+    await expect(page.getByRole('img', { name: /^Cut line at 12.0 % ACOS/ })).toBeVisible();
+    await expect.poll(() => rowCount(page)).toBeLessThan(before);
+    await page.reload();
+    await expect(target).toHaveValue('12');
+    await target.fill('24');
+    await target.press('Enter');
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(before));
+  });
+});
+
+test('a whole bale is undone by changes that wait in the tray', async ({ page }) => {
+  await openRound(page, account, '&step=negatives');
+  await press(page, 'Shift+ArrowDown', 'Space');
+  await expect(tray(page, 2)).toBeVisible();
+  await press(page, 't', 'Enter');
+  await expect(page.getByText('2 changes: 2 accepted, 0 refused.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo 2' }).click();
+  await expect(tray(page, 2)).toBeVisible();
+  await press(page, 't');
+  await expect(page.getByRole('region', { name: 'Tray' })).toContainText('Lift the negative');
+  await press(page, 'Enter');
+  await expect(page.getByText('2 changes: 2 accepted, 0 refused.')).toBeVisible();
+  await openRound(page, account, '&step=negatives');
+});
+
+test('dusk is chosen once and stays', async ({ page }) => {
+  await page.goto('/ledger');
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const day = await ground();
+  await page.getByRole('button', { name: 'Change between daylight and dusk' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.goto('/setup');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  expect(await ground()).not.toBe(day);
+});
+
+test('every place stands up without data', async ({ page, request }) => {
+  const faults = watch(page);
+  const empty = await newAccount(request, 'Nothing yet');
+  await page.goto(`/round?account=${empty}`);
+  await expect(page.getByText('There are no search terms in this window.')).toBeVisible();
+  await press(page, '2', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
+  await page.goto(`/ledger?account=${empty}`);
+  await expect(page.getByText('Nothing was sent yet.')).toBeVisible();
+  await page.goto(`/setup?account=${empty}`);
+  await expect(page.getByText('No file was imported yet.')).toBeVisible();
+  expect(faults).toEqual([]);
+});

@@ -1,0 +1,57 @@
+import { findAccount, insertAccount } from '../../src/db/queries/accounts';
+import type { AccountRow } from '../../src/db/queries/accounts';
+import type { ImportKind } from '../../src/contract/reportFields';
+import { findImport, listRefused } from '../../src/db/queries/imports';
+import { readSums } from '../../src/db/queries/sums';
+import { db } from '../../src/server/context/context';
+import { takeIn as takeInAny } from '../../src/server/imports/takeIn';
+import { takeInReport } from '../../src/server/imports/takeInReport';
+import { inPieces } from '../make/report';
+
+/** An empty account of its own for a test. */
+export async function anAccount(currency = 'EUR'): Promise<AccountRow> {
+  const id = await insertAccount(db(), { name: 'Test', currency, targetAcos: 0.24 });
+  return (await findAccount(db(), id))!;
+}
+
+/** Takes in a report and returns what became of it. */
+export async function takeIn(
+  account: AccountRow,
+  file: string | AsyncIterable<Uint8Array>,
+  segmentRows?: number,
+) {
+  const source = typeof file === 'string' ? inPieces(file, segmentRows ? 300 : 4096) : file;
+  const importId = await takeInReport(
+    account,
+    'terms',
+    source,
+    { name: 'report.csv', bytes: null },
+    segmentRows,
+  );
+  const result = (await findImport(db(), importId))!;
+  return {
+    ...result,
+    lines: (await listRefused(db(), importId)).map(({ line, reason }) => ({ line, reason })),
+  };
+}
+
+/** Sums of everything that an account holds. */
+export async function sumsOf(account: AccountRow) {
+  const [sums] = await readSums(db(), {
+    accountId: account.id,
+    grain: 'account',
+    scope: null,
+    from: '2000-01-01',
+    to: '2099-12-31',
+    before: null,
+    completion: [],
+  });
+  return sums ?? { rows: 0 };
+}
+
+/** Takes in a file of any kind and returns what became of it. */
+export async function take(account: AccountRow, kind: ImportKind, file: string | Uint8Array) {
+  const importId = await takeInAny(account, kind, inPieces(file, 4096), { name: 'file', bytes: null });
+  const lines = (await listRefused(db(), importId)).map(({ line, reason }) => ({ line, reason }));
+  return { ...(await findImport(db(), importId))!, lines };
+}

@@ -1,0 +1,206 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import type { NewChange } from '../../src/contract/api';
+import { listAdGroups, listTargets } from '../../src/db/queries/structure';
+import { loadBales, loadChanges } from '../../src/server/changes/loadChanges';
+import { resumeBales, sendBale } from '../../src/server/changes/sendBale';
+import { stageChanges, undoChanges, withdraw } from '../../src/server/changes/stageChanges';
+import { closeContext, db } from '../../src/server/context/context';
+import { accountOfMarket } from '../../src/server/market/openMarket';
+import { syncAccount } from '../../src/server/sync/syncAccount';
+import { market } from '../../src/server/market/market';
+import { aMarket } from './market';
+import type { TestMarket } from './market';
+
+let books: TestMarket['books'];
+let key: string;
+let shop: TestMarket;
+let account: number;
+let home: number;
+let source: number;
+let campaign: number;
+
+beforeAll(async () => {
+  shop = await aMarket();
+  ({ books, key } = shop);
+  process.env.MOWING_MARKET_URL = shop.url;
+  process.env.MOWING_MARKET_SECRET = shop.secret;
+  const remote = (await market().accounts()).find(({ id }) => id === key)!;
+  account = await accountOfMarket(remote, false);
+  await syncAccount(account, market(), async () => {});
+  const groups = await listAdGroups(db(), account);
+  home = groups.find(({ name }) => name === 'exact')!.id;
+  const auto = groups.find(({ name }) => name === 'auto')!;
+  [source, campaign] = [auto.id, auto.campaignId];
+});
+
+beforeEach(async () => {
+  await shop.fault();
+  const staged = await loadChanges(account, { state: 'staged' });
+  if (staged.length > 0)
+    await withdraw(
+      account,
+      staged.map(({ id }) => id),
+    );
+});
+
+afterAll(async () => {
+  await shop.end();
+  await closeContext();
+});
+
+const because = { reason: 'a test', figures: {}, effect: { spend: 0, sales: 0 } };
+const aKeyword = (expression: string, bid = 400_000): NewChange => ({
+  ...because,
+  change: { kind: 'add-keyword', adGroupId: home, expression, match: 'exact', bid },
+});
+const aNegative = (expression: string): NewChange => ({
+  ...because,
+  change: { kind: 'add-negative', campaignId: campaign, adGroupId: source, match: 'exact', expression },
+});
+
+async function stage(...changes: NewChange[]) {
+  return (await stageChanges(account, changes)).filter((id): id is number => id !== null);
+}
+
+async function stateOf(ids: number[]) {
+  const changes = await loadChanges(account, {});
+  return ids
+    .map((id) => changes.find((one) => one.id === id)!)
+    .map(({ state, answer }) => ({ state, answer }));
+}
+
+/** How often an expression stands in the market's own books. */
+async function inMarket(expression: string): Promise<number> {
+  const [{ n }] = await books`
+    select (select count(*) from quaymarket.target where account_id = ${key} and expression = ${expression})
+         + (select count(*) from quaymarket.negative where account_id = ${key} and expression = ${expression}) as n`;
+  return Number(n);
+}
+
+describe('sending a bale', () => {
+  test('answers each change by itself: good ones accepted, the rest refused with a sentence', async () => {
+    const ids = await stage(
+      aNegative('paperweight'),
+      aKeyword('a'.repeat(81)),
+      aKeyword('salt 100%'),
+      aKeyword('cheap bid', 10_000),
+    );
+    const { trouble } = await sendBale(account, ids);
+    expect(trouble).toBe('');
+    expect(await stateOf(ids)).toEqual([
+      { state: 'accepted', answer: null },
+      { state: 'refused', answer: 'The text has 81 characters; the market takes 80.' },
+      { state: 'refused', answer: 'The market refuses the character “%”.' },
+      { state: 'refused', answer: 'The bid 0.01 is below the market’s minimum of 0.05.' },
+    ]);
+    expect(await inMarket('paperweight')).toBe(1);
+  });
+
+  test('what was accepted is part of the account from then on', async () => {
+    await sendBale(account, await stage(aKeyword('tall jar weights')));
+    const targets = await listTargets(db(), account);
+    expect(targets).toContainEqual(
+      expect.objectContaining({
+        adGroupId: home,
+        expression: 'tall jar weights',
+        match: 'exact',
+        bid: 400_000,
+      }),
+    );
+  });
+
+  test('the market refuses what it has already', async () => {
+    await sendBale(account, await stage(aKeyword('twice wanted')));
+    const again = await stage(aKeyword('Twice  WANTED'));
+    await sendBale(account, again);
+    expect((await stateOf(again))[0]).toMatchObject({
+      state: 'refused',
+      answer: expect.stringContaining('already has'),
+    });
+  });
+
+  test('a term is blocked in its source only once its keyword was accepted', async () => {
+    const good = await stage(aKeyword('move me'), { ...aNegative('move me'), after: 0 });
+    const bad = await stage(aKeyword('not this %'), { ...aNegative('nor that'), after: 0 });
+    await sendBale(account, [...good, ...bad]);
+    expect((await stateOf(good)).map(({ state }) => state)).toEqual(['accepted', 'accepted']);
+    expect((await stateOf(bad))[1]).toMatchObject({
+      state: 'refused',
+      answer: expect.stringContaining('has to come first was refused'),
+    });
+    expect(await inMarket('nor that')).toBe(0);
+  });
+});
+
+describe('nothing is lost, and nothing sent twice', () => {
+  test('when the button is pressed twice at once', async () => {
+    const ids = await stage(aNegative('double click'));
+    const results = await Promise.allSettled([sendBale(account, ids), sendBale(account, ids)]);
+    expect(results.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
+    expect(await inMarket('double click')).toBe(1);
+  });
+
+  test('when the market acts but its answer is lost: asked again with the same key', async () => {
+    const ids = await stage(aNegative('lost answer'));
+    await shop.fault('drop-after-commit', 'drop-after-commit');
+    const { trouble } = await sendBale(account, ids);
+    expect(trouble).toContain('did not answer');
+    expect(await inMarket('lost answer')).toBe(1);
+    expect((await stateOf(ids))[0].state).toBe('sending');
+    await resumeBales();
+    expect((await stateOf(ids))[0].state).toBe('accepted');
+    expect(await inMarket('lost answer')).toBe(1);
+  });
+
+  test('when the market is down: the bale waits, and goes out when it is back', async () => {
+    const ids = await stage(aNegative('market down'));
+    await shop.goDown();
+    const { baleId, trouble } = await sendBale(account, ids);
+    expect(trouble).toContain('Nothing is lost');
+    expect((await loadBales(account)).find(({ id }) => id === baleId)).toMatchObject({
+      state: 'sending',
+      tries: 1,
+    });
+    await shop.comeBack();
+    await Promise.all([resumeBales(), resumeBales()]);
+    expect((await stateOf(ids))[0].state).toBe('accepted');
+    expect(await inMarket('market down')).toBe(1);
+  });
+
+  test('when the same change is accepted twice in the round', async () => {
+    const [first] = await stage(aNegative('staged twice'));
+    expect(await stageChanges(account, [aNegative('Staged twice')])).toEqual([null]);
+    expect(await withdraw(account, [first])).toEqual([first]);
+    expect(await stage(aNegative('staged twice'))).toHaveLength(1);
+  });
+});
+
+describe('taking back', () => {
+  test('a keyword takes along the negative that waits for it', async () => {
+    const ids = await stage(aKeyword('not after all'), { ...aNegative('not after all'), after: 0 });
+    expect((await withdraw(account, [ids[0]])).sort()).toEqual([...ids].sort());
+  });
+
+  test('an accepted negative is lifted by another change, once', async () => {
+    const ids = await stage(aNegative('blocked in haste'));
+    await sendBale(account, ids);
+    const undo = await undoChanges(account, ids);
+    await sendBale(account, undo);
+    expect((await stateOf(undo))[0].state).toBe('accepted');
+    const [{ state }] =
+      await books`select state from quaymarket.negative where account_id = ${key} and expression = 'blocked in haste'`;
+    expect(state).toBe('archived');
+    await expect(undoChanges(account, ids)).rejects.toMatchObject({ code: 'conflict' });
+  });
+});
+
+test('a change for an ad group that the account does not have is not staged', async () => {
+  await expect(
+    stageChanges(account, [
+      {
+        ...because,
+        change: { kind: 'add-keyword', adGroupId: 2_000_000_000, expression: 'x', match: 'exact', bid: 1 },
+      },
+    ]),
+  ).rejects.toMatchObject({ code: 'not-found' });
+});

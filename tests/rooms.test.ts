@@ -1,0 +1,99 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, test } from 'vitest';
+
+const src = path.resolve('src');
+
+/** Which rooms a room may import from, itself aside. */
+const MAY_IMPORT: Record<string, string[]> = {
+  core: [],
+  contract: ['core'],
+  db: ['core', 'contract'],
+  connect: ['core', 'contract'],
+  server: ['core', 'contract', 'db', 'connect'],
+  pages: ['server', 'contract', 'layouts', 'views'],
+  layouts: ['theme'],
+  views: ['core', 'contract', 'table', 'charts', 'theme'],
+  table: ['core'],
+  charts: ['core', 'theme'],
+  theme: [],
+  market: ['core', 'contract'],
+  'middleware.ts': ['server'],
+};
+
+/** What the market may know of the core: it must not share the mistakes of the engines it is to judge. */
+const MARKET_MAY_KNOW = ['units', 'matching', 'changes', 'structure'];
+
+function listFiles(folder: string): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    const full = path.join(folder, name);
+    return statSync(full).isDirectory() ? listFiles(full) : [full];
+  });
+}
+
+interface Import {
+  from: string;
+  to: string;
+}
+
+function importsOf(file: string): Import[] {
+  const text = readFileSync(file, 'utf8');
+  const found = [
+    ...text.matchAll(/(?:from|import)\s*\(?\s*['"](\.[^'"]*)['"]/g),
+    ...text.matchAll(/new URL\(['"](\.[^'"]*)['"]/g),
+  ];
+  return found.map(([, target]) => ({
+    from: path.relative(src, file),
+    to: path.relative(src, path.resolve(path.dirname(file), target)),
+  }));
+}
+
+const files = listFiles(src).filter((file) => /\.(ts|tsx|astro)$/.test(file) && !file.endsWith('.test.ts'));
+const imports = files.flatMap(importsOf).filter(({ to }) => !to.startsWith('..'));
+const roomOf = (file: string) => file.split(path.sep)[0];
+const told = ({ from, to }: Import) => `${from} imports ${to}`;
+
+describe('imports between rooms', () => {
+  test('every room is known, and every file was looked at', () => {
+    expect(new Set(files.map((file) => roomOf(path.relative(src, file))))).toEqual(
+      new Set(Object.keys(MAY_IMPORT)),
+    );
+    expect(imports.length).toBeGreaterThan(300);
+  });
+
+  test('go one way', () => {
+    const wrong = imports.filter(
+      ({ from, to }) => roomOf(from) !== roomOf(to) && !MAY_IMPORT[roomOf(from)]?.includes(roomOf(to)),
+    );
+    expect(wrong.map(told)).toEqual([]);
+  });
+
+  test('the market knows units, matching, structure and change types of the core, never the engines', () => {
+    const wrong = imports.filter(
+      ({ from, to }) =>
+        roomOf(from) === 'market' &&
+        roomOf(to) === 'core' &&
+        !MARKET_MAY_KNOW.includes(to.split(path.sep)[1]),
+    );
+    expect(wrong.map(told)).toEqual([]);
+  });
+
+  test('a folder of the core is entered by its door', () => {
+    const wrong = imports.filter(({ from, to }) => {
+      const [room, folder, file] = to.split(path.sep);
+      return room === 'core' && file !== undefined && file !== 'index' && from.split(path.sep)[1] !== folder;
+    });
+    expect(wrong.map(told)).toEqual([]);
+  });
+});
+
+describe('the core', () => {
+  test('is pure: it imports no package, and asks neither clock nor chance', () => {
+    const wrong = files.filter((file) => {
+      if (roomOf(path.relative(src, file)) !== 'core') return false;
+      const text = readFileSync(file, 'utf8');
+      return /from ['"][^.]/.test(text) || /Date\.now|new Date\(\)|Math\.random|performance\.now/.test(text);
+    });
+    expect(wrong).toEqual([]);
+  });
+});
