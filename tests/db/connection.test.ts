@@ -1,4 +1,6 @@
+import net from 'node:net';
 import { afterAll, describe, expect, test } from 'vitest';
+import { connect, databaseUrl } from '../../src/db/connection';
 import { migrate } from '../../src/db/migrate';
 import { closeContext, db } from '../../src/server/context/context';
 
@@ -14,6 +16,32 @@ describe('what the database says is read as it is', () => {
 
   test('a number too large to be exact is an error, not a rounded figure', async () => {
     await expect(db()`select 9007199254740993::bigint as micros`).rejects.toThrow('too large to be exact');
+  });
+});
+
+describe('a pool', () => {
+  test('whose every connection was refused works again as soon as the database is back', async () => {
+    const real = new URL(databaseUrl());
+    const gate = net.createServer((caller) => {
+      const server = net.connect(Number(real.port), real.hostname);
+      caller.pipe(server).pipe(caller);
+      caller.on('error', () => server.destroy());
+      server.on('error', () => caller.destroy());
+    });
+    const listen = (port: number) =>
+      new Promise<number>((resolve) =>
+        gate.listen(port, '127.0.0.1', () => resolve((gate.address() as net.AddressInfo).port)),
+      );
+    const port = await listen(0);
+    await new Promise((resolve) => gate.close(resolve));
+    const behindGate = new URL(real);
+    behindGate.port = String(port);
+    const pool = connect(behindGate.href, { max: 2 });
+    for (let tries = 0; tries < 5; tries += 1) await expect(pool`select 1`).rejects.toThrow('ECONNREFUSED');
+    await listen(port);
+    expect(await pool`select 1 as answer`).toEqual([{ answer: 1 }]);
+    await pool.end();
+    gate.close();
   });
 });
 

@@ -73,7 +73,8 @@ const ready = (one: Started) =>
 
 async function health(): Promise<unknown> {
   try {
-    return await (await fetch(`http://127.0.0.1:${port}/api/health`)).json();
+    const signal = AbortSignal.timeout(5000);
+    return await (await fetch(`http://127.0.0.1:${port}/api/health`, { signal })).json();
   } catch {
     return null;
   }
