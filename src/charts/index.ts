@@ -1,5 +1,14 @@
+export { Bars } from './bars/Bars';
+export type { BarItem } from './bars/Bars';
 export { CutLine } from './cutLine/CutLine';
 export type { Area } from './cutLine/CutLine';
 export type { CutLinePoints } from './cutLine/layout';
 export { DayStrip } from './dayStrip/DayStrip';
+export { shortNumber } from './frame';
+export { Histogram } from './histogram/Histogram';
+export type { HistogramBar } from './histogram/Histogram';
 export { RateCurve } from './rateCurve/RateCurve';
+export { Trend } from './trend/Trend';
+export type { TrendMark } from './trend/Trend';
+export type { TrendSeries } from './trend/layout';
+export { savePicture } from './savePicture';

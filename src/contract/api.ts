@@ -235,24 +235,16 @@ export interface GoalsAnswer {
   scopes: { scope: Goal['scope']; id: number; name: string }[];
 }
 
-/** The sums of every target over a window and the one before it. Money in micros. */
-export interface TargetSumsAnswer {
+/** Sums of the field's rows over a window and the one before it, as columns of equal length. Money in micros. */
+export interface FieldSumsAnswer {
   window: { from: string; to: string; unsettled: string[] };
   before: { from: string; to: string };
-  /** Columns of the targets that have days in the windows. */
-  sums: Record<
-    | 'targetId'
-    | 'impressions'
-    | 'clicks'
-    | 'spend'
-    | 'orders'
-    | 'units'
-    | 'sales'
-    | 'spendBefore'
-    | 'clicksBefore'
-    | 'salesBefore',
-    number[]
-  >;
+  /** Rows without a click that were left out because there are too many of them. */
+  without: { rows: number; impressions: number };
+  /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
+  columns: Record<string, number[]>;
+  /** Texts of the search terms, for the grain that has them. */
+  terms: { id: number[]; text: string[] };
 }
 
 /** How every refusal of a request reads. */

@@ -1,5 +1,6 @@
 // Joi schemas of what comes in at the endpoints. On the server only: browsers take the types of ./api.
 import Joi from 'joi';
+import { LENS_NAMES } from '../core/lenses';
 import { isDay } from '../core/units';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 
@@ -160,10 +161,68 @@ export const changeIds = Joi.object({
 
 export const bidEdit = Joi.object({ account: id.required(), id: id.required(), bid: bid.required() });
 
-export const targetSumsQuery = Joi.object({
+export const fieldQuery = Joi.object({
   account: id.required(),
-  days: Joi.number().integer().min(1).max(365).default(30),
-  unsettled: Joi.string().valid('left-out', 'as-is').default('left-out'),
+  grain: Joi.string().valid('target', 'term', 'placement').default('target'),
+  from: day,
+  to: day,
+}).and('from', 'to');
+
+const lens = Joi.string().valid(...LENS_NAMES);
+
+export const rowsRequest = Joi.object({
+  account: id.required(),
+  lens: lens.required(),
+  ids: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).min(1).max(200_000).required(),
+  parts: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).max(200_000).default([]),
+  from: day.required(),
+  to: day.required(),
+});
+
+export const suggestRequest = Joi.object({
+  account: id.required(),
+  ids: Joi.array().items(id).min(1).max(20_000).required(),
+});
+
+export const historyQuery = Joi.object({
+  account: id.required(),
+  from: day.required(),
+  targetId: id,
+  adGroupId: id,
+  campaignId: id,
+});
+
+export const swathRequest = Joi.object({
+  account: id.required(),
+  name: Joi.string().trim().min(1).max(60).required(),
+  lens: lens.required(),
+  conditions: Joi.array().items(Joi.string().max(1000)).max(50).required(),
+  sort: Joi.string().max(200).allow('').default(''),
+});
+
+const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');
+export const notesQuery = Joi.object({ account: id.required(), subject: subject.required() });
+export const noteRequest = Joi.object({
+  account: id.required(),
+  subject: subject.required(),
+  text: Joi.string().trim().min(1).max(2000).required(),
+});
+export const removalQuery = Joi.object({ account: id.required(), id: id.required() });
+
+export const overviewQuery = Joi.object({ account: id.required(), from: day, to: day }).and('from', 'to');
+export const monthGoalRequest = Joi.object({
+  account: id.required(),
+  month: Joi.string()
+    .pattern(/^\d{4}-(0[1-9]|1[0-2])-01$/, 'the first day of a month')
+    .required(),
+  sales: money.min(1).allow(null).required(),
+  spend: money.min(1).allow(null).required(),
+});
+
+export const tableFile = Joi.object({
+  name: Joi.string().trim().min(1).max(100).required(),
+  headings: Joi.array().items(Joi.string().max(200)).min(1).max(200).required(),
+  rows: Joi.array().items(Joi.array()).max(200_000).required(),
 });
 
 const share = Joi.number().greater(-1).max(10);

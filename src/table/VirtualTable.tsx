@@ -1,23 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import type { ReactNode } from 'react';
+import { TableHead } from './TableHead';
+import { TableRow } from './TableRow';
+import type { Column, Sort } from './column';
 import './table.css';
 
-/** One column of a virtual table; `T` is what a row is. */
-export interface Column<T> {
-  key: string;
-  label: string;
-  /** Unit shown small beside the label. */
-  unit?: string;
-  /** CSS grid width, for instance "64px" or "minmax(120px, 1fr)". */
-  width: string;
-  isFigure?: boolean;
-  definition?: string;
-  sortable?: boolean;
-  cell: (row: T) => ReactNode;
-}
-
-interface VirtualTableProps<T> {
+export interface VirtualTableProps<T> {
   label: string;
   columns: Column<T>[];
   count: number;
@@ -31,21 +20,37 @@ interface VirtualTableProps<T> {
   onFocus: (index: number) => void;
   isSelected: (index: number) => boolean;
   onSelect: (index: number, range: boolean) => void;
-  sort: { by: string; descending: boolean } | null;
-  onSort: (key: string) => void;
+  /** What the rows are ordered by, the first one first. */
+  sorts: readonly Sort[];
+  /** `isAlso` adds a further order instead of replacing the present one. */
+  onSort: (key: string, isAlso: boolean) => void;
   /** Shown instead of rows when there are none. */
   empty: ReactNode;
+  /** Totals of all rows, by column; a line below the headings. */
+  totals?: (key: string) => ReactNode;
+  /** Widths in pixels can be dragged, and columns moved, where these are given. */
+  onResize?: (key: string, width: number) => void;
+  onMove?: (key: string, over: string) => void;
+  /** Told which rows are in sight. */
+  onSight?: (first: number, last: number) => void;
+  onOpen?: (index: number) => void;
 }
+
+const HEAD = 28;
+const TOTALS = 26;
 
 /** A table of any length: only the rows in sight are in the page. */
 export function VirtualTable<T>(props: VirtualTableProps<T>) {
-  const { columns, count, rowHeight, focus } = props;
+  const { columns, count, rowHeight, focus, totals, onSight } = props;
   const scroller = useRef<HTMLDivElement>(null);
+  const headHeight = HEAD + (totals ? TOTALS : 0);
   const rows = useVirtualizer({
     count,
     getScrollElement: () => scroller.current,
     estimateSize: () => rowHeight,
     overscan: 8,
+    // The head stays in sight above the rows and takes its height from what the scroller shows of them.
+    scrollPaddingEnd: headHeight,
   });
   useEffect(() => {
     rows.measure();
@@ -55,19 +60,28 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
     // Only a move of the focus scrolls; new rows under a resting focus do not.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [focus]);
-  const template = columns.map((column) => column.width).join(' ');
+  const items = rows.getVirtualItems();
+  const first = items[0]?.index ?? 0;
+  const last = items.at(-1)?.index ?? -1;
+  useEffect(() => {
+    onSight?.(first, last);
+  }, [onSight, first, last]);
+  const template = columns.map(({ width }) => (typeof width === 'number' ? `${width}px` : width)).join(' ');
+  const fixed = fixedWidth(columns);
   return (
-    <div role="table" aria-label={props.label} aria-rowcount={count} className="table">
-      <div role="row" className="table-head" style={{ gridTemplateColumns: template }}>
-        {columns.map((column) => (
-          <Heading key={column.key} column={column} sort={props.sort} onSort={props.onSort} />
-        ))}
-      </div>
-      <div ref={scroller} className="table-body" tabIndex={0} aria-label={`${props.label}: rows`}>
+    <div ref={scroller} className="table" tabIndex={0} role="region" aria-label={`${props.label}: rows`}>
+      <div
+        role="table"
+        aria-label={props.label}
+        aria-rowcount={count}
+        className="table-sheet"
+        style={fixed === null ? undefined : { minWidth: fixed }}
+      >
+        <TableHead {...props} template={template} />
         {count === 0 && <div className="table-empty">{props.empty}</div>}
-        <div style={{ height: rows.getTotalSize(), position: 'relative' }}>
-          {rows.getVirtualItems().map((item) => (
-            <Row
+        <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
+          {items.map((item) => (
+            <TableRow
               key={props.keyAt(item.index)}
               index={item.index}
               top={item.start}
@@ -81,74 +95,15 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
   );
 }
 
-function Heading<T>({
-  column,
-  sort,
-  onSort,
-}: {
-  column: Column<T>;
-  sort: VirtualTableProps<T>['sort'];
-  onSort: (key: string) => void;
-}) {
-  const isSorted = sort?.by === column.key;
-  const content = (
-    <>
-      {column.label}
-      {column.unit && <span className="table-unit"> {column.unit}</span>}
-      {isSorted && (sort.descending ? ' ↓' : ' ↑')}
-    </>
-  );
-  const order = isSorted ? (sort.descending ? 'descending' : 'ascending') : undefined;
-  return (
-    <div
-      role="columnheader"
-      aria-sort={order}
-      title={column.definition}
-      className={column.isFigure ? 'figure' : 'cut'}
-    >
-      {column.sortable ? (
-        <button type="button" onClick={() => onSort(column.key)}>
-          {content}
-        </button>
-      ) : (
-        content
-      )}
-    </div>
-  );
-}
+const GAP = 8;
+const PADDING = 24;
 
-function Row<T>({
-  index,
-  top,
-  template,
-  ...props
-}: VirtualTableProps<T> & { index: number; top: number; template: string }) {
-  const row = props.rowAt(index);
-  const isSelected = props.isSelected(index);
-  return (
-    <div
-      role="row"
-      aria-rowindex={index + 1}
-      aria-selected={isSelected}
-      data-focused={index === props.focus || undefined}
-      className="table-row"
-      style={{ transform: `translateY(${top}px)`, height: props.rowHeight }}
-      onMouseDown={(event) => {
-        if ((event.target as HTMLElement).closest('button, input, select, a')) return;
-        if (event.shiftKey || event.ctrlKey || event.metaKey) {
-          event.preventDefault();
-          props.onSelect(index, event.shiftKey);
-        } else props.onFocus(index);
-      }}
-    >
-      <div className="table-cells" style={{ gridTemplateColumns: template }}>
-        {props.columns.map((column) => (
-          <div role="cell" key={column.key} className={column.isFigure ? 'figure' : 'cut'}>
-            {column.cell(row)}
-          </div>
-        ))}
-      </div>
-      {props.detail && <div className="table-detail cut">{props.detail(row)}</div>}
-    </div>
-  );
+/** Width of a sheet whose columns are all in pixels: it may be wider than its scroller. */
+function fixedWidth<T>(columns: Column<T>[]): number | null {
+  let sum = PADDING + GAP * Math.max(0, columns.length - 1);
+  for (const { width } of columns) {
+    if (typeof width !== 'number') return null;
+    sum += width;
+  }
+  return sum;
 }

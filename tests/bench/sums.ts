@@ -1,6 +1,6 @@
 import { insertAccount } from '../../src/db/queries/accounts';
 import { db } from '../../src/server/context/context';
-import { loadTargetSums } from '../../src/server/field/loadTargetSums';
+import { loadFieldSums } from '../../src/server/field/loadFieldSums';
 import { median, say, timed } from './timed';
 
 const SIZES = [10_000, 100_000];
@@ -46,8 +46,8 @@ export async function benchSums(): Promise<void> {
     for (let round = 0; round < ROUNDS; round += 1) {
       bare.push((await timed(() => bareSums(account))).seconds);
       const answer = await timed(async () => {
-        const sums = await loadTargetSums({ account, days: 30, unsettled: 'as-is' });
-        return Buffer.from(JSON.stringify(sums)).length;
+        const [from, to] = ['2026-10-24', '2026-11-22'];
+        return Buffer.from(await loadFieldSums({ account, grain: 'target', from, to })).length;
       });
       whole.push(answer.seconds);
       bytes = answer.value;
@@ -71,7 +71,8 @@ async function bareSums(account: number) {
     explain (analyze, timing off) select f.target_id, sum(f.impressions) filter (where f.day >= '2026-10-24'), sum(f.clicks) filter (where f.day >= '2026-10-24'),
       sum(f.spend_micros) filter (where f.day >= '2026-10-24'), sum(f.orders) filter (where f.day >= '2026-10-24'),
       sum(f.units) filter (where f.day >= '2026-10-24'), sum(f.sales_micros) filter (where f.day >= '2026-10-24'),
-      sum(f.spend_micros) filter (where f.day < '2026-10-24'), sum(f.clicks) filter (where f.day < '2026-10-24'),
-      sum(f.sales_micros) filter (where f.day < '2026-10-24')
+      sum(f.impressions) filter (where f.day < '2026-10-24'), sum(f.clicks) filter (where f.day < '2026-10-24'),
+      sum(f.spend_micros) filter (where f.day < '2026-10-24'), sum(f.orders) filter (where f.day < '2026-10-24'),
+      sum(f.units) filter (where f.day < '2026-10-24'), sum(f.sales_micros) filter (where f.day < '2026-10-24')
     from mowing.target_day f where f.account_id = ${account} and f.day between '2026-09-24' and '2026-11-22' group by f.target_id`;
 }

@@ -1,2 +1,3 @@
 export { asText } from './asText';
-export { neutralCell, writeWorkbook } from './writeWorkbook';
+export { csvCell } from './csvCell';
+export { neutralCell, writeWorkbook, XLSX_TYPE } from './writeWorkbook';

@@ -1,6 +1,8 @@
 import { PassThrough } from 'node:stream';
 import ExcelJS from 'exceljs';
 
+export const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
 /** A text that a spreadsheet would run as a formula gets an apostrophe in front. */
 export function neutralCell(text: string): string {
   return /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;

@@ -1,3 +1,5 @@
+export { moveByHand } from './byHand';
+export type { HandStep, HandValue, MovedValue, ValueLimits } from './byHand';
 export { changeKey, describeChange, PLACEMENT_LABELS } from './change';
 export type { Change, ChangeKind, ChangeState, Pausable, Placement } from './change';
 export { entitiesOf } from './entitiesOf';

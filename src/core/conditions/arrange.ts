@@ -1,70 +1,88 @@
 import { normaliseTerm } from '../matching';
-import { measure } from '../measures';
-import type { MeasureKey } from '../measures';
-import { sumsOfRow } from '../terms';
-import type { TermTable } from '../terms';
-import { isTextCondition } from './condition';
-import type { Condition } from './condition';
+import { isChoiceCondition, isTextCondition } from './condition';
+import type { AnyOf, Condition, Stack } from './condition';
+import { isChoiceKey, isTextKey } from './fields';
+import type { ChoiceKey, NumberKey, TextKey } from './fields';
 
-/** What rows are sorted by: a measure, a text, or the usual order of a step. */
+/** How the fields of a table's rows are read. */
+export interface RowReader {
+  /** How many rows the table has. */
+  size: number;
+  /** Null: the row has no such value (a ratio without a denominator, a bid that is not known). */
+  number: (key: NumberKey) => (row: number) => number | null;
+  /** Normalised. */
+  text: (key: TextKey) => (row: number) => string;
+  choice: (key: ChoiceKey) => (row: number) => string;
+}
+
+/** What rows are sorted by. */
 export interface SortOrder {
-  by: MeasureKey | 'term' | 'place';
+  by: NumberKey | TextKey | ChoiceKey;
   descending: boolean;
 }
 
-/** Texts of a row that are not in the table itself. */
-export interface RowTexts {
-  /** Normalised search term. */
-  term: (row: number) => string;
-  /** Campaign and ad group, normalised. */
-  place: (row: number) => string;
-}
-
 /**
- * The rows that meet every condition, in the given order. A row whose ratio has no value meets no condition on it
- * and stands last in either direction.
+ * The rows that meet every group of a stack, in the given order, the first sort counting most. A row whose ratio has
+ * no value meets no condition on it and stands last in either direction.
  */
 export function arrangeRows(
-  table: TermTable,
+  reader: RowReader,
   rows: Int32Array,
-  conditions: readonly Condition[],
-  sort: SortOrder | null,
-  texts: RowTexts,
+  stack: Stack,
+  sorts: readonly SortOrder[],
 ): Int32Array {
-  const tests = conditions.map((condition) => testOf(table, condition, texts));
-  const kept = rows.filter((row) => tests.every((test) => test(row)));
-  return sort === null ? kept : sorted(table, kept, sort, texts);
+  const tests = stack.map((group) => testOfAny(reader, group));
+  const kept = tests.length === 0 ? rows.slice() : rows.filter((row) => tests.every((test) => test(row)));
+  return sorts.length === 0 ? kept : sorted(reader, kept, sorts);
 }
 
-function testOf(table: TermTable, condition: Condition, texts: RowTexts): (row: number) => boolean {
+function testOfAny(reader: RowReader, group: AnyOf): (row: number) => boolean {
+  const tests = group.map((condition) => testOf(reader, condition));
+  return tests.length === 1 ? tests[0] : (row) => tests.some((test) => test(row));
+}
+
+function testOf(reader: RowReader, condition: Condition): (row: number) => boolean {
   if (isTextCondition(condition)) {
     const part = normaliseTerm(condition.text);
-    const textOf = condition.field === 'term' ? texts.term : texts.place;
+    const textOf = reader.text(condition.field);
     return (row) => textOf(row).includes(part) === (condition.op === 'holds');
   }
-  const valueOf = valueReader(table, condition.field);
+  if (isChoiceCondition(condition)) {
+    const choiceOf = reader.choice(condition.field);
+    return (row) => (choiceOf(row) === condition.choice) === (condition.op === 'is');
+  }
+  const valueOf = reader.number(condition.field);
   // Ratios carry rounding errors of the last binary digit; a limit typed as 24 % must hold for 24 %.
   const slack = Math.abs(condition.value) * 1e-12;
   if (condition.op === 'atLeast') return (row) => (valueOf(row) ?? -Infinity) >= condition.value - slack;
   return (row) => (valueOf(row) ?? Infinity) <= condition.value + slack;
 }
 
-function valueReader(table: TermTable, key: MeasureKey): (row: number) => number | null {
-  const columns = table as unknown as Record<string, Float64Array>;
-  if (key in table) return (row) => columns[key][row];
-  const { of } = measure(key);
-  return (row) => of(sumsOfRow(table, row));
+function sorted(reader: RowReader, rows: Int32Array, sorts: readonly SortOrder[]): Int32Array {
+  const compares = sorts.map((sort) => compareBy(reader, rows, sort));
+  const [first] = compares;
+  if (compares.length === 1) return rows.sort((a, b) => first(a, b) || a - b);
+  return rows.sort((a, b) => {
+    for (const compare of compares) {
+      const order = compare(a, b);
+      if (order !== 0) return order;
+    }
+    return a - b;
+  });
 }
 
-function sorted(table: TermTable, rows: Int32Array, sort: SortOrder, texts: RowTexts): Int32Array {
-  const sign = sort.descending ? -1 : 1;
-  if (sort.by === 'term' || sort.by === 'place') {
-    const textOf = sort.by === 'term' ? texts.term : texts.place;
-    return rows.sort((a, b) => sign * (textOf(a) < textOf(b) ? -1 : textOf(a) > textOf(b) ? 1 : 0) || a - b);
+/** Keys are read once for each row, not once for each comparison. */
+function compareBy(reader: RowReader, rows: Int32Array, { by, descending }: SortOrder) {
+  const sign = descending ? -1 : 1;
+  if (isTextKey(by) || isChoiceKey(by)) {
+    const read = isTextKey(by) ? reader.text(by) : reader.choice(by);
+    const keys: string[] = [];
+    for (const row of rows) keys[row] = read(row);
+    return (a: number, b: number) => sign * (keys[a] < keys[b] ? -1 : keys[a] > keys[b] ? 1 : 0);
   }
-  const read = valueReader(table, sort.by);
-  const keys = new Float64Array(table.size);
-  const last = sort.descending ? -Infinity : Infinity;
+  const read = reader.number(by);
+  const keys = new Float64Array(reader.size);
+  const last = descending ? -Infinity : Infinity;
   for (const row of rows) keys[row] = read(row) ?? last;
-  return rows.sort((a, b) => sign * (keys[a] - keys[b] || 0) || a - b);
+  return (a: number, b: number) => sign * (keys[a] - keys[b] || 0);
 }

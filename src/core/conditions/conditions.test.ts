@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { aTermTable } from '../../../tests/make/terms';
 import { MEASURES } from '../measures';
-import { arrangeRows, readCondition, writeCondition } from '.';
-import type { Condition } from '.';
+import { termReader } from '../terms';
+import { arrangeRows, readAnyOf, readCondition, writeAnyOf, writeCondition } from '.';
+import type { Condition, SortOrder } from '.';
 
 const table = aTermTable([
   { term: 'no clicks', clicks: 0, spend: 0 },
@@ -13,8 +14,15 @@ const table = aTermTable([
 ]);
 const texts = { term: (row: number) => table.term[row], place: () => 'glass weights auto' };
 const all = Int32Array.from([0, 1, 2, 3]);
-const arrange = (conditions: Condition[], sort: Parameters<typeof arrangeRows>[3] = null) =>
-  [...arrangeRows(table, all, conditions, sort, texts)].map((row) => table.term[row]);
+const arrange = (conditions: Condition[], ...sorts: SortOrder[]) =>
+  [
+    ...arrangeRows(
+      termReader(table, texts),
+      all,
+      conditions.map((one) => [one]),
+      sorts,
+    ),
+  ].map((row) => table.term[row]);
 
 describe('stacked conditions', () => {
   test('all have to hold', () => {
@@ -31,6 +39,12 @@ describe('stacked conditions', () => {
     expect(arrange([readCondition('cpc>=0')!])).not.toContain('no clicks');
   });
 
+  test('of a group one is enough', () => {
+    const group = readAnyOf('orders>=2|term~unsold')!;
+    const rows = arrangeRows(termReader(table, texts), all, [group, [readCondition('clicks>=1')!]], []);
+    expect([...rows].map((row) => table.term[row])).toEqual(['cheap', 'unsold']);
+  });
+
   test('texts hold or lack a part', () => {
     expect(arrange([readCondition('term~ear')!])).toEqual(['dear']);
     expect(arrange([readCondition('place!~glass')!])).toEqual([]);
@@ -43,12 +57,29 @@ describe('sorting', () => {
     expect(arrange([], { by: 'acos', descending: true })).toEqual(['dear', 'cheap', 'no clicks', 'unsold']);
   });
 
+  test('goes by the second order where the first one says nothing', () => {
+    expect(arrange([], { by: 'orders', descending: true }, { by: 'clicks', descending: true })).toEqual([
+      'cheap',
+      'dear',
+      'unsold',
+      'no clicks',
+    ]);
+  });
+
   test('goes by text too', () => {
     expect(arrange([], { by: 'term', descending: true })).toEqual(['unsold', 'no clicks', 'dear', 'cheap']);
   });
 });
 
 describe('a condition in a link', () => {
+  test.each([
+    'kind=exact',
+    'standing!=early',
+    'd.spend>=12.5',
+    'vsTarget>=1.5',
+    'orders>=1|term~a%7Cb|kind=broad',
+  ])('%s comes back as it was', (text) => expect(writeAnyOf(readAnyOf(text)!)).toBe(text));
+
   test('comes back as it was, for every measure', () => {
     fc.assert(
       fc.property(
@@ -63,7 +94,8 @@ describe('a condition in a link', () => {
     );
   });
 
-  test.each(['clicks>=ten', 'nothing>=1', 'term>=5', 'clicks', ''])('"%s" is not understood', (text) =>
-    expect(readCondition(text)).toBeNull(),
+  test.each(['clicks>=ten', 'nothing>=1', 'term>=5', 'clicks', '', 'kind>=2', 'clicks=3'])(
+    '"%s" is not understood',
+    (text) => expect(readCondition(text)).toBeNull(),
   );
 });

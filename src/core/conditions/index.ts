@@ -1,4 +1,24 @@
-export { isTextCondition, readCondition, shownScale, writeCondition } from './condition';
-export type { Condition, MeasureCondition, TextCondition } from './condition';
+export {
+  CHOICES,
+  isChoiceKey,
+  isNumberKey,
+  isTextKey,
+  movedMeasure,
+  NUMBER_FIELDS,
+  numberField,
+  shownScale,
+  TEXT_LABELS,
+} from './fields';
+export type { ChoiceKey, ExtraKey, NumberField, NumberKey, TextKey } from './fields';
+export {
+  isChoiceCondition,
+  isNumberCondition,
+  isTextCondition,
+  readAnyOf,
+  readCondition,
+  writeAnyOf,
+  writeCondition,
+} from './condition';
+export type { AnyOf, Condition, Stack } from './condition';
 export { arrangeRows } from './arrange';
-export type { RowTexts, SortOrder } from './arrange';
+export type { RowReader, SortOrder } from './arrange';

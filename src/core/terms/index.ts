@@ -1,3 +1,4 @@
+export { termReader } from './termReader';
 export { normalisedTerms, sumsByCampaign, sumsOfRow, sumsOfRows, termForms } from './termTable';
 export type { TermTable } from './termTable';
 export { termContext } from './termContext';

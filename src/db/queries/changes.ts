@@ -134,6 +134,7 @@ export async function answerChange(
 ): Promise<void> {
   await sql`
     update mowing.change set state = ${answer.accepted ? 'accepted' : 'refused'}, answer_code = ${answer.code},
-      answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId}, answered_at = now()
+      answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId}, answered_at = now(),
+      answered_on = (select coalesce(market_day, current_date) from mowing.account where account_id = ${accountId})
     where account_id = ${accountId} and change_id = ${id} and state = 'sending'`;
 }

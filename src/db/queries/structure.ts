@@ -37,3 +37,19 @@ export async function marketIds(
     where account_id = ${accountId} and ${id} = any(${ids}::integer[])`;
   return new Map(rows.map((row) => [row.id, row.marketId]));
 }
+
+/** Targets as the market's suggestions are asked for: with the market's id of their ad group. Those without one are left out. */
+export async function listTargetsToSuggest(sql: Query, accountId: number, ids: number[]) {
+  return sql<
+    {
+      id: number;
+      adGroupId: string;
+      kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
+      match: Target['match'];
+      expression: string;
+    }[]
+  >`
+    select t.target_id as id, g.market_id as "adGroupId", t.kind, t.match, t.expression
+    from mowing.target t join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+    where t.account_id = ${accountId} and t.target_id = any(${ids}::integer[]) and g.market_id is not null and t.kind <> 'unknown'`;
+}

@@ -1,4 +1,4 @@
-import { neutralCell, writeWorkbook } from '../../connect/spreadsheet';
+import { csvCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { IMPORT_LABELS } from '../../contract/reportFields';
 import type { ImportKind } from '../../contract/reportFields';
 import { readExport } from '../../db/queries/exports';
@@ -27,13 +27,12 @@ export async function exportData({ account: accountId, kind, format, from, to }:
   return format === 'xlsx'
     ? {
         name: `${name}.xlsx`,
-        type: XLSX,
+        type: XLSX_TYPE,
         body: writeWorkbook(IMPORT_LABELS[kind].slice(0, 31), rows.headings, cells(rows)),
       }
     : { name: `${name}.csv`, type: 'text/csv; charset=utf-8', body: csvBytes(rows) };
 }
 
-const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 const NUMBER = /^-?\d+(\.\d+)?$/;
 /** Columns whose figures are names: a code of digits must not lose its zeros. */
 const NAMES = /ID$|code|SKU|Search term|Target$|Name|Campaign$|Ad group$|Product$/;
@@ -53,11 +52,4 @@ async function* csvBytes({ headings, blocks }: ExportRows): AsyncGenerator<Uint8
   yield encoder.encode(`${headings.join(',')}\n`);
   for await (const block of blocks)
     yield encoder.encode(block.map((row) => `${row.map(csvCell).join(',')}\n`).join(''));
-}
-
-function csvCell(cell: string | number | null): string {
-  if (cell === null) return '';
-  if (typeof cell === 'number') return String(cell);
-  const text = NUMBER.test(cell) ? cell : neutralCell(cell);
-  return /[",\n\r]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text;
 }

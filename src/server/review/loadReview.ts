@@ -1,17 +1,12 @@
-import { addDays } from '../../core/units';
-import { settledWindow, UNSETTLED_DAYS, unsettledDays, WINDOW_DAYS } from '../../core/windows';
-import type { SettledWindow } from '../../core/windows';
 import type { ReviewData, TermColumns } from '../../contract/api';
-import { MowingError } from '../../contract/mowingError';
-import type { AccountRow } from '../../db/queries/accounts';
 import { listPutAside } from '../../db/queries/putAside';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
 import { readTermRows } from '../../db/queries/terms';
 import type { TermRowValues } from '../../db/queries/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
+import { chooseWindow } from '../accounts/chooseWindow';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
-import { loadCompletion } from '../sync/loadCompletion';
 
 /** Everything that a review of search terms needs, for a window or for the usual one. */
 export async function loadReview(accountId: number, from?: string, to?: string): Promise<ReviewData> {
@@ -33,18 +28,6 @@ export async function loadReview(accountId: number, from?: string, to?: string):
     rows: toColumns(rows),
     putAside,
   };
-}
-
-async function chooseWindow(account: AccountRow, from?: string, to?: string): Promise<SettledWindow> {
-  const today = todayOf(account);
-  // Where nothing is known of how late orders arrive (a file tells nothing of it), a plain rule holds.
-  const late =
-    account.marketId === null ? UNSETTLED_DAYS : unsettledDays(await loadCompletion(account.id, today));
-  const usual = settledWindow(account.lastDay ?? addDays(today, -1), today, WINDOW_DAYS, late);
-  if (from === undefined || to === undefined) return usual;
-  if (from > to) throw new MowingError('bad-request', `The window ends (${to}) before it begins (${from}).`);
-  // Days inside a chosen window that are not settled are told, not left out: she asked for them.
-  return { from, to, unsettled: usual.unsettled.filter((day) => day > to) };
 }
 
 function toColumns(rows: TermRowValues[]): TermColumns {

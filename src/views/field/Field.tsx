@@ -1,10 +1,13 @@
+import { useEffect, useState } from 'react';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
-import { useAccount } from '../shared/useAccount';
 import { TargetField } from '../shared/TargetField';
+import { useAccount } from '../shared/useAccount';
+import { WindowButton } from '../shared/window/WindowButton';
 import { FieldBody } from './FieldBody';
 import { FIELD_KEYS } from './fieldKeys';
-import { useFieldState } from './useFieldState';
+import { keepAsLast, useFieldState } from './useFieldState';
+import { useLens } from './useLens';
 
 export function FieldPlace() {
   return (
@@ -14,29 +17,41 @@ export function FieldPlace() {
   );
 }
 
-/** Free exploration: every target of the account, account-wide. */
+/** Free exploration: everything of the account through eight lenses. */
 function Field() {
   const state = useFieldState();
   const { accounts, account, error } = useAccount(state.account);
+  // A target of another value makes every row stand differently.
+  const version = Math.round((account?.targetAcos ?? 0) * 1e6);
+  const lens = useLens(account?.id, version, state.lens, state.from, state.to);
+  const [isWindowOpen, openWindow] = useState(false);
+  useEffect(() => {
+    if (account) keepAsLast(account.id, state.query);
+  }, [account, state.query]);
+  const bar = account && (
+    <>
+      <WindowButton
+        account={account}
+        window={lens.loaded?.window}
+        onWindow={state.setWindow}
+        isOpen={isWindowOpen}
+        onOpen={openWindow}
+      />
+      <TargetField account={account} />
+    </>
+  );
   return (
-    <Frame
-      place="field"
-      accounts={accounts}
-      account={account}
-      bar={account && <TargetField account={account} />}
-      keys={FIELD_KEYS}
-    >
-      {(tray) =>
-        error ? (
-          <main style={{ padding: 24 }}>
-            <p role="alert" className="over">
-              {error.message}
-            </p>
-          </main>
-        ) : (
-          <FieldBody account={account} state={state} tray={tray} />
-        )
-      }
+    <Frame place="field" accounts={accounts} account={account} bar={bar} keys={FIELD_KEYS}>
+      {(tray) => (
+        <FieldBody
+          account={account}
+          error={error ?? lens.error}
+          state={state}
+          lens={lens}
+          tray={tray}
+          onWindow={() => openWindow(true)}
+        />
+      )}
     </Frame>
   );
 }

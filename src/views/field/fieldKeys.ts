@@ -1,10 +1,26 @@
 import type { KeyLine } from '../shared/frame/KeysHelp';
 
 export const FIELD_KEYS: KeyLine[] = [
+  [
+    '1 – 8',
+    'lens: keywords, product targets, auto targets, search terms, placements, campaigns, ad groups, products',
+  ],
   ['↑ ↓', 'row; with Shift the selection grows; PageUp PageDown Home End too'],
+  ['Enter', 'into the focused row: what lies below it'],
+  ['Backspace', 'out again, one scope wider'],
   ['ctrl a', 'select all rows shown; Escape clears'],
-  ['e', 'edit the bid in place'],
-  ['[ ]', 'bids of the selected rows −5 % or +5 %'],
+  ['e', 'edit the bid, budget or modifier in place'],
+  ['[ ]', 'bids (budgets, modifiers) of the selected rows −5 % or +5 %'],
+  ['m', 'move by hand: to the bar below the rows'],
+  ['p', 'pause the selected rows, or resume them'],
   ['u', 'take the last changes out of the tray'],
-  ['/', 'search'],
+  ['s', 'stack a condition'],
+  ['v', 'swaths: conditions kept by name'],
+  ['b', 'brush on the picture around the focused row; arrows move it, with Shift its size; Escape ends'],
+  ['f', 'fold the picture'],
+  ['i', 'fold the evidence'],
+  ['x', 'rows or cross-tab'],
+  ['o', 'columns'],
+  ['w', 'window'],
+  ['ctrl c', 'copy the selected rows (or all) for a spreadsheet'],
 ];

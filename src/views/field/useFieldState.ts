@@ -1,41 +1,111 @@
-import { useMemo } from 'react';
-import { useUrlState } from '../shared/urlState';
+import { useMemo, useState } from 'react';
+import { readAnyOf, writeAnyOf } from '../../core/conditions';
+import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
+import { LENS_NAMES, readScope, writeScope } from '../../core/lenses';
+import type { Dimension, LensName, LensScope } from '../../core/lenses';
+import { recall, remember, useUrlState } from '../shared/urlState';
 
-/** Columns that the rows can be ordered by. */
-export type SortKey =
-  | 'target'
-  | 'place'
-  | 'bid'
-  | 'impressions'
-  | 'clicks'
-  | 'cpc'
-  | 'spend'
-  | 'moved'
-  | 'orders'
-  | 'sales'
-  | 'acos';
+export type PictureKind = 'cut' | 'bars' | 'trend' | 'histogram';
+export type Shape = 'rows' | 'cross';
 
-export const WINDOW_CHOICES = [7, 14, 30, 60, 90] as const;
+const LAST = 'field-last';
+
+/** A page that was opened without a view of its own shows the last one again. */
+function returnToLast(): void {
+  const asked = new URLSearchParams(location.search);
+  if ([...asked.keys()].some((key) => key !== 'account')) return;
+  const last = new URLSearchParams(
+    recall<Record<string, string>>(LAST, {})[asked.get('account') ?? ''] ?? '',
+  );
+  for (const [key, value] of last) if (key !== 'account') asked.append(key, value);
+  history.replaceState(null, '', `${location.pathname}?${asked}`);
+}
+
+/** Keeps the view that a page shows, for the next time. */
+export function keepAsLast(account: number, query: string): void {
+  const asked = new URLSearchParams(query);
+  asked.delete('account');
+  const kept = recall<Record<string, string>>(LAST, {});
+  remember(LAST, { ...kept, [String(account)]: asked.toString(), '': asked.toString() });
+}
+
+function readSorts(text: string | null): SortOrder[] {
+  return (text ?? '-spend')
+    .split(',')
+    .filter(Boolean)
+    .map((one) => ({ by: one.replace(/^-/, '') as SortOrder['by'], descending: one.startsWith('-') }));
+}
+
+export const writeSorts = (sorts: readonly SortOrder[]): string =>
+  sorts.map(({ by, descending }) => `${descending ? '-' : ''}${by}`).join(',');
+
+/** What a click on a heading makes of the order: the other way round, or a further order. */
+export function nextSorts(sorts: SortOrder[], key: string, isAlso: boolean): SortOrder[] {
+  const by = key as SortOrder['by'];
+  const known = sorts.find((one) => one.by === by);
+  const isText = ['name', 'place', 'kind', 'state', 'standing', 'evidence'].includes(key);
+  const next = { by, descending: known ? !known.descending : !isText };
+  if (!isAlso) return [next];
+  return known ? sorts.map((one) => (one.by === by ? next : one)) : [...sorts, next];
+}
 
 /** Everything in the field that a link carries. */
 export function useFieldState() {
+  useState(returnToLast);
   const { values, set } = useUrlState();
-  const sort = values.get('sort') ?? '-spend';
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const lens = LENS_NAMES.find((name) => name === values.get('lens')) ?? 'keywords';
+    const pick = <T extends string>(key: string, choices: readonly T[], usual: T): T =>
+      choices.find((one) => one === values.get(key)) ?? usual;
+    return {
+      query: values.toString(),
       account: values.get('account'),
-      days: Number(values.get('days') ?? 30) || 30,
-      unsettled: values.get('unsettled') === 'as-is' ? ('as-is' as const) : ('left-out' as const),
-      search: values.get('search') ?? '',
-      sort: { by: sort.replace(/^-/, '') as SortKey, descending: sort.startsWith('-') },
-      setDays: (days: number) => set({ days: String(days) }),
-      setUnsettled: (unsettled: 'left-out' | 'as-is') =>
-        set({ unsettled: unsettled === 'as-is' ? 'as-is' : null }),
-      setSearch: (search: string) => set({ search: search === '' ? null : search }),
-      setSort: (by: SortKey) => set({ sort: sort === `-${by}` ? by : `-${by}` }),
-    }),
-    [values, set, sort],
-  );
+      lens,
+      scope: readScope(values.get('in')),
+      from: values.get('from'),
+      to: values.get('to'),
+      stack: values.getAll('where').flatMap((text) => {
+        const group = readAnyOf(text);
+        return group ? [group] : [];
+      }) as Stack,
+      sorts: readSorts(values.get('sort')),
+      columns: values.get('cols')?.split(',') ?? null,
+      shape: pick<Shape>('shape', ['rows', 'cross'], 'rows'),
+      picture: pick<PictureKind>('picture', ['cut', 'bars', 'trend', 'histogram'], 'cut'),
+      measures: (values.get('measures')?.split(',') ?? ['spend', 'sales']) as NumberKey[],
+      down: (values.get('down') ?? 'campaign') as Dimension,
+      across: (values.get('across') ?? 'kind') as Dimension,
+      cell: (values.get('cell') ?? 'acos') as NumberKey,
+      setLens: (next: LensName) => set({ lens: next, cols: null, sort: null }, true),
+      setScope: (next: LensScope | null) => set({ in: next && writeScope(next) }, true),
+      /** To another lens inside another scope, in one step back. */
+      drill: (to: { lens: LensName; scope: LensScope | null; where?: string[] }) =>
+        set(
+          {
+            lens: to.lens,
+            in: to.scope && writeScope(to.scope),
+            cols: null,
+            sort: null,
+            shape: null,
+            ...(to.where ? { where: to.where } : {}),
+          },
+          true,
+        ),
+      setWindow: (from: string | null, to: string | null) => set({ from, to }),
+      setStack: (next: Stack) => set({ where: next.map(writeAnyOf) }),
+      setSorts: (next: SortOrder[]) => set({ sort: writeSorts(next) }),
+      setColumns: (next: string[] | null) => set({ cols: next && next.join(',') }),
+      setShape: (next: Shape) => set({ shape: next === 'rows' ? null : next }, true),
+      setPicture: (next: PictureKind) => set({ picture: next === 'cut' ? null : next }),
+      setMeasures: (next: NumberKey[]) => set({ measures: next.join(',') }),
+      setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey }) => set(next),
+      showSwath: (swath: { lens: LensName; conditions: string[]; sort: string }) =>
+        set(
+          { lens: swath.lens, where: swath.conditions, sort: swath.sort || null, cols: null, shape: null },
+          true,
+        ),
+    };
+  }, [values, set]);
 }
 
 export type FieldState = ReturnType<typeof useFieldState>;

@@ -10,7 +10,7 @@ import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
 import { ProposalForm } from './ProposalForm';
 import type { Decisions } from './useDecisions';
-import { WindowsTable } from './WindowsTable';
+import { WindowsTable } from '../shared/evidence/WindowsTable';
 import type { ReviewEngine } from './worker/reviewEngine';
 import type { LoadedReview, ReviewSettings, RowDetail } from './worker/types';
 

@@ -3,9 +3,9 @@ import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
 import { TargetField } from '../shared/TargetField';
 import { useAccount } from '../shared/useAccount';
+import { WindowButton } from '../shared/window/WindowButton';
 import { RoundBody } from './RoundBody';
 import { ROUND_KEYS } from './roundKeys';
-import { WindowButton } from './WindowButton';
 import { useReview } from './useReview';
 import { useRoundState } from './useRoundState';
 
@@ -29,7 +29,7 @@ function Round() {
       <WindowButton
         account={account}
         window={review.review?.window}
-        state={state}
+        onWindow={state.setWindow}
         isOpen={isWindowOpen}
         onOpen={openWindow}
       />

@@ -6,10 +6,13 @@ import { VirtualTable } from '../../table';
 import { recall, remember } from '../shared/urlState';
 import type { TrayState } from '../shared/useTray';
 import { columnsOf } from './columns';
-import { Conditions } from './Conditions';
+import { Conditions } from '../shared/conditions/Conditions';
+import type { FieldsOffered } from '../shared/conditions/words';
+import { MEASURES } from '../../core/measures';
 import { EvidencePanel } from './EvidencePanel';
 import { NothingHere } from './NothingHere';
-import { pointsOf, rowsInArea } from './picture';
+import { pointsOf, rowsInArea } from '../shared/picture/points';
+import { sourceOf } from './sourceOf';
 import { placeName } from './placeName';
 import { StepHead } from './StepHead';
 import { Steps } from './Steps';
@@ -53,12 +56,14 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
 
   const shown = useMemo(
     () =>
-      arranged && review && area ? rowsInArea(arranged.rows, review, area) : (arranged?.rows ?? NO_ROWS),
+      arranged && review && area
+        ? rowsInArea(arranged.rows, sourceOf(review), area)
+        : (arranged?.rows ?? NO_ROWS),
     [arranged, review, area],
   );
   const rows = useRows(shown, state.step);
   const points = useMemo(
-    () => (arranged && review ? pointsOf(arranged.rows, review) : null),
+    () => (arranged && review ? pointsOf(arranged.rows, sourceOf(review)) : null),
     [arranged, review],
   );
 
@@ -123,6 +128,7 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
           onAcceptAll={() => void accept(rows.selection.size > 0 ? [...rows.selection] : Array.from(shown))}
         />
         <Conditions
+          fields={FIELDS}
           conditions={state.conditions}
           onChange={state.setConditions}
           isAdding={isAdding}
@@ -177,7 +183,7 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
             onFocus={rows.setFocus}
             isSelected={(index) => rows.selection.has(shown[index])}
             onSelect={rows.select}
-            sort={state.sort}
+            sorts={state.sort ? [state.sort] : []}
             onSort={(key) => state.setSort(nextSort(state.sort, key))}
             empty={<NothingHere state={state} account={account} hasData={review.table.size > 0} />}
           />
@@ -201,6 +207,11 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
 }
 
 const NO_ROWS = new Int32Array();
+const FIELDS: FieldsOffered = {
+  numbers: MEASURES.map(({ key }) => key),
+  texts: ['term', 'place'],
+  choices: [],
+};
 const FOLD = {
   all: 'unset',
   cursor: 'pointer',

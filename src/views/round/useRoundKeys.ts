@@ -1,8 +1,7 @@
-import { useState } from 'react';
 import type { Area, CutLinePoints } from '../../charts';
 import { useKeys } from '../shared/useKeys';
 import type { KeyMap } from '../shared/useKeys';
-import { areaAround } from './picture';
+import { useBrush } from '../shared/picture/useBrush';
 import { STEPS } from './useRoundState';
 import type { RoundState } from './useRoundState';
 import type { Decisions } from './useDecisions';
@@ -27,13 +26,10 @@ interface RoundKeys {
 }
 
 const PAGE = 8;
-/** A brush moves and grows by this factor: both axes are logarithmic. */
-const NUDGE = 1.12;
 
 /** The round's keys: every decision without the mouse. */
 export function useRoundKeys(view: RoundKeys): void {
   const { state, rows, decisions, arranged, area, onArea, points } = view;
-  const [isBrushing, setBrushing] = useState(false);
   const row = rows.focusedRow;
   const stepBid = (factor: number) => {
     const proposal = row === null ? undefined : arranged?.proposals.get(row);
@@ -51,25 +47,9 @@ export function useRoundKeys(view: RoundKeys): void {
     if (now.step === 'harvest') view.onEditing(row);
     else decisions.edit(row, { inCampaign: !now.inCampaign });
   };
-  const brush = () => {
-    setBrushing(!isBrushing);
-    onArea(isBrushing || !points ? null : areaAround(points, row));
-  };
-  const vertical = (by: number, growing: boolean) => () => {
-    if (isBrushing && area) onArea(nudged(area, 'cpc', -by, growing));
-    else rows.move(by, growing);
-  };
-  const horizontal = (by: number, growing: boolean) => () =>
-    isBrushing && area && onArea(nudged(area, 'rpc', by, growing));
+  const brush = useBrush(area, onArea, points, rows);
   const keys: KeyMap = {
-    arrowdown: vertical(1, false),
-    arrowup: vertical(-1, false),
-    'shift+arrowdown': vertical(1, true),
-    'shift+arrowup': vertical(-1, true),
-    arrowright: horizontal(1, false),
-    arrowleft: horizontal(-1, false),
-    'shift+arrowright': horizontal(1, true),
-    'shift+arrowleft': horizontal(-1, true),
+    ...brush.keys,
     pagedown: () => rows.move(PAGE, false),
     pageup: () => rows.move(-PAGE, false),
     home: () => rows.move(-1e9, false),
@@ -82,24 +62,14 @@ export function useRoundKeys(view: RoundKeys): void {
     '[': () => stepBid(0.95),
     ']': () => stepBid(1.05),
     s: () => view.onAdding(true),
-    b: brush,
     f: view.onFold,
     w: view.onWindow,
     'ctrl+a': rows.selectAll,
     escape: () => {
       rows.clearSelection();
-      if (area) onArea(null);
-      setBrushing(false);
+      brush.end();
     },
   };
   STEPS.forEach(({ name }, index) => (keys[String(index + 1)] = () => state.setStep(name)));
   useKeys(keys);
-}
-
-/** An area moved, or with `growing` widened at its far end, along one axis. */
-function nudged(area: Area, axis: 'rpc' | 'cpc', by: number, growing: boolean): Area {
-  const [low, high] = area[axis];
-  const factor = NUDGE ** by;
-  const far = Math.max(low * 1.02, high * factor);
-  return { ...area, [axis]: growing ? [low, far] : [low * factor, high * factor] };
 }

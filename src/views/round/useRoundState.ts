@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { readCondition, writeCondition } from '../../core/conditions';
-import type { Condition, SortOrder } from '../../core/conditions';
+import { readAnyOf, writeAnyOf } from '../../core/conditions';
+import type { SortOrder, Stack } from '../../core/conditions';
 import type { AccountInfo, StepName } from '../../contract/api';
 import { recall, remember, useUrlState } from '../shared/urlState';
 import type { ReviewSettings, Show } from './worker/types';
@@ -40,7 +40,11 @@ export function useRoundState(account: AccountInfo | undefined) {
   const own = useMemo(() => ({ ...recall<OwnSettings>(key, {}), ...changed }), [key, changed]);
   const step = (STEPS.find(({ name }) => name === values.get('step')) ?? STEPS[0]).name;
   const conditions = useMemo(
-    () => values.getAll('where').flatMap((text) => readCondition(text) ?? []),
+    () =>
+      values.getAll('where').flatMap((text) => {
+        const group = readAnyOf(text);
+        return group ? [group] : [];
+      }),
     [values],
   );
   const settings: ReviewSettings = useMemo(
@@ -57,7 +61,7 @@ export function useRoundState(account: AccountInfo | undefined) {
     settings,
     setStep: (next: StepName) => set({ step: next, sort: null, show: null }),
     setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
-    setConditions: (next: Condition[]) => set({ where: next.map(writeCondition) }),
+    setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSort: (sort: SortOrder | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),
     setSettings: (changes: OwnSettings) => {

@@ -2,7 +2,10 @@ import { useEffect, useRef } from 'react';
 import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../core/units';
 
 interface BidCellProps {
+  /** Micros; a share where `isShare`. */
   bid: number;
+  /** Shown and typed in per cent; zero is allowed. */
+  isShare?: boolean;
   isEditing: boolean;
   onEdit: () => void;
   /** The new bid in micros, or null when the edit was given up. */
@@ -10,7 +13,7 @@ interface BidCellProps {
 }
 
 /** A bid that is edited in place: arrows step by one per cent, Enter keeps, Escape gives up. */
-export function BidCell({ bid, isEditing, onEdit, onDone }: BidCellProps) {
+export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: BidCellProps) {
   const isTold = useRef(false);
   useEffect(() => {
     isTold.current = false;
@@ -34,14 +37,16 @@ export function BidCell({ bid, isEditing, onEdit, onDone }: BidCellProps) {
   };
   const read = (text: string) => {
     const value = Number(text.replace(',', '.'));
-    return Number.isFinite(value) && value > 0 ? toMicros(value) : null;
+    if (text.trim() === '' || !Number.isFinite(value)) return null;
+    if (isShare) return value >= 0 ? value / 100 : null;
+    return value > 0 ? toMicros(value) : null;
   };
   return (
     <input
       className="figure"
       aria-label="Bid"
       autoFocus
-      defaultValue={(bid / MICROS_PER_UNIT).toFixed(2)}
+      defaultValue={isShare ? String(Math.round(bid * 100)) : (bid / MICROS_PER_UNIT).toFixed(2)}
       style={{ width: '100%', boxSizing: 'border-box', font: 'inherit' }}
       onFocus={(event) => event.target.select()}
       onBlur={(event) => tell(read(event.target.value))}
@@ -51,6 +56,11 @@ export function BidCell({ bid, isEditing, onEdit, onDone }: BidCellProps) {
         if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
         event.preventDefault();
         const now = read(event.currentTarget.value) ?? bid;
+        if (isShare) {
+          const next = Math.max(0, Math.round(now * 100) + (event.key === 'ArrowUp' ? 1 : -1));
+          event.currentTarget.value = String(next);
+          return;
+        }
         // One per cent, but at least one cent: a step that rounds away would look like a dead key.
         const step = Math.max(10_000, Math.round((now * 0.01) / 10_000) * 10_000);
         event.currentTarget.value = (

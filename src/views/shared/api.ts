@@ -4,6 +4,7 @@ import type {
   BaleInfo,
   ChangeInfo,
   ErrorAnswer,
+  FieldSumsAnswer,
   GoalsAnswer,
   ImportAnswer,
   NewAccount,
@@ -12,13 +13,23 @@ import type {
   ReviewData,
   StepName,
   SyncInfo,
-  TargetSumsAnswer,
   TermDays,
 } from '../../contract/api';
+import type {
+  HistoryAnswer,
+  MonthGoal,
+  Note,
+  OverviewAnswer,
+  RowDaysAnswer,
+  RowsRequest,
+  SparksAnswer,
+  SuggestionsAnswer,
+  Swath,
+} from '../../contract/field';
+import type { AccountTree, LensGrain } from '../../core/lenses';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
 import type { Goal } from '../../core/goals';
-import type { Structure } from '../../core/structure';
 import type { ImportKind } from '../../contract/reportFields';
 
 /** A request that was refused, or that got no answer (code 'no-answer'). */
@@ -90,9 +101,33 @@ export const api = {
   startSync: (account: number) => ask<{ jobId: number }>('/api/sync', send('POST', { account })),
   advance: (account: number, days: number) =>
     ask<{ jobId: number }>('/api/advance', send('POST', { account, days })),
-  structure: (account: number) => ask<Structure>(`/api/structure?${query({ account })}`),
-  targetSums: (account: number, days: number, unsettled: 'left-out' | 'as-is') =>
-    ask<TargetSumsAnswer>(`/api/target-sums?${query({ account, days, unsettled })}`),
+  tree: (account: number) => ask<AccountTree>(`/api/tree?${query({ account })}`),
+  fieldSums: (account: number, grain: LensGrain, from?: string, to?: string) =>
+    ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, from, to })}`),
+  rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', send('POST', rows)),
+  sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', send('POST', rows)),
+  history: (
+    account: number,
+    from: string,
+    of: { targetId?: number; adGroupId?: number; campaignId?: number },
+  ) => ask<HistoryAnswer>(`/api/history?${query({ account, from, ...of })}`),
+  suggestBids: (account: number, ids: number[]) =>
+    ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
+  notes: (account: number, subject: string) =>
+    ask<{ notes: Note[]; noted: string[] }>(`/api/notes?${query({ account, subject })}`),
+  addNote: (account: number, subject: string, text: string) =>
+    ask<{ id: number }>('/api/notes', send('POST', { account, subject, text })),
+  removeNote: (account: number, id: number) =>
+    ask<{ removed: boolean }>(`/api/notes?${query({ account, id })}`, { method: 'DELETE' }),
+  swaths: (account: number) => ask<Swath[]>(`/api/swaths?${query({ account })}`),
+  keepSwath: (account: number, swath: Omit<Swath, 'id'>) =>
+    ask<Swath>('/api/swaths', send('PUT', { account, ...swath })),
+  removeSwath: (account: number, id: number) =>
+    ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
+  overview: (account: number, from?: string, to?: string) =>
+    ask<OverviewAnswer>(`/api/overview?${query({ account, from, to })}`),
+  setMonthGoal: (account: number, goal: MonthGoal) =>
+    ask<{ kept: boolean }>('/api/overview', send('PUT', { account, ...goal })),
   products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),
   setCosts: (account: number, id: number, costs: ProductCosts) =>
     ask<{ kept: boolean }>(`/api/products/${id}`, send('PUT', { account, costs })),
@@ -109,6 +144,29 @@ export const api = {
 /** Address of a file with an account's data, in the format in which it is taken in. */
 export const exportLink = (account: number, kind: ImportKind, format: 'csv' | 'xlsx') =>
   `/api/export?${query({ account, kind, format })}`;
+
+/** A table as a file: the answer is saved under the name that the server gives it. */
+export async function saveTable(
+  format: 'csv' | 'xlsx',
+  table: { name: string; headings: string[]; rows: (string | number | null)[][] },
+): Promise<void> {
+  const answer = await fetch(`/api/table-file?format=${format}`, send('POST', table));
+  if (!answer.ok) {
+    const body = readJson(await answer.text()) as ErrorAnswer | null;
+    throw new ApiError(body?.error.code ?? 'no-answer', body?.error.message ?? 'The file could not be made.');
+  }
+  const name = /filename="([^"]+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1];
+  saveBlob(await answer.blob(), name ?? `table.${format}`);
+}
+
+/** Has the browser save something as a file. */
+export function saveBlob(blob: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
 
 /** Uploads a report; `onProgress` gets the bytes sent. (fetch cannot tell upload progress.) */
 export function uploadReport(

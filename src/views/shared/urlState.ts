@@ -1,18 +1,28 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
-/** Values of the page's address, as they were when the page opened and as the view sets them since. */
+type Changes = Record<string, string | string[] | null>;
+
+/**
+ * Values of the page's address, as they were when the page opened and as the view sets them since. With `isStep` the
+ * browser's Back returns to what stood there before.
+ */
 export function useUrlState() {
   const [values, setValues] = useState(() => new URLSearchParams(location.search));
-  const set = useCallback((changes: Record<string, string | string[] | null>) => {
-    setValues((old) => {
-      const next = new URLSearchParams(old);
-      for (const [key, value] of Object.entries(changes)) {
-        next.delete(key);
-        for (const one of Array.isArray(value) ? value : value === null ? [] : [value]) next.append(key, one);
-      }
-      history.replaceState(null, '', `${location.pathname}?${next}`);
-      return next;
-    });
+  useEffect(() => {
+    const back = () => setValues(new URLSearchParams(location.search));
+    addEventListener('popstate', back);
+    return () => removeEventListener('popstate', back);
+  }, []);
+  const set = useCallback((changes: Changes, isStep = false) => {
+    const next = new URLSearchParams(location.search);
+    for (const [key, value] of Object.entries(changes)) {
+      next.delete(key);
+      for (const one of Array.isArray(value) ? value : value === null ? [] : [value]) next.append(key, one);
+    }
+    const address = `${location.pathname}?${next}`;
+    if (isStep) history.pushState(null, '', address);
+    else history.replaceState(null, '', address);
+    setValues(next);
   }, []);
   return { values, set };
 }

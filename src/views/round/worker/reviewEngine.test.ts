@@ -80,7 +80,7 @@ describe('a step', () => {
   test('shows all terms, filtered and sorted, with proposals only where there are some', () => {
     const shown = arrange({
       show: 'all',
-      conditions: [readCondition('clicks>=25')!],
+      conditions: [[readCondition('clicks>=25')!]],
       sort: { by: 'clicks', descending: false },
     });
     expect([...shown.rows].map((row) => review.table.term[row])).toEqual([
@@ -93,8 +93,8 @@ describe('a step', () => {
   });
 
   test('finds places by name too', () => {
-    expect(terms({ show: 'all', conditions: [readCondition('place~AUTO')!] })).toHaveLength(5);
-    expect(terms({ show: 'all', conditions: [readCondition('place~exact')!] })).toEqual([]);
+    expect(terms({ show: 'all', conditions: [[readCondition('place~AUTO')!]] })).toHaveLength(5);
+    expect(terms({ show: 'all', conditions: [[readCondition('place~exact')!]] })).toEqual([]);
   });
 });
 

@@ -6,7 +6,7 @@ import { normaliseTerm } from '../../../core/matching';
 import { measure } from '../../../core/measures';
 import { negativeOf, negativeReason, neededConversion, proposeNegatives } from '../../../core/negatives';
 import type { NegativeProposal } from '../../../core/negatives';
-import { sumsOfRow, sumsOfRows, termContext } from '../../../core/terms';
+import { sumsOfRow, sumsOfRows, termContext, termReader } from '../../../core/terms';
 import type { TermContext, TermTable } from '../../../core/terms';
 import type { ReviewData, StepName } from '../../../contract/api';
 import { api } from '../../shared/api';
@@ -87,7 +87,12 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
       };
       const candidates = candidatesOf(request, queue[request.step], table);
       const texts = { term: (row: number) => normalised[row], place: (row: number) => places[row] };
-      const rows = arrangeRows(table, candidates, request.conditions, request.sort, texts);
+      const rows = arrangeRows(
+        termReader(table, texts),
+        candidates,
+        request.conditions,
+        request.sort === null ? [] : [request.sort],
+      );
       const wanted = new Set(rows);
       const proposals = new Map<number, Proposal>();
       for (const proposal of at[request.step]) {

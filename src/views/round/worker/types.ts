@@ -1,4 +1,4 @@
-import type { Condition, SortOrder } from '../../../core/conditions';
+import type { SortOrder, Stack } from '../../../core/conditions';
 import type { HarvestProposal } from '../../../core/harvest';
 import type { NegativeProposal } from '../../../core/negatives';
 import type { Sums } from '../../../core/measures';
@@ -22,7 +22,7 @@ export interface ArrangeRequest {
   step: StepName;
   show: Show;
   settings: ReviewSettings;
-  conditions: Condition[];
+  conditions: Stack;
   sort: SortOrder | null;
   /** "step:adGroupId:termId" of rows that are staged or under way, and of rows that were put aside. */
   staged: string[];

@@ -1,0 +1,185 @@
+import { useRef, useState } from 'react';
+import { addDays, dayNumber, formatDay } from '../../core/units';
+import { useSize } from '../useSize';
+import { layOutTrend } from './layout';
+import type { TrendSeries } from './layout';
+
+/** Something that was changed on a day. */
+export interface TrendMark {
+  day: string;
+  count: number;
+  words: string;
+}
+
+interface TrendProps {
+  from: string;
+  days: number;
+  series: TrendSeries[];
+  marks: TrendMark[];
+  /** First day of the window; days before it are drawn pale. Days after `settledTo` too: their orders are coming in. */
+  windowFrom: string;
+  settledTo: string;
+  label: string;
+}
+
+const MARGIN = { top: 20, right: 16, bottom: 30, left: 52 };
+const DASHES = ['', '5 3', '1.5 3'];
+const COLOURS = ['var(--ink)', 'var(--under)', 'var(--over)'];
+
+/** Two or three measures day by day, each on its own scale, with marks where something was changed. */
+export function Trend({ from, days, series, marks, windowFrom, settledTo, label }: TrendProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(frame);
+  const [hovered, setHovered] = useState<number | null>(null);
+  const { lines, x } = layOutTrend(series, days, { width, height, margin: MARGIN });
+  const at = (day: string) => x(dayNumber(day) - dayNumber(from));
+  const bottom = height - MARGIN.bottom;
+  const named = Array.from({ length: days }, (_, day) => addDays(from, day));
+  const weekly = named.filter(
+    (day, index) => (dayNumber(day) + 3) % 7 === 0 && index > 1 && index < days - 2,
+  );
+  return (
+    <div
+      ref={frame}
+      style={{ height: '100%', position: 'relative' }}
+      role="group"
+      aria-label={label}
+      tabIndex={0}
+      onKeyDown={(event) => {
+        const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+        if (by === undefined) return;
+        event.stopPropagation();
+        event.preventDefault();
+        setHovered(Math.max(0, Math.min(days - 1, (hovered ?? days - 1) + by)));
+      }}
+      onPointerMove={(event) => {
+        const left = event.currentTarget.getBoundingClientRect().left;
+        const share = (event.clientX - left - MARGIN.left) / (width - MARGIN.left - MARGIN.right);
+        setHovered(Math.max(0, Math.min(days - 1, Math.round(share * (days - 1)))));
+      }}
+      onPointerLeave={() => setHovered(null)}
+    >
+      {width > 0 && (
+        <svg width={width} height={height} fontSize={11} fill="var(--faint)" aria-hidden>
+          {[
+            [MARGIN.left, at(windowFrom)],
+            [at(settledTo), width - MARGIN.right],
+          ].map(([x0, x1]) => (
+            <rect
+              key={x0}
+              x={x0}
+              width={Math.max(0, x1 - x0)}
+              y={MARGIN.top}
+              height={Math.max(0, bottom - MARGIN.top)}
+              fill="var(--hairline)"
+              opacity={0.28}
+            />
+          ))}
+          {lines[0]?.ticks.map(({ at: y, text }) => (
+            <g key={y}>
+              <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y} y2={y} stroke="var(--hairline)" />
+              <text x={MARGIN.left - 8} y={y + 4} textAnchor="end">
+                {text}
+              </text>
+            </g>
+          ))}
+          {weekly.map((day) => (
+            <text key={day} x={at(day)} y={bottom + 14} textAnchor="middle">
+              {formatDay(day)}
+            </text>
+          ))}
+          {marks.map(({ day, count }) => (
+            <g key={day}>
+              <line
+                x1={at(day)}
+                x2={at(day)}
+                y1={MARGIN.top}
+                y2={bottom}
+                stroke="var(--accent)"
+                strokeDasharray="2 3"
+              />
+              <text x={at(day)} y={MARGIN.top - 2} textAnchor="middle" fill="var(--accent)">
+                ▾{count}
+              </text>
+            </g>
+          ))}
+          {lines.map(({ path, label: name }, index) => (
+            <path
+              key={name}
+              d={path}
+              fill="none"
+              stroke={COLOURS[index]}
+              strokeWidth={1.6}
+              strokeDasharray={DASHES[index]}
+            />
+          ))}
+          {hovered !== null &&
+            lines.map(({ yAt, label: name }, index) => {
+              const y = yAt(hovered);
+              return y === null ? null : (
+                <circle key={name} cx={x(hovered)} cy={y} r={3} fill={COLOURS[index]} />
+              );
+            })}
+        </svg>
+      )}
+      <Legend
+        series={series}
+        hovered={hovered}
+        day={hovered === null ? null : named[hovered]}
+        marks={marks}
+      />
+    </div>
+  );
+}
+
+function Legend({
+  series,
+  hovered,
+  day,
+  marks,
+}: {
+  series: TrendSeries[];
+  hovered: number | null;
+  day: string | null;
+  marks: TrendMark[];
+}) {
+  const mark = marks.find((one) => one.day === day);
+  return (
+    <div
+      aria-live="polite"
+      style={{
+        position: 'absolute',
+        left: MARGIN.left,
+        bottom: 0,
+        right: 16,
+        fontSize: 11.5,
+        display: 'flex',
+        gap: 16,
+      }}
+    >
+      {series.map(({ label, values, show }, index) => {
+        const value = hovered === null ? null : values[hovered];
+        return (
+          <span key={label} style={{ color: COLOURS[index], whiteSpace: 'nowrap' }}>
+            <svg width={22} height={8} aria-hidden>
+              <line
+                x1={0}
+                x2={22}
+                y1={4}
+                y2={4}
+                stroke={COLOURS[index]}
+                strokeWidth={1.8}
+                strokeDasharray={DASHES[index]}
+              />
+            </svg>{' '}
+            {label} {value == null ? '' : show(value)}
+          </span>
+        );
+      })}
+      <span className="faint cut">
+        {day === null ? 'grey: outside the window, or unsettled' : formatDay(day)}
+        {mark && ` · ${mark.words}`}
+      </span>
+    </div>
+  );
+}

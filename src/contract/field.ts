@@ -1,0 +1,74 @@
+// What the field and the overview get from the server, and send to it. Money in micros.
+import type { Change } from '../core/changes';
+import type { LensName } from '../core/lenses';
+import type { Sums } from '../core/measures';
+
+/** Rows of a lens: ids of targets, campaigns, ad groups or products; `parts` are their terms, or placements (0-2). */
+export interface RowsRequest {
+  account: number;
+  lens: LensName;
+  ids: number[];
+  parts: number[];
+  from: string;
+  to: string;
+}
+
+/** Days of some rows together; days without figures are left out. */
+export interface RowDaysAnswer {
+  days: (Sums & { day: string })[];
+}
+
+/** Spend of each row, day by day from `from` to `to`. */
+export interface SparksAnswer {
+  spend: number[][];
+}
+
+/** An accepted change, on the account's day of its answer. */
+export interface HistoryAnswer {
+  changes: { id: number; day: string; change: Change; reason: string; baleId: number | null }[];
+}
+
+/** A stack of conditions kept by name, as in a link. */
+export interface Swath {
+  id: number;
+  name: string;
+  lens: LensName;
+  conditions: string[];
+  sort: string;
+}
+
+export interface Note {
+  id: number;
+  text: string;
+  day: string;
+}
+
+/** The market's suggestion for a target's bid; null where it knows nothing like it. */
+export interface SuggestionsAnswer {
+  bids: ({ low: number; bid: number; high: number } | null)[];
+}
+
+/** What is to be reached in a month; null where nothing is set. */
+export interface MonthGoal {
+  /** First day of the month. */
+  month: string;
+  sales: number | null;
+  spend: number | null;
+}
+
+/** A day with its ad figures and all sales; null where all sales are not known. */
+export type OverviewDay = Sums & { day: string; totalSales: number | null };
+
+/** The whole account over a window and the one before it, beyond what its targets tell. Money in micros. */
+export interface OverviewAnswer {
+  window: { from: string; to: string; unsettled: string[] };
+  before: { from: string; to: string };
+  /** Every day from the start of the window before to the last with data, and of the present month. */
+  days: OverviewDay[];
+  /** Profit after ads of products whose costs are known, and the ad sales of those whose costs are not. */
+  profit: { now: number; before: number; unknownSales: number };
+  /** The month of the last day with data. */
+  month: { goal: MonthGoal | null; lastDay: string };
+  /** Days that the market left out. */
+  missing: { report: string; days: string[] }[];
+}

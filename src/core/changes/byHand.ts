@@ -1,0 +1,68 @@
+import type { Micros } from '../units';
+
+/** How a value (a bid, a budget) is moved by hand. `by` of per cent is a share: -0.15 lowers by 15 %. */
+export type HandStep =
+  | { kind: 'percent'; by: number }
+  | { kind: 'amount'; by: Micros }
+  | { kind: 'value'; to: Micros }
+  | { kind: 'cpc' }
+  | { kind: 'suggested' }
+  | { kind: 'floor' };
+
+/** What a value may be, and on which step it has to stand. Micros. */
+export interface ValueLimits {
+  step: Micros;
+  min: Micros;
+  max: Micros;
+}
+
+/** What is known of a thing whose value is moved; null: not known. */
+export interface HandValue {
+  now: Micros | null;
+  cpc: Micros | null;
+  suggested: Micros | null;
+}
+
+/** A moved value, and whether it ended at a limit of the market. */
+export interface MovedValue {
+  to: Micros;
+  limit: 'floor' | 'cap' | null;
+}
+
+/**
+ * A value moved by hand, on the market's step and within its limits. A move by per cent or amount goes at least one step
+ * in the wanted direction: rounded down for a decrease, up for an increase.
+ * @returns null where what it is moved by or to is not known, or where it would stay as it is
+ */
+export function moveByHand(value: HandValue, step: HandStep, limits: ValueLimits): MovedValue | null {
+  const wanted = wantedOf(value, step, limits);
+  if (wanted === null) return null;
+  const steps = wanted / limits.step;
+  const isDown = value.now !== null && wanted < value.now;
+  const isMove = step.kind === 'percent' || step.kind === 'amount';
+  const whole = !isMove ? Math.round(steps) : isDown ? Math.floor(steps + 1e-9) : Math.ceil(steps - 1e-9);
+  const rounded = whole * limits.step;
+  const to = Math.min(limits.max, Math.max(limits.min, rounded));
+  if (to === value.now) return null;
+  return {
+    to,
+    limit: to > rounded || to === limits.min ? 'floor' : to < rounded || to === limits.max ? 'cap' : null,
+  };
+}
+
+function wantedOf(value: HandValue, step: HandStep, limits: ValueLimits): Micros | null {
+  switch (step.kind) {
+    case 'percent':
+      return value.now === null || step.by === 0 ? null : value.now * (1 + step.by);
+    case 'amount':
+      return value.now === null || step.by === 0 ? null : value.now + step.by;
+    case 'value':
+      return step.to;
+    case 'cpc':
+      return value.cpc;
+    case 'suggested':
+      return value.suggested;
+    case 'floor':
+      return limits.min;
+  }
+}

@@ -1,0 +1,118 @@
+import { MEASURES, measure } from '../measures';
+import type { MeasureKey, MeasureUnit } from '../measures';
+import { MICROS_PER_UNIT } from '../units';
+
+/** What a number field is about, beyond the measures themselves. */
+export type ExtraKey = 'bid' | 'targetAcos' | 'vsTarget' | 'loss' | 'breakEvenLoss' | 'age';
+/** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
+export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey;
+/** A text of a row; `term` is the name of a row that is a search term. */
+export type TextKey = 'term' | 'name' | 'place';
+/** Something a row is one of. */
+export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence';
+
+/** A number field as data. */
+export interface NumberField {
+  key: NumberKey;
+  label: string;
+  unit: MeasureUnit;
+  decimals: number;
+  definition: string;
+}
+
+const EXTRA: readonly NumberField[] = [
+  extra(
+    'bid',
+    'Bid',
+    'money',
+    2,
+    'What is bid for a click, or the ad group’s default bid where a target has none.',
+  ),
+  extra('targetAcos', 'Target ACOS', 'share', 1, 'The target that counts for the row: the nearest one set.'),
+  extra('vsTarget', 'ACOS ÷ target', 'factor', 2, 'ACOS as a multiple of the row’s target ACOS.'),
+  extra('loss', 'Loss against target', 'money', 2, 'Spend − target ACOS × sales; below zero it is a gain.'),
+  extra(
+    'breakEvenLoss',
+    'Loss against break-even',
+    'money',
+    2,
+    'Spend − margin × sales; below zero it is profit.',
+  ),
+  extra(
+    'age',
+    'Days since change',
+    'count',
+    0,
+    'Days since its bid, state, budget or modifier was last changed from here.',
+  ),
+];
+
+function extra(
+  key: ExtraKey,
+  label: string,
+  unit: MeasureUnit,
+  decimals: number,
+  definition: string,
+): NumberField {
+  return { key, label, unit, decimals, definition };
+}
+
+const MOVES: NumberField[] = MEASURES.map(({ key, label, unit, decimals }) => ({
+  key: `d.${key}`,
+  label: `${label} ±`,
+  unit,
+  decimals,
+  definition: `${label} less ${label} of the window before, of the same length.`,
+}));
+
+/** All number fields, in the order in which they are offered. */
+export const NUMBER_FIELDS: readonly NumberField[] = [...MEASURES, ...EXTRA, ...MOVES];
+const numbers = new Map(NUMBER_FIELDS.map((field) => [field.key as string, field]));
+
+export const TEXT_LABELS: Record<TextKey, string> = {
+  term: 'Search term',
+  name: 'Name',
+  place: 'Campaign or ad group',
+};
+
+/** What the choices can be, and what they are called. */
+export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string[] }> = {
+  kind: {
+    label: 'Kind',
+    values: [
+      'exact',
+      'phrase',
+      'broad',
+      'item',
+      'category',
+      'brand',
+      'near searches',
+      'wide searches',
+      'rival items',
+      'companion items',
+    ],
+  },
+  state: { label: 'State', values: ['enabled', 'paused', 'archived'] },
+  standing: { label: 'Standing', values: ['earning', 'near', 'losing', 'early'] },
+  evidence: { label: 'Evidence', values: ['thin', 'fair', 'strong'] },
+};
+
+export const isNumberKey = (key: string): key is NumberKey => numbers.has(key);
+export const isTextKey = (key: string): key is TextKey => key in TEXT_LABELS;
+export const isChoiceKey = (key: string): key is ChoiceKey => key in CHOICES;
+
+/** The number field with this key. */
+export function numberField(key: NumberKey): NumberField {
+  return numbers.get(key)!;
+}
+
+/** How many inner units make one shown unit: a share is shown in per cent, money in currency units. */
+export function shownScale(key: NumberKey): number {
+  const { unit } = numberField(key);
+  return unit === 'money' ? MICROS_PER_UNIT : unit === 'share' ? 0.01 : 1;
+}
+
+/** The measure whose move a field is; null for other fields. */
+export function movedMeasure(key: string): MeasureKey | null {
+  return key.startsWith('d.') ? measure(key.slice(2) as MeasureKey).key : null;
+}

@@ -1,0 +1,150 @@
+import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
+import type { Usual } from '../evidence';
+import { NO_SUMS } from '../measures';
+import type { Sums } from '../measures';
+import { dayNumber } from '../units';
+import type { Place, TreeIndex } from './accountTree';
+import { lensNamed } from './lens';
+import type { LensName } from './lens';
+import { emptyLensTable, GRADES, STANDINGS, standingOf, STATES } from './lensTable';
+import type { LensTable } from './lensTable';
+import { rowsOfLens } from './lensRows';
+import { addAt, noSumColumns, sumsAt } from './sumColumns';
+import type { SumColumns } from './sumColumns';
+
+/** Sums of a grain over two windows, as the server tells them. */
+export interface GrainSums {
+  size: number;
+  targetId?: Int32Array;
+  termId?: Int32Array;
+  campaignId?: Int32Array;
+  placement?: Int32Array;
+  now: SumColumns;
+  before: SumColumns;
+}
+
+/** One row of a lens before its figures: what it is and where it hangs. */
+export interface LensRow {
+  name: string;
+  place: string;
+  kind: string;
+  state: (typeof STATES)[number];
+  isHeld: boolean;
+  at: Place;
+  termId: number;
+  value: number | null;
+  isInherited: boolean;
+  changedOn: string | undefined;
+}
+
+/**
+ * The table of a lens: its rows, their sums, what is aimed at, and how sure their sales per click are. Things that are
+ * archived are shown only where they have figures. Linear in rows and sums.
+ * @param terms texts of search terms by id; needed by the lens of search terms alone
+ */
+export function buildLens(
+  lens: LensName,
+  index: TreeIndex,
+  sums: GrainSums,
+  terms: ReadonlyMap<number, string> = new Map(),
+): LensTable {
+  const { rows, rowOf } = rowsOfLens(lens, index, sums, terms);
+  const now = noSumColumns(rows.length);
+  const before = noSumColumns(rows.length);
+  for (let from = 0; from < sums.size; from += 1) {
+    const to = rowOf(from);
+    if (to < 0) continue;
+    addAt(now, to, sums.now, from);
+    addAt(before, to, sums.before, from);
+  }
+  const kept = rows.flatMap((row, at) =>
+    row.state !== 'archived' || now.impressions[at] > 0 || before.impressions[at] > 0 || now.clicks[at] > 0
+      ? [at]
+      : [],
+  );
+  const table = emptyLensTable(lens, kept.length, { now: pick(now, kept), before: pick(before, kept) });
+  kept.forEach((from, at) => fill(table, at, rows[from], index));
+  estimate(table, usualOf(lens, index, sums, table));
+  return table;
+}
+
+function pick(columns: SumColumns, rows: number[]): SumColumns {
+  const picked = noSumColumns(rows.length);
+  rows.forEach((from, to) => addAt(picked, to, columns, from));
+  return picked;
+}
+
+function fill(table: LensTable, at: number, row: LensRow, index: TreeIndex) {
+  table.name[at] = row.name;
+  table.place[at] = row.place;
+  table.kind[at] = row.kind;
+  table.state[at] = STATES.indexOf(row.state);
+  table.isHeld[at] = row.isHeld ? 1 : 0;
+  table.targetId[at] = row.at.targetId;
+  table.adGroupId[at] = row.at.adGroupId;
+  table.campaignId[at] = row.at.campaignId;
+  table.productId[at] = row.at.productId;
+  table.lineId[at] = row.at.lineId;
+  table.termId[at] = row.termId;
+  table.value[at] = row.value ?? NaN;
+  table.isInherited[at] = row.isInherited ? 1 : 0;
+  const { acos, margin } = index.aimOf(row.at);
+  table.targetAcos[at] = acos ?? NaN;
+  table.margin[at] = margin ?? NaN;
+  if (row.changedOn !== undefined) table.age[at] = dayNumber(index.tree.today) - dayNumber(row.changedOn);
+}
+
+/**
+ * What is usual where a row stands: its campaign, shrunk toward the account. Rows that are no parts of one campaign are
+ * judged by the account.
+ */
+function usualOf(
+  lens: LensName,
+  index: TreeIndex,
+  sums: GrainSums,
+  table: LensTable,
+): (row: number) => Usual {
+  const { campaignOf } = grainPlaces(index, sums);
+  const total: Sums = { ...NO_SUMS };
+  const byCampaign = new Map<number, Sums>();
+  for (let at = 0; at < sums.size; at += 1) {
+    const own = sumsAt(sums.now, at);
+    const id = campaignOf(at);
+    let campaign = byCampaign.get(id);
+    if (!campaign) byCampaign.set(id, (campaign = { ...NO_SUMS }));
+    for (const key of Object.keys(total) as (keyof Sums)[]) {
+      total[key] += own[key];
+      campaign[key] += own[key];
+    }
+  }
+  const account = usualInAccount(total);
+  if (lensNamed(lens).value === 'budget' || lens === 'products') return () => account;
+  const known = new Map([...byCampaign].map(([id, own]) => [id, usualInCampaign(own, account)] as const));
+  return (row) => known.get(table.campaignId[row]) ?? account;
+}
+
+function grainPlaces(index: TreeIndex, { campaignId, targetId }: GrainSums) {
+  if (campaignId) return { campaignOf: (at: number) => campaignId[at] };
+  return { campaignOf: (at: number) => index.placeOfTarget(targetId![at]).campaignId };
+}
+
+function estimate(table: LensTable, usualAt: (row: number) => Usual) {
+  for (let row = 0; row < table.size; row += 1) {
+    const sums = sumsAt(table.now, row);
+    const usual = usualAt(row);
+    table.usual[row] = usual.conversion;
+    const value = estimateValuePerClick(sums, usual);
+    if (value) {
+      table.rpc[row] = value.mean;
+      table.rpcLow[row] = value.low;
+      table.rpcHigh[row] = value.high;
+      table.grade[row] = GRADES.indexOf(value.grade);
+    }
+    const { rpcLow: low, rpcHigh: high, grade, targetAcos } = table;
+    table.standing[row] = STANDINGS.indexOf(
+      value
+        ? standingOf(sums, { low: low[row], high: high[row], isThin: grade[row] === 0 }, targetAcos[row])
+        : 'early',
+    );
+  }
+}

@@ -1,0 +1,141 @@
+import type { Sums } from '../measures';
+import { addSums, NO_SUMS } from '../measures';
+import type { TreeIndex } from './accountTree';
+import { GRADES, STANDINGS, STATES } from './lensTable';
+import type { LensTable } from './lensTable';
+import { sumsAt } from './sumColumns';
+
+/** What a cross-tab can be spread over. */
+export const DIMENSIONS = [
+  ['campaign', 'Campaign'],
+  ['ad-group', 'Ad group'],
+  ['product', 'Product'],
+  ['line', 'Product line'],
+  ['kind', 'Kind'],
+  ['state', 'State'],
+  ['standing', 'Standing'],
+  ['evidence', 'Evidence'],
+] as const;
+export type Dimension = (typeof DIMENSIONS)[number][0];
+
+/** One value of a dimension: an id (0 for choices), and what it is called. */
+export interface DimensionValue {
+  key: string;
+  id: number;
+  name: string;
+  /** Sums over the whole other dimension, and the spend-weighted target ACOS. */
+  total: Cell;
+}
+
+/** Sums of a cell, and the target ACOS that counts for it: each row's own, weighted by its sales (or spend). */
+export interface Cell {
+  sums: Sums;
+  targetAcos: number | null;
+}
+
+/** Dimension x dimension, with true totals: every ratio can be computed from the sums. */
+export interface CrossTab {
+  rows: DimensionValue[];
+  columns: DimensionValue[];
+  /** By row and column; undefined where nothing meets. */
+  cells: (Cell | undefined)[][];
+  total: Cell;
+}
+
+interface Pot {
+  sums: Sums;
+  weight: number;
+  weighted: number;
+}
+
+/** Sums rows of a lens over two dimensions. Values come largest spend first. */
+export function crossTabOf(
+  table: LensTable,
+  rows: ArrayLike<number>,
+  index: TreeIndex,
+  down: Dimension,
+  across: Dimension,
+): CrossTab {
+  const [readDown, readAcross] = [valueReader(table, index, down), valueReader(table, index, across)];
+  const grid = new Map<string, Pot>();
+  const [downs, acrosses] = [new Map<string, DimensionPot>(), new Map<string, DimensionPot>()];
+  const whole = newPot();
+  for (let at = 0; at < rows.length; at += 1) {
+    const row = rows[at];
+    const [a, b] = [readDown(row), readAcross(row)];
+    const key = `${a.key}\n${b.key}`;
+    let cell = grid.get(key);
+    if (!cell) grid.set(key, (cell = newPot()));
+    for (const pot of [cell, potOf(downs, a), potOf(acrosses, b), whole]) pour(pot, table, row);
+  }
+  const sorted = (pots: Map<string, DimensionPot>) =>
+    [...pots.values()]
+      .map(({ key, id, name, pot }): DimensionValue => ({ key, id, name, total: toCell(pot) }))
+      .sort((a, b) => b.total.sums.spend - a.total.sums.spend || (a.name < b.name ? -1 : 1));
+  const [downValues, acrossValues] = [sorted(downs), sorted(acrosses)];
+  const cells = downValues.map((a) =>
+    acrossValues.map((b) => {
+      const pot = grid.get(`${a.key}\n${b.key}`);
+      return pot && toCell(pot);
+    }),
+  );
+  return { rows: downValues, columns: acrossValues, cells, total: toCell(whole) };
+}
+
+type Value = { key: string; id: number; name: string };
+type DimensionPot = Value & { pot: Pot };
+
+const newPot = (): Pot => ({ sums: { ...NO_SUMS }, weight: 0, weighted: 0 });
+const toCell = ({ sums, weight, weighted }: Pot): Cell => ({
+  sums,
+  targetAcos: weight === 0 ? null : weighted / weight,
+});
+
+function potOf(pots: Map<string, DimensionPot>, value: Value): Pot {
+  let known = pots.get(value.key);
+  if (!known) pots.set(value.key, (known = { ...value, pot: newPot() }));
+  return known.pot;
+}
+
+function pour(pot: Pot, table: LensTable, row: number) {
+  const sums = sumsAt(table.now, row);
+  pot.sums = addSums(pot.sums, sums);
+  const target = table.targetAcos[row];
+  // What is sold has to be paid for at its own target; where nothing was sold, what was spent tells whose target it is.
+  const weight = sums.sales > 0 ? sums.sales : sums.spend;
+  if (Number.isNaN(target) || weight === 0) return;
+  pot.weight += weight;
+  pot.weighted += weight * target;
+}
+
+function valueReader(table: LensTable, index: TreeIndex, dimension: Dimension): (row: number) => Value {
+  const byId = (column: Int32Array, nameOf: (id: number) => string | undefined) => (row: number) => {
+    const id = column[row];
+    return { key: String(id), id, name: id === 0 ? '–' : (nameOf(id) ?? '–') };
+  };
+  const choice = (nameOf: (row: number) => string) => (row: number) => {
+    const name = nameOf(row);
+    return { key: name, id: 0, name: name === '' ? '–' : name };
+  };
+  switch (dimension) {
+    case 'campaign':
+      return byId(table.campaignId, (id) => index.campaigns.get(id)?.name);
+    case 'ad-group':
+      return byId(table.adGroupId, (id) => {
+        const adGroup = index.adGroups.get(id);
+        return adGroup && `${index.campaigns.get(adGroup.campaignId)?.name ?? ''} › ${adGroup.name}`;
+      });
+    case 'product':
+      return byId(table.productId, (id) => index.products.get(id)?.name);
+    case 'line':
+      return byId(table.lineId, (id) => index.lines.get(id));
+    case 'kind':
+      return choice((row) => table.kind[row]);
+    case 'state':
+      return choice((row) => STATES[table.state[row]]);
+    case 'standing':
+      return choice((row) => STANDINGS[table.standing[row]]);
+    case 'evidence':
+      return choice((row) => GRADES[table.grade[row]]);
+  }
+}

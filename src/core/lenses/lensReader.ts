@@ -1,0 +1,99 @@
+import { movedMeasure } from '../conditions';
+import type { ChoiceKey, ExtraKey, NumberKey, RowReader } from '../conditions';
+import { normaliseTerm } from '../matching';
+import { measure } from '../measures';
+import type { MeasureKey } from '../measures';
+import { GRADES, STANDINGS, STATES } from './lensTable';
+import type { LensTable } from './lensTable';
+import { sumsAt } from './sumColumns';
+import type { SumColumns } from './sumColumns';
+
+type NumberAt = (row: number) => number | null;
+
+const known = (value: number) => (Number.isNaN(value) ? null : value);
+
+/** Reads any measure of columns of sums. */
+export function measureReader(columns: SumColumns, key: MeasureKey): NumberAt {
+  if (key in columns) {
+    const column = columns[key as keyof SumColumns];
+    return (row) => column[row];
+  }
+  const { of } = measure(key);
+  return (row) => of(sumsAt(columns, row));
+}
+
+/** Reads the rows of a lens for conditions, sorting, pictures and the cross-tab. Texts are normalised once. */
+export function lensReader(table: LensTable): RowReader {
+  const names = once(table.name);
+  const places = once(table.place);
+  const choices: Record<ChoiceKey, (row: number) => string> = {
+    kind: (row) => table.kind[row],
+    state: (row) => STATES[table.state[row]],
+    standing: (row) => STANDINGS[table.standing[row]],
+    evidence: (row) => GRADES[table.grade[row]],
+  };
+  return {
+    size: table.size,
+    number: (key) => numberReader(table, key),
+    text: (key) => (key === 'place' ? places : names),
+    choice: (key) => choices[key],
+  };
+}
+
+function numberReader(table: LensTable, key: NumberKey): NumberAt {
+  const moved = movedMeasure(key);
+  if (moved !== null) {
+    const [now, before] = [measureReader(table.now, moved), measureReader(table.before, moved)];
+    return (row) => {
+      const [a, b] = [now(row), before(row)];
+      return a === null || b === null ? null : a - b;
+    };
+  }
+  const extra = EXTRA[key as ExtraKey];
+  return extra ? extra(table) : measureReader(table.now, key as MeasureKey);
+}
+
+const EXTRA: Record<ExtraKey, (table: LensTable) => NumberAt> = {
+  bid:
+    ({ value }) =>
+    (row) =>
+      known(value[row]),
+  targetAcos:
+    ({ targetAcos }) =>
+    (row) =>
+      known(targetAcos[row]),
+  age:
+    ({ age }) =>
+    (row) =>
+      known(age[row]),
+  vsTarget:
+    ({ now, targetAcos }) =>
+    (row) => {
+      const { spend, sales } = now;
+      return sales[row] === 0 ? null : known(spend[row] / sales[row] / targetAcos[row]);
+    },
+  loss:
+    ({ now, targetAcos }) =>
+    (row) =>
+      known(now.spend[row] - targetAcos[row] * now.sales[row]),
+  breakEvenLoss:
+    ({ now, margin }) =>
+    (row) =>
+      known(now.spend[row] - margin[row] * now.sales[row]),
+};
+
+/** Texts normalised as they are first needed: a table that nobody searches is not normalised at all. */
+function once(texts: string[]): (row: number) => string {
+  const forms = new Map<string, string>();
+  const byRow: string[] = [];
+  return (row) => {
+    let form = byRow[row];
+    if (form === undefined) {
+      const text = texts[row];
+      form = forms.get(text) ?? normaliseTerm(text);
+      forms.set(text, form);
+      byRow[row] = form;
+    }
+    return form;
+  };
+}

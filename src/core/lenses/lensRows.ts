@@ -1,0 +1,194 @@
+import { PLACEMENT_LABELS } from '../changes';
+import type { Target } from '../structure';
+import type { GrainSums, LensRow } from './buildLens';
+import type { Place, TreeIndex } from './accountTree';
+import { lensNamed } from './lens';
+import type { LensName } from './lens';
+
+/** A lens's rows, and which of them a row of the sums belongs to (-1: none). */
+interface Rows {
+  rows: LensRow[];
+  rowOf: (at: number) => number;
+}
+
+/** What the rows of a lens are, from the account's tree. */
+export function rowsOfLens(
+  lens: LensName,
+  index: TreeIndex,
+  sums: GrainSums,
+  terms: ReadonlyMap<number, string>,
+): Rows {
+  switch (lens) {
+    case 'terms':
+      return termRows(index, sums, terms);
+    case 'placements':
+      return placementRows(index, sums);
+    case 'campaigns':
+      return byPlace(index, sums, campaignRows(index), (place) => place.campaignId);
+    case 'ad-groups':
+      return byPlace(index, sums, adGroupRows(index), (place) => place.adGroupId);
+    case 'products':
+      return byPlace(index, sums, productRows(index), (place) => place.productId);
+    default:
+      return byPlace(index, sums, targetRows(index, lensNamed(lens).shows!), (place) => place.targetId);
+  }
+}
+
+/** Rows by the id of what they are, found through the place of each sum's target. */
+function byPlace(
+  index: TreeIndex,
+  { targetId }: GrainSums,
+  byId: Map<number, LensRow>,
+  idOf: (place: Place) => number,
+): Rows {
+  const at = new Map([...byId.keys()].map((id, row) => [id, row]));
+  return {
+    rows: [...byId.values()],
+    rowOf: (from) => at.get(idOf(index.placeOfTarget(targetId![from]))) ?? -1,
+  };
+}
+
+const PLAIN = { kind: '', termId: 0, isInherited: false, isHeld: false } as const;
+
+function targetRows(index: TreeIndex, shows: (target: Target) => boolean): Map<number, LensRow> {
+  const rows = new Map<number, LensRow>();
+  for (const target of index.tree.targets) if (shows(target)) rows.set(target.id, targetRow(index, target));
+  return rows;
+}
+
+const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto' ? expression : kind);
+
+function targetRow(index: TreeIndex, target: Target): LensRow {
+  const at = index.placeOfTarget(target.id);
+  const own = target.bid;
+  return {
+    ...PLAIN,
+    name:
+      target.kind === 'unknown' && target.expression === '' ? 'not named by the report' : target.expression,
+    place: placeName(index, at),
+    kind: kindOf(target),
+    state: target.state,
+    isHeld: isHeld(index, at),
+    at,
+    value: own ?? index.adGroups.get(at.adGroupId)?.defaultBid ?? null,
+    isInherited: own === null,
+    changedOn: index.changedOn('target', target.id),
+  };
+}
+
+function isHeld(index: TreeIndex, at: Place): boolean {
+  const above = [index.campaigns.get(at.campaignId)?.state, index.adGroups.get(at.adGroupId)?.state];
+  return above.some((state) => state !== undefined && state !== 'enabled');
+}
+
+function placeName(index: TreeIndex, { campaignId, adGroupId }: Place): string {
+  const campaign = index.campaigns.get(campaignId)?.name ?? '';
+  const adGroup = index.adGroups.get(adGroupId)?.name;
+  return adGroup === undefined ? campaign : `${campaign} › ${adGroup}`;
+}
+
+function termRows(
+  index: TreeIndex,
+  { size, targetId, termId }: GrainSums,
+  terms: ReadonlyMap<number, string>,
+): Rows {
+  const rows: LensRow[] = [];
+  const known = new Map<number, LensRow>();
+  for (let from = 0; from < size; from += 1) {
+    const id = targetId![from];
+    let caught = known.get(id);
+    if (!caught) {
+      const target = index.targets.get(id);
+      const at = index.placeOfTarget(id);
+      caught = {
+        ...PLAIN,
+        name: '',
+        place: placeName(index, at),
+        kind: target ? kindOf(target) : '',
+        state: 'enabled',
+        at,
+        value: null,
+        changedOn: undefined,
+      };
+      known.set(id, caught);
+    }
+    rows.push({ ...caught, name: terms.get(termId![from]) ?? '', termId: termId![from] });
+  }
+  return { rows, rowOf: (from) => from };
+}
+
+const PLACEMENTS = ['top', 'rest', 'pages'] as const;
+
+function placementRows(index: TreeIndex, { size, campaignId, placement }: GrainSums): Rows {
+  const rows: LensRow[] = [];
+  for (let from = 0; from < size; from += 1) {
+    const campaign = index.campaigns.get(campaignId![from]);
+    const which = PLACEMENTS[placement![from]];
+    rows.push({
+      ...PLAIN,
+      name: PLACEMENT_LABELS[which],
+      place: campaign?.name ?? '',
+      kind: PLACEMENT_LABELS[which],
+      state: campaign?.state ?? 'enabled',
+      at: index.placeOfCampaign(campaignId![from]),
+      // The placement takes the room of a target's id: a row is told apart by campaign and placement.
+      termId: placement![from],
+      value: campaign?.[which] ?? null,
+      changedOn: index.changedOn('campaign', campaignId![from]),
+    });
+  }
+  return { rows, rowOf: (from) => from };
+}
+
+function campaignRows(index: TreeIndex): Map<number, LensRow> {
+  const row = ({ id, name, state, budget, flex }: TreeIndex['tree']['campaigns'][number]): LensRow => {
+    const at = index.placeOfCampaign(id);
+    return {
+      ...PLAIN,
+      name,
+      place: index.products.get(at.productId)?.name ?? '',
+      kind: flex ?? '',
+      state,
+      at,
+      value: budget,
+      changedOn: index.changedOn('campaign', id),
+    };
+  };
+  return new Map(index.tree.campaigns.map((one) => [one.id, row(one)]));
+}
+
+function adGroupRows(index: TreeIndex): Map<number, LensRow> {
+  const row = ({
+    id,
+    campaignId,
+    name,
+    state,
+    defaultBid,
+  }: TreeIndex['tree']['adGroups'][number]): LensRow => {
+    const campaign = index.campaigns.get(campaignId);
+    return {
+      ...PLAIN,
+      name,
+      place: campaign?.name ?? '',
+      state,
+      isHeld: campaign !== undefined && campaign.state !== 'enabled',
+      at: index.placeOfAdGroup(id),
+      value: defaultBid,
+      changedOn: index.changedOn('ad-group', id),
+    };
+  };
+  return new Map(index.tree.adGroups.map((one) => [one.id, row(one)]));
+}
+
+function productRows(index: TreeIndex): Map<number, LensRow> {
+  const row = ({ id, name, lineId, price }: TreeIndex['tree']['products'][number]): LensRow => ({
+    ...PLAIN,
+    name,
+    place: index.lines.get(lineId ?? 0) ?? '',
+    state: 'enabled',
+    at: index.placeOfProduct(id),
+    value: price,
+    changedOn: undefined,
+  });
+  return new Map(index.tree.products.map((one) => [one.id, row(one)]));
+}

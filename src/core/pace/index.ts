@@ -1,0 +1,2 @@
+export { lastDayOfMonth, monthOf, monthPace } from './monthPace';
+export type { MonthPace } from './monthPace';

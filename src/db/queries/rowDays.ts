@@ -1,0 +1,62 @@
+import type { LensName } from '../../core/lenses';
+import type { Sums } from '../../core/measures';
+import type { Query } from '../connection';
+
+/** Rows of a lens by id: targets, campaigns, ad groups or products; with `parts` also their terms, or placements (0-2). */
+export interface RowKeys {
+  lens: LensName;
+  ids: number[];
+  parts: number[];
+}
+
+/** Daily facts of the rows `keys`: the row number in `keys` is `k.n`. */
+function source(sql: Query, accountId: number, { lens, ids, parts }: RowKeys) {
+  const keys = sql`unnest(${ids}::integer[]) with ordinality as k(id, n)`;
+  const pairs = sql`unnest(${ids}::integer[], ${parts}::integer[]) with ordinality as k(id, part, n)`;
+  const structure = (column: string) => sql`
+    ${keys}
+    join mowing.ad_group g on g.account_id = ${accountId} and g.${sql.unsafe(column)} = k.id
+    join mowing.target t on t.account_id = ${accountId} and t.ad_group_id = g.ad_group_id
+    join mowing.target_day f on f.account_id = ${accountId} and f.target_id = t.target_id`;
+  switch (lens) {
+    case 'terms':
+      return sql`${pairs} join mowing.term_day f on f.account_id = ${accountId} and f.target_id = k.id and f.term_id = k.part`;
+    case 'placements':
+      return sql`${pairs} join mowing.placement_day f on f.account_id = ${accountId} and f.campaign_id = k.id and f.placement = k.part`;
+    case 'campaigns':
+      return structure('campaign_id');
+    case 'ad-groups':
+      return structure('ad_group_id');
+    case 'products':
+      return structure('product_id');
+    default:
+      return sql`${keys} join mowing.target_day f on f.account_id = ${accountId} and f.target_id = k.id`;
+  }
+}
+
+/** The days of some rows together. Money in micros; days without figures are left out. */
+export async function readRowDays(
+  sql: Query,
+  accountId: number,
+  keys: RowKeys,
+  from: string,
+  to: string,
+): Promise<(Sums & { day: string })[]> {
+  return sql<(Sums & { day: string })[]>`
+    select f.day, sum(f.impressions) as impressions, sum(f.clicks) as clicks, sum(f.spend_micros)::bigint as spend,
+      sum(f.orders) as orders, sum(f.units) as units, sum(f.sales_micros)::bigint as sales
+    from ${source(sql, accountId, keys)} where f.day between ${from} and ${to} group by f.day order by f.day`;
+}
+
+/** Spend of each row by day, for lines as small as a cell: row number (from 1), day, micros. */
+export async function readSparks(
+  sql: Query,
+  accountId: number,
+  keys: RowKeys,
+  from: string,
+  to: string,
+): Promise<{ n: number; day: string; spend: number }[]> {
+  return sql<{ n: number; day: string; spend: number }[]>`
+    select k.n::integer as n, f.day, sum(f.spend_micros)::bigint as spend
+    from ${source(sql, accountId, keys)} where f.day between ${from} and ${to} group by k.n, f.day`;
+}

@@ -1,0 +1,31 @@
+import type { AdGroupNode, CampaignNode, LastChange } from '../../core/lenses';
+import type { Query } from '../connection';
+
+export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {
+  return sql<CampaignNode[]>`
+    select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex,
+      top_modifier as top, rest_modifier as rest, pages_modifier as pages
+    from mowing.campaign where account_id = ${accountId} order by campaign_id`;
+}
+
+export async function listAdGroupNodes(sql: Query, accountId: number): Promise<AdGroupNode[]> {
+  return sql<AdGroupNode[]>`
+    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId", default_bid_micros as "defaultBid"
+    from mowing.ad_group where account_id = ${accountId} order by ad_group_id`;
+}
+
+export async function listLines(sql: Query, accountId: number): Promise<{ id: number; name: string }[]> {
+  return sql<{ id: number; name: string }[]>`
+    select line_id as id, name from mowing.product_line where account_id = ${accountId} order by line_id`;
+}
+
+/** The last accepted change of every target, campaign and ad group that was changed from here. */
+export async function listLastChanges(sql: Query, accountId: number): Promise<LastChange[]> {
+  return sql<LastChange[]>`
+    select entity, id, max(answered_on) as day from (
+      select case when change ? 'targetId' then 'target' when kind = 'set-state' then change->>'entity' else 'campaign' end as entity,
+        coalesce(change->>'targetId', change->>'campaignId', change->>'id')::integer as id, answered_on
+      from mowing.change
+      where account_id = ${accountId} and state = 'accepted' and kind in ('set-bid', 'set-state', 'set-budget', 'set-modifier')
+    ) c group by entity, id`;
+}

@@ -1,0 +1,23 @@
+import { addDays } from '../../core/units';
+import { settledWindow, UNSETTLED_DAYS, unsettledDays, WINDOW_DAYS } from '../../core/windows';
+import type { SettledWindow } from '../../core/windows';
+import { MowingError } from '../../contract/mowingError';
+import type { AccountRow } from '../../db/queries/accounts';
+import { loadCompletion } from '../sync/loadCompletion';
+import { todayOf } from './today';
+
+/**
+ * The window that is asked for, or the usual one: the last 30 settled days.
+ * @throws MowingError when it ends before it begins
+ */
+export async function chooseWindow(account: AccountRow, from?: string, to?: string): Promise<SettledWindow> {
+  const today = todayOf(account);
+  // Where nothing is known of how late orders arrive (a file tells nothing of it), a plain rule holds.
+  const late =
+    account.marketId === null ? UNSETTLED_DAYS : unsettledDays(await loadCompletion(account.id, today));
+  const usual = settledWindow(account.lastDay ?? addDays(today, -1), today, WINDOW_DAYS, late);
+  if (from === undefined || to === undefined) return usual;
+  if (from > to) throw new MowingError('bad-request', `The window ends (${to}) before it begins (${from}).`);
+  // Days inside a chosen window that are not settled are told, not left out: she asked for them.
+  return { from, to, unsettled: usual.unsettled.filter((day) => day > to) };
+}

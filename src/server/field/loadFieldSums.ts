@@ -1,0 +1,37 @@
+import { windowBefore } from '../../core/windows';
+import { readFieldSums, readFieldTerms } from '../../db/queries/fieldSums';
+import type { FieldGrain } from '../../db/queries/fieldSums';
+import { needAccount } from '../accounts/accounts';
+import { chooseWindow } from '../accounts/chooseWindow';
+import { db } from '../context/context';
+
+/** What sums for the field are asked for. */
+export interface FieldSumsRequest {
+  account: number;
+  grain: FieldGrain;
+  from?: string;
+  to?: string;
+}
+
+/**
+ * The sums of a grain over a window and the one before it, as the text of a FieldSumsAnswer. Made of columns that the
+ * database printed: they pass through as they are.
+ */
+export async function loadFieldSums({
+  account: accountId,
+  grain,
+  from,
+  to,
+}: FieldSumsRequest): Promise<string> {
+  const account = await needAccount(accountId);
+  const window = await chooseWindow(account, from, to);
+  const before = windowBefore(window);
+  const { columns, without } = await readFieldSums(db(), accountId, grain, window, before);
+  const parts = Object.entries(columns).map(([name, numbers]) => `${JSON.stringify(name)}:[${numbers}]`);
+  const terms =
+    grain === 'term' ? await readFieldTerms(db(), accountId, before.from, window.to) : { id: '', text: '[]' };
+  return (
+    `{"window":${JSON.stringify(window)},"before":${JSON.stringify(before)},"without":${JSON.stringify(without)},` +
+    `"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"text":${terms.text}}}`
+  );
+}

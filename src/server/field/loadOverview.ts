@@ -1,0 +1,91 @@
+import { marginOf } from '../../core/economics';
+import { monthOf } from '../../core/pace';
+import { addDays } from '../../core/units';
+import { windowBefore } from '../../core/windows';
+import type { MonthGoal, OverviewAnswer, OverviewDay } from '../../contract/field';
+import { REPORT_LABELS } from '../../contract/reportFields';
+import { listProducts } from '../../db/queries/economics';
+import { findMonthGoal, upsertMonthGoal } from '../../db/queries/monthGoals';
+import { readSums } from '../../db/queries/sums';
+import type { SumsGroup } from '../../db/queries/sums';
+import { chooseWindow } from '../accounts/chooseWindow';
+import { needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { db } from '../context/context';
+import { costsOf } from '../economics/products';
+import { loadSync } from '../sync/loadSync';
+
+/** Weeks before the month from which weekdays get their weight. */
+const WEIGH_DAYS = 56;
+
+/** The whole account over a window: day by day with all sales, profit after ads, the month, days that are missing. */
+export async function loadOverview(accountId: number, from?: string, to?: string): Promise<OverviewAnswer> {
+  const account = await needAccount(accountId);
+  const window = await chooseWindow(account, from, to);
+  const before = windowBefore(window);
+  const lastDay = account.lastDay ?? addDays(todayOf(account), -1);
+  const month = monthOf(lastDay);
+  const first = [before.from, addDays(month, -WEIGH_DAYS)].sort()[0];
+  const ask = { accountId, scope: null, completion: [] };
+  const [days, products, list, goal, sync] = await Promise.all([
+    readSums(db(), { ...ask, grain: 'day', from: first, to: lastDay, before: null }),
+    readSums(db(), { ...ask, grain: 'product', from: window.from, to: window.to, before }),
+    listProducts(db(), accountId),
+    findMonthGoal(db(), accountId, month),
+    loadSync(accountId),
+  ]);
+  const margins = new Map(list.map((row) => [row.id, marginOf(costsOf(row))?.share ?? null]));
+  return {
+    window,
+    before,
+    days: days.map(toDay).sort((a, b) => (a.day < b.day ? -1 : 1)),
+    profit: profitOf(products, margins),
+    month: { goal: goal ?? null, lastDay },
+    missing: sync.reports.flatMap(({ kind, missing }) =>
+      missing.length > 0 ? [{ report: REPORT_LABELS[kind], days: missing }] : [],
+    ),
+  };
+}
+
+function toDay({
+  name,
+  impressions,
+  clicks,
+  spend,
+  orders,
+  units,
+  sales,
+  totalSales,
+}: SumsGroup): OverviewDay {
+  return {
+    day: name,
+    impressions,
+    clicks,
+    spend: Number(spend),
+    orders,
+    units,
+    sales: Number(sales),
+    totalSales: totalSales == null ? null : Number(totalSales),
+  };
+}
+
+/** Margin x ad sales - spend, over products whose costs are known: what is not known is told, not taken for zero. */
+function profitOf(products: SumsGroup[], margins: Map<number, number | null>): OverviewAnswer['profit'] {
+  const profit = { now: 0, before: 0, unknownSales: 0 };
+  for (const one of products) {
+    const margin = one.id === null ? null : (margins.get(one.id) ?? null);
+    if (margin === null) {
+      profit.unknownSales += Number(one.sales);
+      continue;
+    }
+    profit.now += margin * Number(one.sales) - Number(one.spend);
+    profit.before += margin * Number(one.before?.sales ?? 0) - Number(one.before?.spend ?? 0);
+  }
+  return { ...profit, now: Math.round(profit.now), before: Math.round(profit.before) };
+}
+
+/** Sets what is to be reached in a month. */
+export async function setMonthGoal(accountId: number, goal: MonthGoal): Promise<void> {
+  await needAccount(accountId);
+  await upsertMonthGoal(db(), accountId, goal);
+}

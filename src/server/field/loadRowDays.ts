@@ -1,0 +1,32 @@
+import { dayNumber, daysIn } from '../../core/units';
+import type { RowDaysAnswer, RowsRequest, SparksAnswer } from '../../contract/field';
+import { MowingError } from '../../contract/mowingError';
+import { readRowDays, readSparks } from '../../db/queries/rowDays';
+import { needAccount } from '../accounts/accounts';
+import { db } from '../context/context';
+
+async function check({ account, ids, parts, lens, from, to }: RowsRequest): Promise<void> {
+  await needAccount(account);
+  const needsParts = lens === 'terms' || lens === 'placements';
+  if (needsParts && ids.length !== parts.length)
+    throw new MowingError('bad-request', `The lens ${lens} needs as many parts as ids.`);
+  if (from > to) throw new MowingError('bad-request', `The span ends (${to}) before it begins (${from}).`);
+}
+
+/** The days of some rows together. @throws MowingError for a span or keys that fit nothing */
+export async function loadRowDays(request: RowsRequest): Promise<RowDaysAnswer> {
+  await check(request);
+  return { days: await readRowDays(db(), request.account, request, request.from, request.to) };
+}
+
+/** Spend of each row by day. */
+export async function loadSparks(request: RowsRequest): Promise<SparksAnswer> {
+  await check(request);
+  const { account, from, to, ids } = request;
+  const length = daysIn(from, to);
+  const spend = ids.map(() => new Array<number>(length).fill(0));
+  const first = dayNumber(from);
+  for (const one of await readSparks(db(), account, request, from, to))
+    spend[one.n - 1][dayNumber(one.day) - first] = one.spend;
+  return { spend };
+}

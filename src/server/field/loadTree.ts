@@ -1,0 +1,38 @@
+import { marginOf } from '../../core/economics';
+import type { AccountTree } from '../../core/lenses';
+import { listGoals, listProducts } from '../../db/queries/economics';
+import { listTargets } from '../../db/queries/structure';
+import { listAdGroupNodes, listCampaignNodes, listLastChanges, listLines } from '../../db/queries/tree';
+import { needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { db } from '../context/context';
+import { costsOf } from '../economics/products';
+
+/** Everything of an account that its figures hang on. */
+export async function loadTree(accountId: number): Promise<AccountTree> {
+  const account = await needAccount(accountId);
+  const [campaigns, adGroups, targets, products, lines, goals, lastChanges] = await Promise.all([
+    listCampaignNodes(db(), accountId),
+    listAdGroupNodes(db(), accountId),
+    listTargets(db(), accountId),
+    listProducts(db(), accountId),
+    listLines(db(), accountId),
+    listGoals(db(), accountId),
+    listLastChanges(db(), accountId),
+  ]);
+  return {
+    today: todayOf(account),
+    campaigns,
+    adGroups,
+    targets,
+    products: products.map((row) => {
+      const costs = costsOf(row);
+      const { id, itemCode, name, lineId } = row;
+      return { id, itemCode, name, lineId, price: costs.price, margin: marginOf(costs)?.share ?? null };
+    }),
+    lines,
+    goals: goals.map(({ scope, scopeId, kind, low, high }) => ({ scope, scopeId, kind, low, high })),
+    accountAcos: account.targetAcos,
+    lastChanges,
+  };
+}

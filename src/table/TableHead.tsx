@@ -1,0 +1,110 @@
+import { DndContext, PointerSensor, closestCenter, useSensor, useSensors } from '@dnd-kit/core';
+import type { DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { pinned } from './column';
+import type { Column, Sort } from './column';
+import { ResizeGrip } from './ResizeGrip';
+import type { VirtualTableProps } from './VirtualTable';
+
+type HeadProps<T> = Pick<
+  VirtualTableProps<T>,
+  'columns' | 'sorts' | 'onSort' | 'totals' | 'onResize' | 'onMove'
+> & { template: string };
+
+/** Headings with their definitions, and the totals below them; dragged to another place, or wider, where that is allowed. */
+export function TableHead<T>(props: HeadProps<T>) {
+  const { columns, template, totals, onMove } = props;
+  // A press becomes a drag only when the pointer moves: a plain click still sorts.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const moved = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onMove?.(String(active.id), String(over.id));
+  };
+  return (
+    <div className="table-top" role="rowgroup">
+      <div role="row" className="table-head" style={{ gridTemplateColumns: template }}>
+        {onMove ? (
+          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+            <SortableContext items={columns.map(({ key }) => key)} strategy={horizontalListSortingStrategy}>
+              {columns.map((column) => (
+                <MovableHeading key={column.key} column={column} {...props} />
+              ))}
+            </SortableContext>
+          </DndContext>
+        ) : (
+          columns.map((column) => <Heading key={column.key} column={column} {...props} />)
+        )}
+      </div>
+      {totals && (
+        <div
+          role="row"
+          aria-label="Totals of the rows shown"
+          className="table-totals"
+          style={{ gridTemplateColumns: template }}
+        >
+          {columns.map((column) => (
+            <div
+              role="cell"
+              key={column.key}
+              className={`${column.isFigure ? 'figure' : 'cut'}${column.pinnedAt === undefined ? '' : ' table-pinned'}`}
+              style={pinned(column)}
+            >
+              {totals(column.key)}
+            </div>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+type HeadingProps<T> = Pick<HeadProps<T>, 'sorts' | 'onSort' | 'onResize'> & {
+  column: Column<T>;
+  drag?: ReturnType<typeof useSortable>;
+};
+
+function MovableHeading<T>(props: HeadingProps<T>) {
+  return <Heading {...props} drag={useSortable({ id: props.column.key })} />;
+}
+
+function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) {
+  const at = sorts.findIndex(({ by }) => by === column.key);
+  const sort = sorts[at] as Sort | undefined;
+  const content = (
+    <>
+      {column.label}
+      {column.unit && <span className="table-unit"> {column.unit}</span>}
+      {sort && (sort.descending ? ' ↓' : ' ↑')}
+      {sort && sorts.length > 1 && <sup>{at + 1}</sup>}
+    </>
+  );
+  return (
+    <div
+      ref={drag?.setNodeRef}
+      role="columnheader"
+      aria-sort={sort && (sort.descending ? 'descending' : 'ascending')}
+      title={column.definition && `${column.label}: ${column.definition}`}
+      className={`table-heading ${column.isFigure ? 'figure' : 'cut'}${column.pinnedAt === undefined ? '' : ' table-pinned'}`}
+      style={{
+        ...pinned(column),
+        ...(drag && { transform: CSS.Translate.toString(drag.transform), transition: drag.transition }),
+      }}
+      {...drag?.listeners}
+    >
+      {column.sortable ? (
+        <button type="button" onClick={(event) => onSort(column.key, event.shiftKey)}>
+          {content}
+        </button>
+      ) : (
+        content
+      )}
+      {onResize && typeof column.width === 'number' && (
+        <ResizeGrip
+          label={column.label}
+          width={column.width}
+          onWidth={(width) => onResize(column.key, width)}
+        />
+      )}
+    </div>
+  );
+}

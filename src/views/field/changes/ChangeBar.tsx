@@ -1,0 +1,167 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { RefObject } from 'react';
+import type { HandStep } from '../../../core/changes';
+import { lensNamed } from '../../../core/lenses';
+import type { LensTable } from '../../../core/lenses';
+import { MICROS_PER_UNIT } from '../../../core/units';
+import type { AccountInfo, NewChange } from '../../../contract/api';
+import { api } from '../../shared/api';
+import { countWords } from '../rows/rowRequest';
+import { planMove, planState } from './handChanges';
+import { PlanWords } from './PlanWords';
+import type { Staged } from './staged';
+
+interface ChangeBarProps {
+  account: AccountInfo;
+  table: LensTable;
+  /** The selected rows, or the focused one. */
+  chosen: number[];
+  selected: number;
+  staged: Staged;
+  onStage: (changes: NewChange[]) => void;
+  inputRef: RefObject<HTMLSelectElement | null>;
+}
+
+type StepKind = HandStep['kind'];
+
+const STEPS: { kind: StepKind; label: string; unit: 'percent' | 'value' | null; bidsOnly?: boolean }[] = [
+  { kind: 'percent', label: 'by %', unit: 'percent' },
+  { kind: 'amount', label: 'by amount', unit: 'value' },
+  { kind: 'value', label: 'to value', unit: 'value' },
+  { kind: 'cpc', label: 'to CPC', unit: null, bidsOnly: true },
+  { kind: 'suggested', label: 'to the market’s suggestion', unit: null, bidsOnly: true },
+  { kind: 'floor', label: 'to the floor', unit: null },
+];
+const NAMES = { bid: 'Bids', budget: 'Budgets', modifier: 'Modifiers', price: '', none: '' } as const;
+/** Suggestions are asked for so many targets at most. */
+const MOST_SUGGESTED = 5000;
+
+/** Changes made by hand on the chosen rows: seen before they are staged, told what they come to. */
+export function ChangeBar({ account, table, chosen, selected, staged, onStage, inputRef }: ChangeBarProps) {
+  const [kind, setKind] = useState<StepKind>('percent');
+  const [text, setText] = useState('-15');
+  const [againToo, setAgainToo] = useState(false);
+  const { value } = lensNamed(table.lens);
+  const isSettable =
+    value === 'bid' ? table.lens !== 'ad-groups' : value === 'budget' || value === 'modifier';
+  const steps = STEPS.filter(({ bidsOnly }) => !bidsOnly || value === 'bid');
+  const chosenKind = steps.some((one) => one.kind === kind) ? kind : 'percent';
+  const ids = chosen.slice(0, MOST_SUGGESTED).map((row) => table.targetId[row]);
+  const suggestions = useQuery({
+    queryKey: ['suggestions', account.id, ids],
+    queryFn: () => api.suggestBids(account.id, ids),
+    enabled: chosenKind === 'suggested' && ids.length > 0,
+    staleTime: 60_000,
+  });
+  const step = readStep(chosenKind, text, value === 'modifier');
+  const plan = useMemo(() => {
+    if (!step || !isSettable || chosen.length === 0) return null;
+    const bids = suggestions.data?.bids ?? [];
+    const suggested = new Map(bids.flatMap((one, at) => (one ? [[ids[at], one.bid] as const] : [])));
+    return planMove(table, chosen, step, { limits: account.limits, staged, suggested, againToo });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- ids and step are made of what is listed
+  }, [table, chosen, chosenKind, text, isSettable, staged, againToo, suggestions.data, account.limits]);
+  const pausing = useMemo(() => planState(table, chosen, 'paused', staged), [table, chosen, staged]);
+  const resuming = useMemo(() => planState(table, chosen, 'enabled', staged), [table, chosen, staged]);
+  const { unit } = steps.find((one) => one.kind === chosenKind)!;
+  return (
+    <form
+      aria-label="Change by hand"
+      className="bar"
+      style={{ padding: '3px 16px', borderTop: '1px solid var(--hairline)', minHeight: 30 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (plan && plan.changes.length > 0) onStage(plan.changes);
+      }}
+    >
+      <span className="faint" style={{ whiteSpace: 'nowrap' }}>
+        {selected > 0 ? `${countWords(table.lens, selected)} selected` : 'The focused row'}
+      </span>
+      {isSettable && (
+        <>
+          <span className="bar">
+            {NAMES[value]}
+            <select
+              ref={inputRef}
+              aria-label="How"
+              value={chosenKind}
+              onChange={(event) => setKind(event.target.value as StepKind)}
+            >
+              {steps.map((one) => (
+                <option key={one.kind} value={one.kind}>
+                  {one.label}
+                </option>
+              ))}
+            </select>
+            {unit && (
+              <>
+                <input
+                  className="figure"
+                  inputMode="decimal"
+                  aria-label={unit === 'percent' ? 'Per cent' : 'Value'}
+                  size={5}
+                  value={text}
+                  onChange={(event) => setText(event.target.value)}
+                />
+                {unit === 'percent' || value === 'modifier' ? '%' : account.currency}
+              </>
+            )}
+          </span>
+          {plan && (
+            <PlanWords
+              plan={plan}
+              isShare={value === 'modifier'}
+              currency={account.currency}
+              againToo={againToo}
+              onAgainToo={setAgainToo}
+            />
+          )}
+          {suggestions.isFetching && <span className="faint">asking the market …</span>}
+          {suggestions.error && (
+            <span role="alert" className="over">
+              {suggestions.error.message}
+            </span>
+          )}
+          <Button type="submit" variant="contained" disabled={!plan || plan.changes.length === 0}>
+            Stage {plan && plan.changes.length > 0 ? plan.changes.length.toLocaleString('en-GB') : ''}
+          </Button>
+        </>
+      )}
+      {!isSettable && <span className="faint">{WHY_NOT[table.lens] ?? ''}</span>}
+      {pausing.length > 0 && (
+        <Button onClick={() => onStage(pausing)} title="p">
+          Pause {pausing.length}
+        </Button>
+      )}
+      {resuming.length > 0 && (
+        <Button onClick={() => onStage(resuming)} title="p">
+          Resume {resuming.length}
+        </Button>
+      )}
+    </form>
+  );
+}
+
+const WHY_NOT: Partial<Record<LensTable['lens'], string>> = {
+  terms: 'Search terms have no bid of their own: Round proposes keywords and negatives for them.',
+  'ad-groups': 'Bids stand on the targets: Enter shows those of the focused ad group.',
+  products: 'Costs and targets of products are set under Setup.',
+};
+
+function readStep(kind: StepKind, text: string, isShare: boolean): HandStep | null {
+  const number = Number(text.replace(',', '.').replace('−', '-'));
+  const isNumber = text.trim() !== '' && Number.isFinite(number);
+  const toValue = (value: number) => (isShare ? value / 100 : Math.round(value * MICROS_PER_UNIT));
+  switch (kind) {
+    case 'percent':
+      return isNumber && number > -100 && number <= 900 ? { kind, by: number / 100 } : null;
+    case 'amount':
+      return isNumber ? { kind, by: toValue(number) } : null;
+    case 'value':
+      return isNumber && number >= 0 ? { kind, to: toValue(number) } : null;
+    default:
+      return { kind };
+  }
+}

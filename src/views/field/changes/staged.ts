@@ -1,0 +1,69 @@
+import type { LensTable } from '../../../core/lenses';
+import { changeKey } from '../../../core/changes';
+import type { Change, Placement } from '../../../core/changes';
+import type { TrayState } from '../../shared/useTray';
+
+/** Days in which a change is new: what it did cannot be seen yet. */
+export const COOL_DOWN_DAYS = 6;
+
+/** What waits in the tray or is under way, by what it is about. */
+export type Staged = ReadonlyMap<string, Change>;
+
+export function stagedOf({ changes, sending }: TrayState): Staged {
+  return new Map([...sending, ...changes].map(({ change }) => [changeKey(change), change]));
+}
+
+const PLACEMENTS: readonly Placement[] = ['top', 'rest', 'pages'];
+
+/** The change that sets the value of a row: a bid, a budget, a modifier. Null where it has none that can be set. */
+export function valueChange(table: LensTable, row: number, to: number): Change | null {
+  const now = table.value[row];
+  const from = Number.isNaN(now) || table.isInherited[row] === 1 ? null : now;
+  switch (table.lens) {
+    case 'keywords':
+    case 'items':
+    case 'auto':
+      return { kind: 'set-bid', targetId: table.targetId[row], from, to };
+    case 'campaigns':
+      return { kind: 'set-budget', campaignId: table.campaignId[row], from, to };
+    case 'placements':
+      return {
+        kind: 'set-modifier',
+        campaignId: table.campaignId[row],
+        placement: PLACEMENTS[table.termId[row]],
+        from: from ?? 0,
+        to,
+      };
+    default:
+      return null;
+  }
+}
+
+/** The value that is staged for a row; undefined for none. */
+export function stagedValue(staged: Staged, table: LensTable, row: number): number | undefined {
+  if (staged.size === 0) return undefined;
+  const change = valueChange(table, row, 0);
+  const found = change && staged.get(changeKey(change));
+  return found && 'to' in found && typeof found.to === 'number' ? found.to : undefined;
+}
+
+/** The change that pauses or resumes what a row is; null for rows that have no state. */
+export function stateChange(table: LensTable, row: number, to: 'enabled' | 'paused'): Change | null {
+  const from = (['enabled', 'paused', 'archived'] as const)[table.state[row]];
+  if (from === to || from === 'archived') return null;
+  const entity = ENTITIES[table.lens as keyof typeof ENTITIES];
+  if (!entity) return null;
+  const id = { target: table.targetId, campaign: table.campaignId, 'ad-group': table.adGroupId }[entity][row];
+  return { kind: 'set-state', entity, id, from, to };
+}
+
+const ENTITIES = {
+  keywords: 'target',
+  items: 'target',
+  auto: 'target',
+  campaigns: 'campaign',
+  'ad-groups': 'ad-group',
+} as const;
+
+/** Whether a row was changed so lately that what it did cannot be seen yet. */
+export const isRecent = (table: LensTable, row: number): boolean => table.age[row] <= COOL_DOWN_DAYS;

@@ -1,0 +1,155 @@
+import { CHOICES, isChoiceKey, writeAnyOf } from '../../../core/conditions';
+import type { Cell, CrossTab, Dimension, DimensionValue, LensScope } from '../../../core/lenses';
+import type { Measure } from '../../../core/measures';
+import { formatMoney } from '../../../core/units';
+import { formatIn } from '../../shared/formatValue';
+import type { FieldState } from '../useFieldState';
+import { shadeColour, shadeOf } from './shade';
+
+interface CrossGridProps {
+  cross: CrossTab;
+  measure: Measure;
+  state: FieldState;
+  currency: string;
+}
+
+/** More columns than this do not fit a mind; the rest is summed in the totals. */
+const MOST_COLUMNS = 24;
+const MOST_ROWS = 400;
+
+/** The cells of a cross-tab; each is a way into the rows it was summed from. */
+export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
+  const columns = cross.columns.slice(0, MOST_COLUMNS);
+  const rows = cross.rows.slice(0, MOST_ROWS);
+  const cut = [
+    cross.rows.length > rows.length && `${cross.rows.length - rows.length} more down`,
+    cross.columns.length > columns.length && `${cross.columns.length - columns.length} more across`,
+  ].filter(Boolean);
+  const drill = (down: DimensionValue | null, across: DimensionValue | null) => () =>
+    state.drill(drillTo(state, down, across));
+  const cell = (value: Cell | undefined, key: string, onOpen: () => void, isTotal = false) => (
+    <CrossCell
+      key={key}
+      cell={value}
+      measure={measure}
+      total={cross.total}
+      currency={currency}
+      onOpen={onOpen}
+      isTotal={isTotal}
+    />
+  );
+  return (
+    <div
+      style={{ overflow: 'auto', padding: '0 16px 16px' }}
+      tabIndex={0}
+      role="region"
+      aria-label="Cross-tab"
+    >
+      <table className="cross" aria-label={`${measure.label} by ${state.down} and ${state.across}`}>
+        <thead>
+          <tr>
+            <th scope="col">{measure.label}</th>
+            <th scope="col" className="figure">
+              All
+            </th>
+            {columns.map((one) => (
+              <th key={one.key} scope="col" className="figure" title={one.name}>
+                <button type="button" className="link" onClick={drill(null, one)}>
+                  {one.name}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">All</th>
+            {cell(cross.total, 'all', drill(null, null), true)}
+            {columns.map((one) => cell(one.total, one.key, drill(null, one), true))}
+          </tr>
+          {rows.map((one, at) => (
+            <tr key={one.key}>
+              <th scope="row" title={one.name}>
+                <button type="button" className="link" onClick={drill(one, null)}>
+                  {one.name}
+                </button>
+              </th>
+              {cell(one.total, 'all', drill(one, null), true)}
+              {columns.map((column, index) => cell(cross.cells[at][index], column.key, drill(one, column)))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {cut.length > 0 && <p className="faint">{cut.join(', ')}; their sums are in the totals.</p>}
+    </div>
+  );
+}
+
+interface CrossCellProps {
+  cell: Cell | undefined;
+  measure: Measure;
+  total: Cell;
+  currency: string;
+  onOpen: () => void;
+  isTotal: boolean;
+}
+
+function CrossCell({ cell, measure, total, currency, onOpen, isTotal }: CrossCellProps) {
+  if (!cell || (cell.sums.impressions === 0 && cell.sums.clicks === 0))
+    return <td className="figure faint">·</td>;
+  const shade = shadeOf(cell, measure, total);
+  const { sums } = cell;
+  const words = `${sums.clicks} clicks, ${sums.orders} orders, spend ${formatMoney(sums.spend)}, sales ${formatMoney(sums.sales)} ${currency}`;
+  const sign = shade === null || Math.abs(shade.amount) < 0.15 ? '' : shade.amount > 0 ? '▲' : '●';
+  return (
+    <td
+      className="figure"
+      style={{ background: shade ? shadeColour(shade) : undefined, fontWeight: isTotal ? 650 : undefined }}
+    >
+      <button
+        type="button"
+        className="cell"
+        onClick={onOpen}
+        title={[words, shade?.words].filter(Boolean).join('; ')}
+      >
+        {formatIn(measure.unit, measure.of(sums), measure.decimals)}{' '}
+        <span className={shade && shade.amount > 0 ? 'over' : 'under'} aria-hidden style={{ fontSize: 9 }}>
+          {sign}
+        </span>
+        <span className="sr">{shade?.words}</span>
+      </button>
+    </td>
+  );
+}
+
+const SCOPE_OF: Partial<Record<Dimension, LensScope['kind']>> = {
+  campaign: 'campaign',
+  'ad-group': 'ad-group',
+  product: 'product',
+  line: 'line',
+};
+
+/** The narrower of two scopes is the one to drill to; a choice becomes a condition. */
+function drillTo(state: FieldState, down: DimensionValue | null, across: DimensionValue | null) {
+  let { scope } = state;
+  const where = state.stack.map(writeAnyOf);
+  for (const [dimension, value] of [
+    [state.down, down],
+    [state.across, across],
+  ] as const) {
+    if (!value) continue;
+    const kind = SCOPE_OF[dimension];
+    if (kind) {
+      if (value.id !== 0 && isNarrower(kind, scope)) scope = { kind, id: value.id };
+    } else if (
+      isChoiceKey(dimension) &&
+      (CHOICES[dimension].values.includes(value.name) || value.name !== '–')
+    )
+      where.push(`${dimension}=${value.name}`);
+  }
+  return { lens: state.lens, scope, where };
+}
+
+const ORDER: LensScope['kind'][] = ['line', 'product', 'campaign', 'ad-group', 'target'];
+const isNarrower = (kind: LensScope['kind'], scope: LensScope | null) =>
+  scope === null || ORDER.indexOf(kind) >= ORDER.indexOf(scope.kind);

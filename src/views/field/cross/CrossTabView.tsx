@@ -1,0 +1,83 @@
+import Button from '@mui/material/Button';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import { DIMENSIONS, lensNamed } from '../../../core/lenses';
+import type { CrossTab, Dimension } from '../../../core/lenses';
+import { MEASURES, measure } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import type { AccountInfo } from '../../../contract/api';
+import { saveTable } from '../../shared/api';
+import type { FieldState } from '../useFieldState';
+import type { FieldEngine } from '../worker/fieldEngine';
+import type { LoadedLens } from '../worker/types';
+import { CrossGrid } from './CrossGrid';
+import { crossAsTable } from './crossAsTable';
+
+interface CrossTabViewProps {
+  account: AccountInfo;
+  engine: Remote<FieldEngine>;
+  loaded: LoadedLens;
+  state: FieldState;
+  rows: Int32Array;
+}
+
+/** The rows summed over two dimensions: true ratios, grand totals, shaded by their distance from target. */
+export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabViewProps) {
+  const { down, across } = state;
+  const key = (MEASURES.some((one) => one.key === state.cell) ? state.cell : 'acos') as MeasureKey;
+  const [cross, setCross] = useState<CrossTab | null>(null);
+  useEffect(() => {
+    let isStale = false;
+    void engine.cross(loaded.loadId, rows, down, across).then((answer) => !isStale && setCross(answer));
+    return () => {
+      isStale = true;
+    };
+  }, [engine, loaded, rows, down, across]);
+  const picker = (label: string, value: Dimension, set: (dimension: Dimension) => void) => (
+    <label className="faint">
+      {label}{' '}
+      <select aria-label={label} value={value} onChange={(event) => set(event.target.value as Dimension)}>
+        {DIMENSIONS.map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  const save = (format: 'csv' | 'xlsx') =>
+    cross && void saveTable(format, crossAsTable(cross, key, `${account.name} cross-tab`, down));
+  return (
+    <div style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+      <div className="bar" style={{ padding: '6px 16px' }}>
+        {picker('Down', down, (next) => state.setCross({ down: next }))}
+        {picker('Across', across, (next) => state.setCross({ across: next }))}
+        <label className="faint">
+          Measure{' '}
+          <select
+            aria-label="Measure in the cells"
+            value={key}
+            onChange={(event) => state.setCross({ cell: event.target.value as MeasureKey })}
+          >
+            {MEASURES.map((one) => (
+              <option key={one.key} value={one.key}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <span className="faint">of {lensNamed(state.lens).rows}</span>
+        <span style={{ flex: 1 }} />
+        <Button onClick={() => save('csv')}>CSV</Button>
+        <Button onClick={() => save('xlsx')}>XLSX</Button>
+      </div>
+      {cross ? (
+        <CrossGrid cross={cross} measure={measure(key)} state={state} currency={account.currency} />
+      ) : (
+        <p className="faint" style={{ padding: 16 }}>
+          Summing …
+        </p>
+      )}
+    </div>
+  );
+}

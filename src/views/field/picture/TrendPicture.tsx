@@ -1,0 +1,91 @@
+import { useQuery } from '@tanstack/react-query';
+import { group } from 'd3-array';
+import { useMemo } from 'react';
+import { measure, NO_SUMS } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import { addDays, daysIn } from '../../../core/units';
+import { Trend } from '../../../charts';
+import { describeChange } from '../../../core/changes';
+import { api } from '../../shared/api';
+import { formatIn } from '../../shared/formatValue';
+import { idsOf } from '../rows/rowRequest';
+import type { PictureProps } from './Picture';
+
+/** So many rows are asked for by their ids; of more, those with the highest spend. */
+const MOST_ROWS = 20_000;
+
+/** Two or three measures of all rows together, day by day, with what was changed. */
+export function TrendPicture({ account, loaded, state, all }: PictureProps) {
+  const { table, window, before } = loaded;
+  const last = window.unsettled.at(-1) ?? window.to;
+  const from = before.from;
+  const rows = useMemo(() => {
+    if (all.length <= MOST_ROWS) return all;
+    return all
+      .slice()
+      .sort((a, b) => table.now.spend[b] - table.now.spend[a])
+      .slice(0, MOST_ROWS);
+  }, [all, table]);
+  const days = useQuery({
+    queryKey: ['days', account.id, loaded.loadId, rows.length, hashOf(rows), from, last],
+    queryFn: () => api.rowDays({ account: account.id, ...idsOf(table, rows), from, to: last }),
+    enabled: rows.length > 0,
+    staleTime: Infinity,
+  });
+  const scope = state.scope;
+  const of = scope
+    ? {
+        campaign: { campaignId: scope.id },
+        'ad-group': { adGroupId: scope.id },
+        target: { targetId: scope.id },
+      }[scope.kind as 'campaign']
+    : {};
+  const history = useQuery({
+    queryKey: ['history', account.id, from, scope],
+    queryFn: () => api.history(account.id, from, of ?? {}),
+  });
+  if (rows.length === 0) return null;
+  if (days.error)
+    return (
+      <p className="over" style={{ padding: 16 }}>
+        {days.error.message}
+      </p>
+    );
+  if (!days.data)
+    return (
+      <p className="faint" style={{ padding: 16 }}>
+        Adding up the days …
+      </p>
+    );
+  const byDay = new Map(days.data.days.map((one) => [one.day, one]));
+  const count = daysIn(from, last);
+  const sums = Array.from({ length: count }, (_, at) => byDay.get(addDays(from, at)) ?? NO_SUMS);
+  const keys = state.measures.filter((key): key is MeasureKey => measure(key as MeasureKey) !== undefined);
+  const marks = group(history.data?.changes ?? [], ({ day }) => day);
+  return (
+    <Trend
+      from={from}
+      days={count}
+      series={keys.map((key) => {
+        const { label, unit, decimals, of: value } = measure(key);
+        return { label, values: sums.map(value), show: (one: number) => formatIn(unit, one, decimals) };
+      })}
+      marks={[...marks].map(([day, changes]) => ({
+        day,
+        count: changes.length,
+        words:
+          changes.length === 1 ? describeChange(changes[0].change) : `${changes.length} changes were made`,
+      }))}
+      windowFrom={window.from}
+      settledTo={window.to}
+      label={`${keys.map((key) => measure(key).label).join(' and ')} of the rows shown, day by day`}
+    />
+  );
+}
+
+/** Tells one set of rows from another. */
+function hashOf(rows: Int32Array): number {
+  let hash = 7;
+  for (const row of rows) hash = (Math.imul(hash, 31) + row) | 0;
+  return hash;
+}

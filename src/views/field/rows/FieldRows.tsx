@@ -1,0 +1,82 @@
+import { useCallback } from 'react';
+import { isNumberKey, movedMeasure, numberField } from '../../../core/conditions';
+import { measure } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import { VirtualTable } from '../../../table';
+import type { ColumnsState } from '../../../table';
+import { formatIn, formatMove } from '../../shared/formatValue';
+import type { RowsState } from '../../shared/useRows';
+import type { FieldState } from '../useFieldState';
+import { nextSorts } from '../useFieldState';
+import type { ArrangedRows, LoadedLens } from '../worker/types';
+import { NothingHere } from './NothingHere';
+import { countWords } from './rowRequest';
+
+interface FieldRowsProps {
+  account: number;
+  loaded: LoadedLens;
+  arranged: ArrangedRows;
+  shown: Int32Array;
+  rows: RowsState;
+  state: FieldState;
+  columns: ColumnsState;
+  onSight: (rows: number[]) => void;
+  onOpen: (row: number) => void;
+}
+
+/** The rows of a lens, with the totals of all that are shown above them. */
+export function FieldRows(props: FieldRowsProps) {
+  const { account, loaded, arranged, shown, rows, state, columns, onSight, onOpen } = props;
+  const inSight = useCallback(
+    (first: number, last: number) => onSight(Array.from(shown.slice(first, last + 1))),
+    [onSight, shown],
+  );
+  return (
+    <VirtualTable
+      label={countLabel(state.lens)}
+      columns={columns.columns as never}
+      count={shown.length}
+      rowAt={(index) => shown[index]}
+      keyAt={(index) => shown[index]}
+      rowHeight={32}
+      focus={rows.focus}
+      onFocus={rows.setFocus}
+      isSelected={(index) => rows.selection.has(shown[index])}
+      onSelect={rows.select}
+      sorts={state.sorts}
+      onSort={(key, isAlso) => state.setSorts(nextSorts(state.sorts, key, isAlso))}
+      totals={(key) => totalOf(key, arranged, state, shown.length)}
+      onResize={columns.resize}
+      onMove={columns.move}
+      onSight={inSight}
+      onOpen={(index) => onOpen(shown[index])}
+      empty={<NothingHere state={state} account={account} loaded={loaded} arranged={arranged} />}
+    />
+  );
+}
+
+const countLabel = (lens: FieldState['lens']) => {
+  const words = countWords(lens, 2).replace(/^2 /, '');
+  return words[0].toUpperCase() + words.slice(1);
+};
+
+/** The total of a column over the rows shown: sums, and ratios from the sums. */
+function totalOf(key: string, { now, before, standings }: ArrangedRows, state: FieldState, count: number) {
+  if (key === 'name') return countWords(state.lens, count);
+  if (!isNumberKey(key)) return '';
+  const moved = movedMeasure(key);
+  if (moved !== null) {
+    const { unit, decimals, of } = measure(moved);
+    const [a, b] = [of(now), of(before)];
+    return formatMove(unit, a === null || b === null ? null : a - b, decimals);
+  }
+  if (key === 'loss')
+    return formatIn(
+      'money',
+      standings.reduce((sum, { loss }) => sum + loss, 0),
+      2,
+    );
+  if (['bid', 'targetAcos', 'vsTarget', 'age', 'breakEvenLoss'].includes(key)) return '';
+  const { unit, decimals } = numberField(key);
+  return formatIn(unit, measure(key as MeasureKey).of(now), decimals);
+}

@@ -1,0 +1,62 @@
+import { formatMoney, formatShare } from '../../../core/units';
+import { BidCell } from '../../shared/BidCell';
+import { isRecent, stagedValue, valueChange } from '../changes/staged';
+import type { ColumnsOf } from './fieldColumns';
+
+/** Bid, budget or modifier of a row: edited in place, with what is staged and how new its last change is. */
+export function ValueCell({ table, row, staged, editing, onEditing, onValue }: ColumnsOf & { row: number }) {
+  const now = table.value[row];
+  const to = stagedValue(staged, table, row);
+  const isShare = table.lens === 'placements';
+  const show = (value: number) => (isShare ? `+${formatShare(value, 0)}` : formatMoney(value));
+  const isSettable = valueChange(table, row, 0) !== null && table.state[row] !== 2;
+  const isEditing = editing === row;
+  if (isEditing && isSettable)
+    return (
+      <BidCell
+        bid={to ?? (Number.isNaN(now) ? 0 : now)}
+        isShare={isShare}
+        isEditing
+        onEdit={() => {}}
+        onDone={(value) => {
+          onEditing(null);
+          if (value !== null) onValue(row, value);
+        }}
+      />
+    );
+  const text = Number.isNaN(now) ? '–' : show(now);
+  if (!isSettable) return <span className="faint">{text}</span>;
+  return (
+    <button
+      type="button"
+      onClick={() => onEditing(row)}
+      title={
+        table.isInherited[row]
+          ? 'The ad group’s default bid; a bid of its own would take its place. Edit (e)'
+          : 'Edit (e)'
+      }
+      style={{ all: 'unset', cursor: 'text', whiteSpace: 'nowrap' }}
+    >
+      {isRecent(table, row) && (
+        <span className="faint" title={`Changed ${table.age[row]} days ago: too new to judge`}>
+          ◷{table.age[row]}{' '}
+        </span>
+      )}
+      {to === undefined ? (
+        <span
+          style={{
+            borderBottom: '1px dotted var(--faint)',
+            fontStyle: table.isInherited[row] ? 'italic' : undefined,
+          }}
+        >
+          {text}
+        </span>
+      ) : (
+        <>
+          <span className="faint">{text} → </span>
+          <strong>{show(to)}</strong>
+        </>
+      )}
+    </button>
+  );
+}

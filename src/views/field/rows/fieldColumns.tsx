@@ -1,0 +1,139 @@
+import { NUMBER_FIELDS, numberField } from '../../../core/conditions';
+import type { NumberKey, RowReader } from '../../../core/conditions';
+import { lensNamed, STATES } from '../../../core/lenses';
+import type { LensTable } from '../../../core/lenses';
+import { measure } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import type { Column } from '../../../table';
+import { formatField } from '../../shared/formatValue';
+import { widthOf } from './defaultColumns';
+import { EvidenceMark, Spark, StandingMark } from './marks';
+import { ValueCell } from './ValueCell';
+import type { Staged } from '../changes/staged';
+
+export interface ColumnsOf {
+  table: LensTable;
+  reader: RowReader;
+  currency: string;
+  staged: Staged;
+  sparks: (row: number) => number[] | undefined;
+  editing: number | null;
+  onEditing: (row: number | null) => void;
+  onValue: (row: number, value: number) => void;
+}
+
+const VALUE_LABELS: Record<string, [label: string, definition: string]> = {
+  budget: ['Budget', 'What a campaign may spend: a day, or in its lifetime.'],
+  modifier: ['Modifier', 'By how much bids are raised at this placement.'],
+  price: ['Price', 'Price of the product.'],
+};
+
+/** Every column a lens's rows can have. A row is its number in the table. */
+export function fieldColumns(of: ColumnsOf): Column<number>[] {
+  const { table } = of;
+  const lens = lensNamed(table.lens);
+  const others: Column<number>[] = [
+    {
+      key: 'standing',
+      label: '',
+      width: widthOf('standing'),
+      sortable: false,
+      definition: 'How it stands to its target ACOS, by the 80 % interval of its sales per click.',
+      cell: (row) => <StandingMark standing={table.standing[row]} />,
+    },
+    {
+      key: 'name',
+      label: lens.row[0].toUpperCase() + lens.row.slice(1),
+      width: widthOf('name'),
+      sortable: true,
+      cell: (row) => (
+        <span title={table.name[row]} style={{ fontWeight: 600 }}>
+          {table.name[row]}
+          {isOff(table, row) && <span className="faint"> · {stateOf(table, row)}</span>}
+        </span>
+      ),
+    },
+    {
+      key: 'place',
+      label: table.lens === 'products' ? 'Line' : table.lens === 'campaigns' ? 'Product' : 'Where',
+      width: widthOf('place'),
+      sortable: true,
+      cell: (row) => (
+        <span className="faint" title={table.place[row]}>
+          {table.place[row]}
+        </span>
+      ),
+    },
+    {
+      key: 'kind',
+      label: 'Kind',
+      width: widthOf('kind'),
+      sortable: true,
+      definition:
+        'Match type, or what kind of target it is; for search terms, of the target that caught them.',
+      cell: (row) => <span title={table.kind[row]}>{table.kind[row]}</span>,
+    },
+    {
+      key: 'state',
+      label: 'State',
+      width: widthOf('state'),
+      sortable: true,
+      cell: (row) => stateOf(table, row),
+    },
+    {
+      key: 'evidence',
+      label: 'Evidence',
+      width: widthOf('evidence'),
+      sortable: true,
+      definition: 'How sure the estimated conversion is: by the width of its 80 % interval.',
+      cell: (row) => <EvidenceMark grade={table.grade[row]} />,
+    },
+    {
+      key: 'trend',
+      label: 'Trend',
+      width: widthOf('trend'),
+      definition: 'Spend by week over the last 12 weeks, each row on its own scale.',
+      cell: (row) => <Spark values={of.sparks(row)} />,
+    },
+  ];
+  return [...others, ...NUMBER_FIELDS.map(({ key }) => numberColumn(of, key))];
+}
+
+function numberColumn(of: ColumnsOf, key: NumberKey): Column<number> {
+  const { table, reader } = of;
+  const field = numberField(key);
+  const read = reader.number(key);
+  const value = lensNamed(table.lens).value;
+  const [label, definition] = (key === 'bid' && VALUE_LABELS[value]) || [field.label, field.definition];
+  return {
+    key,
+    label,
+    unit: field.unit === 'money' ? undefined : field.unit === 'factor' ? '×' : undefined,
+    width: widthOf(key),
+    isFigure: true,
+    sortable: true,
+    definition,
+    cell:
+      key === 'bid'
+        ? (row) => <ValueCell row={row} {...of} />
+        : (row) => <span title={whyNone(key, read(row))}>{formatField(key, read(row))}</span>,
+  };
+}
+
+/** Why a figure is a dash. */
+function whyNone(key: NumberKey, value: number | null): string | undefined {
+  if (value !== null) return undefined;
+  if (key === 'age') return 'Not changed from here yet';
+  if (key === 'targetAcos' || key === 'vsTarget' || key === 'loss')
+    return 'No sales, or no target: costs may be missing';
+  if (key === 'breakEvenLoss') return 'The product’s costs are not known';
+  const name = key.startsWith('d.') ? key.slice(2) : key;
+  return `No value: ${measure(name as MeasureKey).definition} The lower part is zero${key.startsWith('d.') ? ' in one of the windows' : ''}.`;
+}
+
+const isOff = (table: LensTable, row: number) => table.state[row] !== 0 || table.isHeld[row] === 1;
+
+function stateOf(table: LensTable, row: number): string {
+  if (table.state[row] !== 0) return STATES[table.state[row]];
+  return table.isHeld[row] === 1 ? 'held' : 'enabled';
+}

@@ -1,0 +1,137 @@
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { writeAnyOf } from '../../../core/conditions';
+import { lensNamed } from '../../../core/lenses';
+import type { Swath } from '../../../contract/field';
+import { api } from '../../shared/api';
+import type { FieldState } from '../useFieldState';
+import { writeSorts } from '../useFieldState';
+import { READY_MADE } from './readyMade';
+
+interface SwathMenuProps {
+  account: number;
+  state: FieldState;
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
+}
+
+const isSame = (swath: Pick<Swath, 'lens' | 'conditions'>, state: FieldState) =>
+  swath.lens === state.lens && swath.conditions.join() === state.stack.map(writeAnyOf).join();
+
+/** Stacks of conditions by name: those everybody starts with, and those kept here. */
+export function SwathMenu({ account, state, isOpen, onOpen }: SwathMenuProps) {
+  const anchor = useRef<HTMLButtonElement>(null);
+  const own = useQuery({ queryKey: ['swaths', account], queryFn: () => api.swaths(account) });
+  const shown = [...READY_MADE, ...(own.data ?? [])].find((swath) => isSame(swath, state));
+  return (
+    <>
+      <Button ref={anchor} title="v" onClick={() => onOpen(true)} sx={{ padding: '0 6px' }}>
+        Swath{shown ? `: ${shown.name}` : 's'} ▾
+      </Button>
+      <Popover
+        open={isOpen}
+        onClose={() => onOpen(false)}
+        anchorEl={() => anchor.current!}
+        transitionDuration={0}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        <SwathList account={account} state={state} own={own.data ?? []} onDone={() => onOpen(false)} />
+      </Popover>
+    </>
+  );
+}
+
+function SwathList({
+  account,
+  state,
+  own,
+  onDone,
+}: {
+  account: number;
+  state: FieldState;
+  own: Swath[];
+  onDone: () => void;
+}) {
+  const client = useQueryClient();
+  const refresh = () => client.invalidateQueries({ queryKey: ['swaths', account] });
+  const remove = useMutation({
+    mutationFn: (id: number) => api.removeSwath(account, id),
+    onSettled: refresh,
+  });
+  const show = (swath: Omit<Swath, 'id'>) => {
+    state.showSwath(swath);
+    onDone();
+  };
+  return (
+    <div style={{ padding: '10px 14px', width: 440 }} role="group" aria-label="Swaths">
+      {READY_MADE.map((swath) => (
+        <button key={swath.name} type="button" className="choice" onClick={() => show(swath)}>
+          <span>
+            <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
+          </span>
+          <span className="faint">{swath.does}</span>
+        </button>
+      ))}
+      <p className="faint" style={{ margin: '10px 0 2px' }}>
+        {own.length > 0 ? 'Kept here' : 'None of your own yet: stack conditions, then keep them by a name.'}
+      </p>
+      {own.map((swath) => (
+        <div key={swath.id} style={{ display: 'flex', alignItems: 'center' }}>
+          <button type="button" className="choice" style={{ flex: 1 }} onClick={() => show(swath)}>
+            <span>
+              <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
+            </span>
+          </button>
+          <Button aria-label={`Remove the swath ${swath.name}`} onClick={() => remove.mutate(swath.id)}>
+            Remove
+          </Button>
+        </div>
+      ))}
+      <KeepSwath account={account} state={state} onKept={() => void refresh().then(onDone)} />
+    </div>
+  );
+}
+
+function KeepSwath({ account, state, onKept }: { account: number; state: FieldState; onKept: () => void }) {
+  const [name, setName] = useState('');
+  const keep = useMutation({
+    mutationFn: () =>
+      api.keepSwath(account, {
+        name: name.trim(),
+        lens: state.lens,
+        conditions: state.stack.map(writeAnyOf),
+        sort: writeSorts(state.sorts),
+      }),
+    onSuccess: onKept,
+  });
+  if (state.stack.length === 0) return null;
+  return (
+    <form
+      className="bar"
+      style={{ marginTop: 8 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') keep.mutate();
+      }}
+    >
+      <input
+        aria-label="Name of the swath"
+        placeholder="Name for these conditions"
+        value={name}
+        maxLength={60}
+        style={{ flex: 1 }}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <Button type="submit" variant="contained" disabled={name.trim() === '' || keep.isPending}>
+        Keep
+      </Button>
+      {keep.error && (
+        <span role="alert" className="over">
+          {keep.error.message}
+        </span>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,44 @@
+import { useMemo, useRef } from 'react';
+import type { LensTable } from '../../core/lenses';
+import type { AccountInfo, NewChange } from '../../contract/api';
+import type { TrayState } from '../shared/useTray';
+import { newChange, planMove, planState } from './changes/handChanges';
+import { stagedOf, valueChange } from './changes/staged';
+
+/** Changes made by hand on the rows of a lens: staged, stepped, taken back. */
+export function useHandWork(account: AccountInfo | undefined, table: LensTable | undefined, tray: TrayState) {
+  const done = useRef<number[][]>([]);
+  const { changes, sending } = tray;
+  const staged = useMemo(() => stagedOf({ changes, sending } as TrayState), [changes, sending]);
+  const stage = async (list: NewChange[]) => {
+    if (list.length === 0) return;
+    const { ids } = await tray.stage.mutateAsync(list);
+    done.current.push(ids.filter((id): id is number => id !== null));
+  };
+  return {
+    staged,
+    stage: (list: NewChange[]) => void stage(list).catch(() => {}), // the tray tells why it failed
+    setValue: (row: number, to: number) => {
+      const change = table && valueChange(table, row, to);
+      if (change && 'from' in change && change.from !== to)
+        void stage([newChange(table, row, change, 'By hand.')]).catch(() => {});
+    },
+    nudge: (rows: number[], by: number) => {
+      if (!account || !table) return;
+      const options = { limits: account.limits, staged, suggested: new Map(), againToo: true, isNudge: true };
+      void stage(planMove(table, rows, { kind: 'percent', by }, options).changes).catch(() => {});
+    },
+    /** Pauses what runs among some rows; resumes them when nothing does. */
+    pause: (rows: number[]) => {
+      if (!table) return;
+      const pausing = planState(table, rows, 'paused', staged);
+      void stage(pausing.length > 0 ? pausing : planState(table, rows, 'enabled', staged)).catch(() => {});
+    },
+    undo: () => {
+      const last = done.current.pop();
+      if (last && last.length > 0) void tray.withdraw.mutateAsync(last).catch(() => {});
+    },
+  };
+}
+
+export type HandWork = ReturnType<typeof useHandWork>;

@@ -1,0 +1,54 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { FieldEngine } from './worker/fieldEngine';
+import { startFieldEngine } from './worker/startFieldEngine';
+import type { ArrangedRows, LoadedLens, RowsAsked } from './worker/types';
+import type { LensName } from '../../core/lenses';
+
+/** The figures of a lens, loaded into the page's worker. `version` counts what made them old. */
+export function useLens(
+  account: number | undefined,
+  version: number,
+  lens: LensName,
+  from: string | null,
+  to: string | null,
+) {
+  const [engine] = useState(startFieldEngine);
+  const { data, error, isFetching } = useQuery<LoadedLens, Error>({
+    queryKey: ['lens', account, version, lens, from, to],
+    queryFn: () => engine.load(account!, version, lens, from ?? undefined, to ?? undefined),
+    enabled: account !== undefined,
+    staleTime: Infinity,
+    // The worker holds one lens. One that is left is loaded anew: a kept copy would not be the worker's.
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  return { engine, loaded: data, error, isFetching };
+}
+
+export type LensState = ReturnType<typeof useLens>;
+
+/** The rows asked for, as the worker answers. `isCurrent` is false while it is at a newer request. */
+export function useArrangedRows(
+  engine: Remote<FieldEngine>,
+  loadId: number | undefined,
+  asked: RowsAsked,
+): { arranged: ArrangedRows | null; isCurrent: boolean } {
+  const [answer, setAnswer] = useState<{ arranged: ArrangedRows; key: string } | null>(null);
+  // The request is data: compared by value, so that equal requests are not answered again.
+  const key = JSON.stringify(asked);
+  useEffect(() => {
+    if (loadId === undefined) return;
+    let isStale = false;
+    void engine.arrange(loadId, JSON.parse(key) as RowsAsked).then((arranged) => {
+      if (!isStale && arranged) setAnswer({ arranged, key });
+    });
+    return () => {
+      isStale = true;
+    };
+  }, [engine, loadId, key]);
+  // Row numbers mean something in the table only that they were arranged from.
+  if (!answer || answer.arranged.loadId !== loadId) return { arranged: null, isCurrent: false };
+  return { arranged: answer.arranged, isCurrent: answer.key === key };
+}

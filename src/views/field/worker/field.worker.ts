@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { fieldEngine } from './fieldEngine';
+
+expose(fieldEngine());

@@ -1,0 +1,142 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { CHOICES, isChoiceKey, numberField, readAnyOf, TEXT_LABELS } from '../../../core/conditions';
+import type { AnyOf, Condition, NumberKey } from '../../../core/conditions';
+import { labelOf, OPS, opsOf, typedValue } from './words';
+import type { FieldsOffered, Op } from './words';
+
+interface ConditionFormProps {
+  fields: FieldsOffered;
+  start: AnyOf | null;
+  onKeep: (group: AnyOf) => void;
+}
+
+interface Draft {
+  field: string;
+  op: Op;
+  text: string;
+}
+
+const draftOf = (one: Condition): Draft => ({ field: one.field, op: one.op, text: typedValue(one) });
+
+/** One condition, or several of which one is enough. */
+export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
+  const [drafts, setDrafts] = useState<Draft[]>(
+    start ? start.map(draftOf) : [{ field: fields.numbers[1] ?? fields.numbers[0], op: 'atLeast', text: '' }],
+  );
+  const [fault, setFault] = useState('');
+  const change = (at: number, set: Partial<Draft>) =>
+    setDrafts(drafts.map((draft, other) => (other === at ? { ...draft, ...set } : draft)));
+  const choose = (at: number, field: string) => {
+    const [op] = opsOf(field);
+    const isOther = !opsOf(drafts[at].field).includes(op);
+    const text = isChoiceKey(field) ? CHOICES[field].values[0] : isOther ? '' : drafts[at].text;
+    change(at, { field, op: isOther ? op : drafts[at].op, text });
+  };
+  const keep = () => {
+    const group = drafts.flatMap(
+      ({ field, op, text }) =>
+        // Someone quick may type whole conditions: "acos<=24|orders>=2".
+        readAnyOf(text) ?? readAnyOf(`${field}${OPS[op].sign}${text.replaceAll('|', '%7C')}`) ?? [null],
+    );
+    if (group.includes(null))
+      return setFault(
+        drafts.some(({ field }) => field in TEXT_LABELS)
+          ? 'Type a part of the text.'
+          : 'Type a number, for instance 10 or 0.45.',
+      );
+    onKeep(group as Condition[]);
+  };
+  return (
+    <form
+      style={{ padding: 12, display: 'grid', gap: 8 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      {drafts.map((draft, at) => (
+        <div key={at} style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+          {at > 0 && <span className="faint">or</span>}
+          <select aria-label="Field" value={draft.field} onChange={(event) => choose(at, event.target.value)}>
+            <FieldOptions fields={fields} />
+          </select>
+          <select
+            aria-label="Comparison"
+            value={draft.op}
+            onChange={(event) => change(at, { op: event.target.value as Op })}
+          >
+            {opsOf(draft.field).map((op) => (
+              <option key={op} value={op}>
+                {OPS[op].word}
+              </option>
+            ))}
+          </select>
+          <ValueInput draft={draft} isFirst={at === 0} onText={(text) => change(at, { text })} />
+        </div>
+      ))}
+      <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+        <Button type="submit" variant="contained">
+          Set
+        </Button>
+        <Button
+          onClick={() => setDrafts([...drafts, { ...drafts[drafts.length - 1], text: '' }])}
+          title="A row that meets either is kept"
+        >
+          or …
+        </Button>
+        {fault && (
+          <span role="alert" className="over">
+            {fault}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}
+
+function FieldOptions({ fields }: { fields: FieldsOffered }) {
+  return (
+    <>
+      {[...fields.numbers, ...fields.choices, ...fields.texts].map((key) => (
+        <option key={key} value={key}>
+          {labelOf(key)}
+        </option>
+      ))}
+    </>
+  );
+}
+
+const UNITS = { money: 'in the account’s currency', share: 'in %', count: '', factor: '×' };
+
+function ValueInput({
+  draft: { field, text },
+  isFirst,
+  onText,
+}: {
+  draft: Draft;
+  isFirst: boolean;
+  onText: (text: string) => void;
+}) {
+  if (isChoiceKey(field))
+    return (
+      <select aria-label="Value" value={text} onChange={(event) => onText(event.target.value)}>
+        {CHOICES[field].values.map((choice) => (
+          <option key={choice}>{choice}</option>
+        ))}
+      </select>
+    );
+  const unit = field in TEXT_LABELS ? '' : UNITS[numberField(field as NumberKey).unit];
+  return (
+    <>
+      <input
+        aria-label="Value"
+        autoFocus={isFirst}
+        value={text}
+        size={field in TEXT_LABELS ? 22 : 8}
+        onChange={(event) => onText(event.target.value)}
+      />
+      <span className="faint">{unit}</span>
+    </>
+  );
+}
