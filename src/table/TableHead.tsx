@@ -24,7 +24,13 @@ export function TableHead<T>(props: HeadProps<T>) {
     <div className="table-top" role="rowgroup">
       <div role="row" className="table-head" style={{ gridTemplateColumns: template }}>
         {onMove ? (
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            onDragEnd={moved}
+            // What is said aloud of a drag must not stand among the headings.
+            accessibility={{ container: document.body }}
+          >
             <SortableContext items={columns.map(({ key }) => key)} strategy={horizontalListSortingStrategy}>
               {columns.map((column) => (
                 <MovableHeading key={column.key} column={column} {...props} />
@@ -100,7 +106,7 @@ function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) 
       )}
       {onResize && typeof column.width === 'number' && (
         <ResizeGrip
-          label={column.label}
+          label={column.label || column.key}
           width={column.width}
           onWidth={(width) => onResize(column.key, width)}
         />

@@ -34,7 +34,7 @@ export const theme = createTheme({
   components: {
     MuiButton: {
       defaultProps: { size: 'small', disableElevation: true },
-      styleOverrides: { root: { fontSize: 13, lineHeight: 1.5 } },
+      styleOverrides: { root: { fontSize: 13, lineHeight: 1.5, minWidth: 0 } },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiToggleButton: { styleOverrides: { root: { fontSize: 12.5 } } },

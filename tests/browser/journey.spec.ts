@@ -21,7 +21,7 @@ test('import → review → accept → send → ledger', async ({ page, request 
   const id = await newAccount(request, 'Own reports');
 
   await test.step('an empty account says what to do', async () => {
-    await page.goto(`/round?account=${id}`);
+    await page.goto(`/round?account=${id}&step=harvest`);
     await page.getByRole('link', { name: 'Import a search-term report' }).click();
   });
 
@@ -37,10 +37,10 @@ test('import → review → accept → send → ledger', async ({ page, request 
   });
 
   await test.step('the round proposes what sold and what did not', async () => {
-    await page.goto(`/round?account=${id}`);
+    await page.goto(`/round?account=${id}&step=harvest`);
     await expect(rows(page)).toContainText('brown crock');
     await expect(rows(page)).not.toContainText('stone crock');
-    await press(page, '2');
+    await press(page, '3');
     await expect(rows(page)).toContainText('umbrella stand');
     await expect(rows(page)).toContainText('168 clicks, 0 orders');
   });
@@ -84,13 +84,13 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
   });
 
   await test.step('four more harvests and ten negatives', async () => {
-    await page.goto(`/round?account=${account}`);
+    await page.goto(`/round?account=${account}&step=harvest`);
     await expect(shownTerm(page)).toBeVisible();
     const first = await shownTerm(page).textContent();
     await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space');
     await expect(tray(page, 10)).toBeVisible();
     await expect(shownTerm(page)).not.toHaveText(first!);
-    await press(page, '2');
+    await press(page, '3');
     await expect(page.getByText(/without an order, past their chance/)).toBeVisible();
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await expect(page.getByRole('button', { name: 'Accept the 10 selected' })).toBeVisible();

@@ -1,34 +1,30 @@
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
-import type { TargetSumsAnswer } from '../../src/contract/api';
-import { demoAccount, emptyTray, newAccount, press, watch } from './page';
-
-const targets = (page: Page) => page.getByRole('table', { name: 'Targets' });
+import type { FieldSumsAnswer } from '../../src/contract/api';
+import { demoAccount, emptyTray, newAccount, openField, press, watch } from './page';
 
 test('ten bids lowered by hand, sent, seven days pass: the spend has moved', async ({ page, request }) => {
   test.setTimeout(180_000);
   const faults = watch(page);
   const account = await demoAccount(request, 'Hollin Kites');
   await emptyTray(request, account);
-  const spendOf = async (ids: number[]) => {
-    const { sums } = (await (
-      await request.get(`/api/target-sums?account=${account}&days=7&unsettled=as-is`)
-    ).json()) as TargetSumsAnswer;
-    return ids.reduce((sum, id) => sum + (sums.spend[sums.targetId.indexOf(id)] ?? 0), 0);
+  const spendOf = async (ids: number[], from: string, to: string) => {
+    const { columns } = (await (
+      await request.get(`/api/field?account=${account}&from=${from}&to=${to}`)
+    ).json()) as FieldSumsAnswer;
+    return ids.reduce((sum, id) => sum + (columns.spend[columns.targetId.indexOf(id)] ?? 0), 0);
   };
+  const week = '&from=2026-11-16&to=2026-11-22';
 
-  await test.step('the ten targets that spend most are found, and lowered by 60 %', async () => {
-    await page.goto(`/field?account=${account}&days=7&unsettled=as-is`);
-    await expect(targets(page).getByRole('row').nth(1)).toBeVisible();
-    // Targets without a bid of their own follow their ad group's.
-    await page.getByLabel('Search targets').fill('exact');
-    await press(page, 'Enter');
-    await expect(page).toHaveURL(/search=exact/);
+  await test.step('the ten exact keywords that spend most are found, and lowered by 60 %', async () => {
+    await openField(page, account, 'Keywords', `&lens=keywords&where=kind%3Dexact${week}`);
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
-    await expect(page.getByText('10 selected')).toBeVisible();
-    await page.getByLabel('Bids by per cent').fill('-60');
-    await page.getByRole('button', { name: 'Lower' }).click();
-    await expect(page.getByRole('button', { name: /^Tray · \d+$/ })).not.toHaveText('Tray · 0');
+    const bar = page.getByRole('form', { name: 'Change by hand' });
+    await expect(bar).toContainText('10 keywords selected');
+    await bar.getByLabel('Per cent').fill('-60');
+    await expect(bar).toContainText('10 down');
+    await bar.getByRole('button', { name: 'Stage 10' }).click();
+    await expect(page.getByRole('button', { name: 'Tray · 10', exact: true })).toBeVisible();
+    await expect(bar).toContainText('10 wait in the tray');
   });
 
   const staged = (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
@@ -40,7 +36,7 @@ test('ten bids lowered by hand, sent, seven days pass: the spend has moved', asy
     expect(change.to).toBeLessThan(change.from);
   }
   const ids = staged.map(({ change }) => change.targetId);
-  const before = await spendOf(ids);
+  const before = await spendOf(ids, '2026-11-16', '2026-11-22');
 
   await test.step('sent from the tray, the ledger shows them accepted', async () => {
     await press(page, 't');
@@ -64,9 +60,17 @@ test('ten bids lowered by hand, sent, seven days pass: the spend has moved', asy
   });
 
   await test.step('the field shows what it did', async () => {
-    expect(await spendOf(ids)).toBeLessThan(0.8 * before);
-    await page.goto(`/field?account=${account}&days=7&unsettled=as-is`);
-    await expect(page.getByText('23 Nov – 29 Nov; before: 16 Nov – 22 Nov')).toBeVisible();
+    expect(await spendOf(ids, '2026-11-23', '2026-11-29')).toBeLessThan(0.8 * before);
+    await openField(
+      page,
+      account,
+      'Keywords',
+      '&lens=keywords&where=age<%3D14&from=2026-11-23&to=2026-11-29',
+    );
+    await expect(page.getByText(`before (16 Nov – 22 Nov)`)).toBeVisible();
+    await expect(page.getByText(`${ids.length} keywords spent`)).toBeVisible();
+    // The evidence panel tells what was changed on the row, and when.
+    await expect(page.getByRole('complementary', { name: 'Evidence' })).toContainText('Lower the bid');
   });
   expect(faults).toEqual([]);
 });

@@ -35,7 +35,7 @@ export async function newAccount(request: APIRequestContext, name: string): Prom
 
 /** Opens the round of an account and waits for its first row. */
 export async function openRound(page: Page, account: number, query = ''): Promise<void> {
-  await page.goto(`/round?account=${account}${query}`);
+  await page.goto(`/round?account=${account}&step=harvest${query}`);
   await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
 }
 
@@ -47,3 +47,16 @@ export async function emptyTray(request: APIRequestContext, account: number): Pr
   if (staged.length > 0)
     await request.post('/api/changes/withdraw', { data: { account, ids: staged.map(({ id }) => id) } });
 }
+
+/** The rows of a lens of the field, by the lens's name. */
+export const lensRows = (page: Page, name: string) => page.getByRole('table', { name, exact: true });
+
+/** Opens the field of an account and waits for its first row. */
+export async function openField(page: Page, account: number, lens: string, query = ''): Promise<void> {
+  await page.goto(`/field?account=${account}${query}`);
+  await expect(lensRows(page, lens).getByRole('row').nth(2)).toBeVisible();
+}
+
+/** Names in the rows in sight. */
+export const namesIn = (page: Page, lens: string) =>
+  lensRows(page, lens).locator('.table-row').locator('[role=cell]:nth-child(2)');

@@ -69,7 +69,7 @@ test.describe('what the rows show', () => {
 test.describe('a link', () => {
   test('brings back step, conditions, order and thresholds', async ({ page }) => {
     await openRound(page, account);
-    await press(page, '2', 's');
+    await press(page, '3', 's');
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
@@ -89,7 +89,7 @@ test.describe('a link', () => {
   });
 
   test('to an account that is gone says so', async ({ page }) => {
-    await page.goto('/round?account=987654');
+    await page.goto('/round?step=harvest&account=987654');
     await expect(page.getByRole('alert')).toContainText('There is no account 987654');
   });
 });
@@ -100,7 +100,7 @@ test.describe('conditions', () => {
     const both = await rowCount(page);
     await page.getByRole('button', { name: 'Clicks ≥ 5' }).click();
     await page.getByLabel('Value').fill('50');
-    await page.getByRole('button', { name: 'Change' }).click();
+    await page.getByRole('button', { name: 'Set', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Clicks ≥ 50' })).toBeVisible();
     await expect.poll(() => rowCount(page)).toBeLessThan(both);
     await page.getByRole('button', { name: 'Clicks ≥ 50' }).press('Delete');
@@ -118,7 +118,7 @@ test.describe('conditions', () => {
   });
 
   test('that no row meets say so, and can be cleared', async ({ page }) => {
-    await page.goto(`/round?account=${account}&where=clicks>=1000000`);
+    await page.goto(`/round?account=${account}&step=harvest&where=clicks>=1000000`);
     await page.getByRole('button', { name: 'Clear them' }).click();
     await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
   });
@@ -290,9 +290,9 @@ test('dusk is chosen once and stays', async ({ page }) => {
 test('every place stands up without data', async ({ page, request }) => {
   const faults = watch(page);
   const empty = await newAccount(request, 'Nothing yet');
-  await page.goto(`/round?account=${empty}`);
+  await page.goto(`/round?account=${empty}&step=harvest`);
   await expect(page.getByText('There are no search terms in this window.')).toBeVisible();
-  await press(page, '2', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
+  await press(page, '3', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
   await page.goto(`/ledger?account=${empty}`);
   await expect(page.getByText('Nothing was sent yet.')).toBeVisible();
   await page.goto(`/setup?account=${empty}`);

@@ -22,7 +22,7 @@ interface TrendProps {
   label: string;
 }
 
-const MARGIN = { top: 20, right: 16, bottom: 30, left: 52 };
+const MARGIN = { top: 20, right: 52, bottom: 36, left: 52 };
 const DASHES = ['', '5 3', '1.5 3'];
 const COLOURS = ['var(--ink)', 'var(--under)', 'var(--over)'];
 
@@ -82,6 +82,11 @@ export function Trend({ from, days, series, marks, windowFrom, settledTo, label 
                 {text}
               </text>
             </g>
+          ))}
+          {lines[1]?.ticks.map(({ at: y, text }) => (
+            <text key={y} x={width - MARGIN.right + 8} y={y + 4} fill={COLOURS[1]}>
+              {text}
+            </text>
           ))}
           {weekly.map((day) => (
             <text key={day} x={at(day)} y={bottom + 14} textAnchor="middle">

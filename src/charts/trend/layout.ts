@@ -7,6 +7,8 @@ export interface TrendSeries {
   /** By day; null where there is no value. */
   values: (number | null)[];
   show: (value: number) => string;
+  /** A value at its axis, short. */
+  tick: (value: number) => string;
 }
 
 export interface TrendLine {
@@ -27,7 +29,7 @@ export function layOutTrend(
 ): { lines: TrendLine[]; x: (day: number) => number } {
   const { margin, width, height } = box;
   const x = scaleLinear([0, Math.max(1, days - 1)], [margin.left, width - margin.right]);
-  const lines = series.map(({ label, values, show }) => {
+  const lines = series.map(({ label, values, tick }) => {
     const known = values.filter((value): value is number => value !== null);
     const low = Math.min(0, ...known);
     const y = scaleLinear([low, Math.max(...known, low + 1e-9)], [height - margin.bottom, margin.top]).nice(
@@ -42,7 +44,7 @@ export function layOutTrend(
       label,
       path: draw(values) ?? '',
       end: last < 0 ? null : { x: x(last), y: y(values[last]!) },
-      ticks: y.ticks(3).map((value) => ({ at: y(value), text: show(value) })),
+      ticks: y.ticks(3).map((value) => ({ at: y(value), text: tick(value) })),
       yAt: (day: number) => (values[day] == null ? null : y(values[day]!)),
     };
   });

@@ -5,6 +5,7 @@ import { TargetField } from '../shared/TargetField';
 import { useAccount } from '../shared/useAccount';
 import { WindowButton } from '../shared/window/WindowButton';
 import { FieldBody } from './FieldBody';
+import { fieldActions } from './fieldActions';
 import { FIELD_KEYS } from './fieldKeys';
 import { keepAsLast, useFieldState } from './useFieldState';
 import { useLens } from './useLens';
@@ -41,7 +42,14 @@ function Field() {
     </>
   );
   return (
-    <Frame place="field" accounts={accounts} account={account} bar={bar} keys={FIELD_KEYS}>
+    <Frame
+      place="field"
+      accounts={accounts}
+      account={account}
+      bar={bar}
+      keys={FIELD_KEYS}
+      actions={fieldActions(state, () => openWindow(true))}
+    >
       {(tray) => (
         <FieldBody
           account={account}

@@ -32,7 +32,7 @@ import type { FieldState } from './useFieldState';
 import { useHandWork } from './useHandWork';
 import { useArrangedRows } from './useLens';
 import type { LensState } from './useLens';
-import type { LoadedLens } from './worker/types';
+import type { LoadedLens } from '../shared/fieldEngine/types';
 
 interface FieldBodyProps {
   account: AccountInfo | undefined;
@@ -101,6 +101,7 @@ function LoadedField({
     [table],
   );
   const all = arranged?.rows ?? NO_ROWS;
+  const isCross = state.shape === 'cross';
   const shown = useMemo(() => (area ? rowsInArea(all, source, area) : all), [all, source, area]);
   const points = useMemo(
     () => (isPictureFolded ? null : pointsOf(all, source)),
@@ -162,7 +163,11 @@ function LoadedField({
     <div
       style={{
         display: 'grid',
-        gridTemplateColumns: isPanelFolded ? 'minmax(0, 1fr) 28px' : 'minmax(0, 1fr) 340px',
+        gridTemplateColumns: isCross
+          ? 'minmax(0, 1fr)'
+          : isPanelFolded
+            ? 'minmax(0, 1fr) 28px'
+            : 'minmax(0, 1fr) 340px',
         minHeight: 0,
       }}
     >
@@ -196,7 +201,7 @@ function LoadedField({
             </span>
           }
         />
-        {state.shape === 'cross' ? (
+        {isCross ? (
           <span />
         ) : (
           <PicturePane
@@ -217,7 +222,7 @@ function LoadedField({
           <p className="faint" style={{ padding: 16 }} role="status">
             Looking through {table.size.toLocaleString('en-GB')} rows …
           </p>
-        ) : state.shape === 'cross' ? (
+        ) : isCross ? (
           <CrossTabView account={account} engine={engine} loaded={loaded} state={state} rows={shown} />
         ) : (
           <FieldRows
@@ -232,15 +237,19 @@ function LoadedField({
             onOpen={open}
           />
         )}
-        <ChangeBar
-          account={account}
-          table={table}
-          chosen={chosen}
-          selected={rows.selection.size}
-          staged={hand.staged}
-          onStage={hand.stage}
-          inputRef={moveBar}
-        />
+        {isCross ? (
+          <span />
+        ) : (
+          <ChangeBar
+            account={account}
+            table={table}
+            chosen={chosen}
+            selected={rows.selection.size}
+            staged={hand.staged}
+            onStage={hand.stage}
+            inputRef={moveBar}
+          />
+        )}
         <ColumnsMenu
           isOpen={isColumnsOpen}
           anchor={() => columnsButton.current!}
@@ -250,7 +259,7 @@ function LoadedField({
           onReset={reset}
         />
       </main>
-      {isPanelFolded ? (
+      {isCross ? null : isPanelFolded ? (
         <button type="button" className="folded" onClick={foldPanel} title="i" aria-label="Show the evidence">
           Evidence
         </button>

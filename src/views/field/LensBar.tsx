@@ -2,7 +2,7 @@ import ChevronRight from '@mui/icons-material/ChevronRight';
 import Button from '@mui/material/Button';
 import { LENSES } from '../../core/lenses';
 import type { FieldState } from './useFieldState';
-import type { ArrangedRows } from './worker/types';
+import type { ArrangedRows } from '../shared/fieldEngine/types';
 
 /** The lenses, where in the account one is, and whether rows or a cross-tab are shown. */
 export function LensBar({ state, path }: { state: FieldState; path: ArrangedRows['path'] }) {

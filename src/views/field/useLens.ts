@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { FieldEngine } from './worker/fieldEngine';
-import { startFieldEngine } from './worker/startFieldEngine';
-import type { ArrangedRows, LoadedLens, RowsAsked } from './worker/types';
+import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
+import { pageEngine } from '../shared/fieldEngine/pageEngine';
+import type { ArrangedRows, LoadedLens, RowsAsked } from '../shared/fieldEngine/types';
 import type { LensName } from '../../core/lenses';
 
 /** The figures of a lens, loaded into the page's worker. `version` counts what made them old. */
@@ -14,7 +14,7 @@ export function useLens(
   from: string | null,
   to: string | null,
 ) {
-  const [engine] = useState(startFieldEngine);
+  const engine = pageEngine();
   const { data, error, isFetching } = useQuery<LoadedLens, Error>({
     queryKey: ['lens', account, version, lens, from, to],
     queryFn: () => engine.load(account!, version, lens, from ?? undefined, to ?? undefined),

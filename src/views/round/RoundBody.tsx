@@ -11,6 +11,7 @@ import type { FieldsOffered } from '../shared/conditions/words';
 import { MEASURES } from '../../core/measures';
 import { EvidencePanel } from './EvidencePanel';
 import { NothingHere } from './NothingHere';
+import { OverviewStep } from './overview/OverviewStep';
 import { pointsOf, rowsInArea } from '../shared/picture/points';
 import { sourceOf } from './sourceOf';
 import { placeName } from './placeName';
@@ -102,106 +103,126 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
   const staged = (step: StepName) => stagedKeys.filter((key) => key.startsWith(`${step}:`)).length;
   const isAside = state.show === 'aside';
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr) 340px', minHeight: 0 }}>
+    <div
+      style={{
+        display: 'grid',
+        gridTemplateColumns: state.isOverview ? '224px minmax(0, 1fr)' : '224px minmax(0, 1fr) 340px',
+        minHeight: 0,
+      }}
+    >
       <Steps
+        isOverview={state.isOverview}
+        onOverview={state.setOverview}
         step={state.step}
         summaries={arranged?.steps ?? []}
         staged={{ harvest: staged('harvest'), negatives: staged('negatives') }}
         currency={account?.currency ?? ''}
         onStep={state.setStep}
       />
-      <main
-        style={{
-          display: 'grid',
-          gridTemplate: 'auto auto auto minmax(0, 1fr) / minmax(0, 1fr)',
-          minHeight: 0,
-          overflow: 'hidden',
-        }}
-      >
-        <StepHead
-          state={state}
-          arranged={arranged}
-          total={review?.table.size ?? 0}
-          asideCount={decisions.asideKeys.filter((key) => key.startsWith(`${state.step}:`)).length}
-          currency={account?.currency ?? ''}
-          selected={rows.selection.size}
-          onAcceptAll={() => void accept(rows.selection.size > 0 ? [...rows.selection] : Array.from(shown))}
-        />
-        <Conditions
-          fields={FIELDS}
-          conditions={state.conditions}
-          onChange={state.setConditions}
-          isAdding={isAdding}
-          onAdding={setAdding}
-          brushed={area ? shown.length : null}
-          onClearBrush={() => setArea(null)}
-        />
-        <div style={{ borderBottom: '1px solid var(--hairline)', minHeight: 20, position: 'relative' }}>
-          <button type="button" onClick={fold} title="f" style={FOLD}>
-            {isFolded ? 'Show the cut line' : 'Fold'}
-          </button>
-          {!isFolded && (
-            <div style={{ height: PICTURE_HEIGHT }}>
-              {points && account && (
-                <CutLine
-                  points={points}
-                  target={state.settings.targetAcos}
-                  currency={account.currency}
-                  height={PICTURE_HEIGHT}
-                  focusedRow={rows.focusedRow}
-                  area={area}
-                  onArea={setArea}
-                  onPick={rows.focusRow}
-                />
+      {state.isOverview ? (
+        <OverviewStep account={account} from={state.from} to={state.to} />
+      ) : (
+        <>
+          <main
+            style={{
+              display: 'grid',
+              gridTemplate: 'auto auto auto minmax(0, 1fr) / minmax(0, 1fr)',
+              minHeight: 0,
+              overflow: 'hidden',
+            }}
+          >
+            <StepHead
+              state={state}
+              arranged={arranged}
+              total={review?.table.size ?? 0}
+              asideCount={decisions.asideKeys.filter((key) => key.startsWith(`${state.step}:`)).length}
+              currency={account?.currency ?? ''}
+              selected={rows.selection.size}
+              onAcceptAll={() =>
+                void accept(rows.selection.size > 0 ? [...rows.selection] : Array.from(shown))
+              }
+            />
+            <Conditions
+              fields={FIELDS}
+              conditions={state.conditions}
+              onChange={state.setConditions}
+              isAdding={isAdding}
+              onAdding={setAdding}
+              brushed={area ? shown.length : null}
+              onClearBrush={() => setArea(null)}
+            />
+            <div style={{ borderBottom: '1px solid var(--hairline)', minHeight: 20, position: 'relative' }}>
+              <button type="button" onClick={fold} title="f" style={FOLD}>
+                {isFolded ? 'Show the cut line' : 'Fold'}
+              </button>
+              {!isFolded && (
+                <div style={{ height: PICTURE_HEIGHT }}>
+                  {points && account && (
+                    <CutLine
+                      points={points}
+                      target={state.settings.targetAcos}
+                      currency={account.currency}
+                      height={PICTURE_HEIGHT}
+                      focusedRow={rows.focusedRow}
+                      area={area}
+                      onArea={setArea}
+                      onPick={rows.focusRow}
+                    />
+                  )}
+                </div>
               )}
             </div>
-          )}
-        </div>
-        {review && arranged ? (
-          <VirtualTable
-            label="Search terms"
-            columns={columnsOf({
-              review,
-              step: state.step,
-              decisions,
-              editing,
-              onEditing: setEditing,
-              onAccept: (row) => void accept([row]),
-              isAside,
-            })}
-            count={shown.length}
-            rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}
-            keyAt={(index) => shown[index]}
-            rowHeight={state.show === 'proposed' ? 46 : 42}
-            detail={({ row, proposal }) => (
-              <>
-                {placeName(row, review)}
-                {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
-              </>
+            {review && arranged ? (
+              <VirtualTable
+                label="Search terms"
+                columns={columnsOf({
+                  review,
+                  step: state.step,
+                  decisions,
+                  editing,
+                  onEditing: setEditing,
+                  onAccept: (row) => void accept([row]),
+                  isAside,
+                })}
+                count={shown.length}
+                rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}
+                keyAt={(index) => shown[index]}
+                rowHeight={state.show === 'proposed' ? 46 : 42}
+                detail={({ row, proposal }) => (
+                  <>
+                    {placeName(row, review)}
+                    {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
+                  </>
+                )}
+                focus={rows.focus}
+                onFocus={rows.setFocus}
+                isSelected={(index) => rows.selection.has(shown[index])}
+                onSelect={rows.select}
+                sorts={state.sort ? [state.sort] : []}
+                onSort={(key) => state.setSort(nextSort(state.sort, key))}
+                empty={<NothingHere state={state} account={account} hasData={review.table.size > 0} />}
+              />
+            ) : (
+              <div
+                style={{ padding: 24 }}
+                role={fault ? 'alert' : 'status'}
+                className={fault ? 'over' : 'faint'}
+              >
+                {fault ? fault.message : 'Reading the search terms …'}
+              </div>
             )}
-            focus={rows.focus}
-            onFocus={rows.setFocus}
-            isSelected={(index) => rows.selection.has(shown[index])}
-            onSelect={rows.select}
-            sorts={state.sort ? [state.sort] : []}
-            onSort={(key) => state.setSort(nextSort(state.sort, key))}
-            empty={<NothingHere state={state} account={account} hasData={review.table.size > 0} />}
+          </main>
+          <EvidencePanel
+            review={review}
+            engine={engine}
+            row={rows.focusedRow}
+            step={state.step}
+            settings={state.settings}
+            decisions={decisions}
+            version={tray.changes.length}
           />
-        ) : (
-          <div style={{ padding: 24 }} role={fault ? 'alert' : 'status'} className={fault ? 'over' : 'faint'}>
-            {fault ? fault.message : 'Reading the search terms …'}
-          </div>
-        )}
-      </main>
-      <EvidencePanel
-        review={review}
-        engine={engine}
-        row={rows.focusedRow}
-        step={state.step}
-        settings={state.settings}
-        decisions={decisions}
-        version={tray.changes.length}
-      />
+        </>
+      )}
     </div>
   );
 }

@@ -4,6 +4,8 @@ import { STEPS } from './useRoundState';
 import type { StepSummary } from './worker/types';
 
 interface StepsProps {
+  isOverview: boolean;
+  onOverview: () => void;
   step: StepName;
   summaries: StepSummary[];
   /** Accepted in this tray, by step. */
@@ -15,7 +17,15 @@ interface StepsProps {
 const MONEY: Record<StepName, string> = { harvest: 'sales', negatives: 'spend' };
 
 /** The steps of the round: how many proposals are left, and how much money is in them. */
-export function Steps({ step, summaries, staged, currency, onStep }: StepsProps) {
+export function Steps({
+  isOverview,
+  onOverview,
+  step: chosen,
+  summaries,
+  staged,
+  currency,
+  onStep,
+}: StepsProps) {
   return (
     <nav
       aria-label="Steps"
@@ -24,7 +34,18 @@ export function Steps({ step, summaries, staged, currency, onStep }: StepsProps)
       <h1 className="serif" style={{ margin: '0 16px 10px', fontSize: 18, fontWeight: 500 }}>
         Round
       </h1>
+      <button
+        type="button"
+        className="entry"
+        aria-current={isOverview ? 'step' : undefined}
+        onClick={onOverview}
+        title="1"
+        style={{ fontSize: 14, fontWeight: isOverview ? 650 : 400 }}
+      >
+        <span className="faint">1</span> Overview
+      </button>
       {STEPS.map(({ name, label }, index) => {
+        const step = isOverview ? null : chosen;
         const summary = summaries.find((one) => one.step === name);
         const left = summary?.left ?? 0;
         const share = left + staged[name] === 0 ? 1 : staged[name] / (left + staged[name]);
@@ -34,7 +55,7 @@ export function Steps({ step, summaries, staged, currency, onStep }: StepsProps)
             type="button"
             aria-current={name === step ? 'step' : undefined}
             onClick={() => onStep(name)}
-            title={String(index + 1)}
+            title={String(index + 2)}
             className="entry"
           >
             <span
@@ -46,7 +67,7 @@ export function Steps({ step, summaries, staged, currency, onStep }: StepsProps)
               }}
             >
               <span>
-                <span className="faint">{index + 1}</span> {label}
+                <span className="faint">{index + 2}</span> {label}
               </span>
               <span className="figure">{summary ? formatCount(left) : '…'}</span>
             </span>

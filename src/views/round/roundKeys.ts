@@ -1,7 +1,7 @@
 import type { KeyLine } from '../shared/frame/KeysHelp';
 
 export const ROUND_KEYS: KeyLine[] = [
-  ['1 2', 'step of the round'],
+  ['1 2 3', 'step of the round: overview, harvest, negatives'],
   ['↑ ↓', 'row; with Shift the selection grows; PageUp PageDown Home End too'],
   ['space', 'accept the row, or the selected rows'],
   ['x', 'leave it: not proposed again for 30 days'],

@@ -70,6 +70,8 @@ export function useRoundKeys(view: RoundKeys): void {
       brush.end();
     },
   };
-  STEPS.forEach(({ name }, index) => (keys[String(index + 1)] = () => state.setStep(name)));
-  useKeys(keys);
+  const steps: KeyMap = { 1: state.setOverview, w: view.onWindow };
+  STEPS.forEach(({ name }, index) => (steps[String(index + 2)] = () => state.setStep(name)));
+  // The overview decides nothing: no key may touch rows that are not shown.
+  useKeys(state.isOverview ? steps : { ...keys, ...steps });
 }

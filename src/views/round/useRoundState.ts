@@ -38,6 +38,7 @@ export function useRoundState(account: AccountInfo | undefined) {
   const key = settingsKey(account);
   const [changed, setChanged] = useState<OwnSettings>({});
   const own = useMemo(() => ({ ...recall<OwnSettings>(key, {}), ...changed }), [key, changed]);
+  const isOverview = STEPS.every(({ name }) => name !== values.get('step'));
   const step = (STEPS.find(({ name }) => name === values.get('step')) ?? STEPS[0]).name;
   const conditions = useMemo(
     () =>
@@ -52,6 +53,8 @@ export function useRoundState(account: AccountInfo | undefined) {
     [own, values, targetAcos],
   );
   return {
+    /** The overview, before the steps that decide. */
+    isOverview,
     step,
     show: (['all', 'aside'].includes(values.get('show') ?? '') ? values.get('show') : 'proposed') as Show,
     conditions,
@@ -59,6 +62,7 @@ export function useRoundState(account: AccountInfo | undefined) {
     from: values.get('from'),
     to: values.get('to'),
     settings,
+    setOverview: () => set({ step: null, sort: null, show: null }),
     setStep: (next: StepName) => set({ step: next, sort: null, show: null }),
     setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),

@@ -18,7 +18,8 @@ export function PlanWords({ plan, isShare, currency, againToo, onAgainToo }: Pla
   const parts = [
     down > 0 && `${down} down`,
     up > 0 && `${up} up`,
-    count > 0 && `on average ${mean(before)} → ${mean(after)}${isShare ? '' : ` ${currency}`}`,
+    count > 0 &&
+      `${count > 1 ? 'on average ' : ''}${mean(before)} → ${mean(after)}${isShare ? '' : ` ${currency}`}`,
     atFloor > 0 && `${atFloor} at the floor`,
     atCap > 0 && `${atCap} at the cap`,
     same > 0 && `${same} stay`,

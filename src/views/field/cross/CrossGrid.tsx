@@ -112,10 +112,10 @@ function CrossCell({ cell, measure, total, currency, onOpen, isTotal }: CrossCel
         onClick={onOpen}
         title={[words, shade?.words].filter(Boolean).join('; ')}
       >
-        {formatIn(measure.unit, measure.of(sums), measure.decimals)}{' '}
         <span className={shade && shade.amount > 0 ? 'over' : 'under'} aria-hidden style={{ fontSize: 9 }}>
           {sign}
-        </span>
+        </span>{' '}
+        {formatIn(measure.unit, measure.of(sums), measure.decimals)}
         <span className="sr">{shade?.words}</span>
       </button>
     </td>

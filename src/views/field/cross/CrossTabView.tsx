@@ -8,8 +8,8 @@ import type { MeasureKey } from '../../../core/measures';
 import type { AccountInfo } from '../../../contract/api';
 import { saveTable } from '../../shared/api';
 import type { FieldState } from '../useFieldState';
-import type { FieldEngine } from '../worker/fieldEngine';
-import type { LoadedLens } from '../worker/types';
+import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
+import type { LoadedLens } from '../../shared/fieldEngine/types';
 import { CrossGrid } from './CrossGrid';
 import { crossAsTable } from './crossAsTable';
 

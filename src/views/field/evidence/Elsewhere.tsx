@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { formatCount } from '../../../core/units';
-import type { FieldEngine } from '../worker/fieldEngine';
-import type { LoadedLens } from '../worker/types';
+import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
+import type { LoadedLens } from '../../shared/fieldEngine/types';
 
 interface ElsewhereProps {
   engine: Remote<FieldEngine>;

@@ -4,13 +4,13 @@ import { DayStrip, RateCurve } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
 import { PRIOR_ORDERS } from '../../../core/evidence';
 import { lensNamed, sumsAt } from '../../../core/lenses';
-import { addDays, formatShare } from '../../../core/units';
+import { addDays, formatCount, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
 import { WindowsTable } from '../../shared/evidence/WindowsTable';
 import { idsOf, subjectOf } from '../rows/rowRequest';
 import type { FieldState } from '../useFieldState';
-import type { FieldEngine } from '../worker/fieldEngine';
-import type { LoadedLens } from '../worker/types';
+import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
+import type { LoadedLens } from '../../shared/fieldEngine/types';
 import { Elsewhere } from './Elsewhere';
 import { History } from './History';
 import { Money } from './Money';
@@ -132,7 +132,7 @@ function Conversion({ table, row }: { table: LoadedLens['table']; row: number })
       />
       <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
         Pale: usual here, {formatShare(usual)}; it counts like {Math.round(rate)} clicks. Dark: with its own{' '}
-        {clicks} clicks and {orders} orders.
+        {formatCount(clicks)} clicks and {formatCount(orders)} orders.
       </p>
     </>
   );

@@ -7,7 +7,7 @@ import { addDays, daysIn } from '../../../core/units';
 import { Trend } from '../../../charts';
 import { describeChange } from '../../../core/changes';
 import { api } from '../../shared/api';
-import { formatIn } from '../../shared/formatValue';
+import { trendSeries } from '../../shared/trendSeries';
 import { idsOf } from '../rows/rowRequest';
 import type { PictureProps } from './Picture';
 
@@ -66,10 +66,7 @@ export function TrendPicture({ account, loaded, state, all }: PictureProps) {
     <Trend
       from={from}
       days={count}
-      series={keys.map((key) => {
-        const { label, unit, decimals, of: value } = measure(key);
-        return { label, values: sums.map(value), show: (one: number) => formatIn(unit, one, decimals) };
-      })}
+      series={keys.map((key) => trendSeries(measure(key), sums.map(measure(key).of)))}
       marks={[...marks].map(([day, changes]) => ({
         day,
         count: changes.length,

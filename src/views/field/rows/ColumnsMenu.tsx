@@ -55,6 +55,7 @@ export function ColumnsMenu({ isOpen, anchor, onClose, all, columns, onReset }: 
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}
+          accessibility={{ container: document.body }}
           onDragEnd={({ active, over }) =>
             over && over.id !== active.id && columns.move(String(active.id), String(over.id))
           }

@@ -50,7 +50,13 @@ export function Spark({ values }: { values: number[] | undefined }) {
     (value, at) => `${x(at).toFixed(1)},${(height - 1 - (value / most) * (height - 2)).toFixed(1)}`,
   );
   return (
-    <svg width={width} height={height} role="img" aria-label="Spend by week, oldest first">
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="Spend by week, oldest first"
+      style={{ display: 'block' }}
+    >
       <polyline points={points.join(' ')} fill="none" stroke="var(--ink)" strokeWidth={1.1} opacity={0.75} />
     </svg>
   );

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
-import type { LoadedLens } from '../worker/types';
+import type { LoadedLens } from '../../shared/fieldEngine/types';
 import { idsOf } from './rowRequest';
 
 const WEEKS = 12;

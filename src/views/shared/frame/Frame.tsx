@@ -5,6 +5,8 @@ import { useKeys } from '../useKeys';
 import type { KeyMap } from '../useKeys';
 import { useTray } from '../useTray';
 import type { TrayState } from '../useTray';
+import { FindOrDo } from './FindOrDo';
+import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
 import type { KeyLine } from './KeysHelp';
 import { TopBar } from './TopBar';
@@ -20,14 +22,36 @@ interface FrameProps {
   bar?: ReactNode;
   /** The place's own keys, shown in the help. */
   keys?: KeyLine[];
+  /** What can be done at the place, for "find or do". */
+  actions?: Action[];
   children: (tray: TrayState) => ReactNode;
 }
 
+const NO_ACTIONS: Action[] = [];
+
 /** Top bar, place, tray: the same bands at the same places everywhere. */
-export function Frame({ place, accounts, account, bar, keys = [], children }: FrameProps) {
+export function Frame({
+  place,
+  accounts,
+  account,
+  bar,
+  keys = [],
+  actions = NO_ACTIONS,
+  children,
+}: FrameProps) {
   const tray = useTray(account?.id);
   const [isTrayOpen, openTray] = useState(false);
   const [isHelpOpen, openHelp] = useState(false);
+  const [isFindOpen, openFind] = useState(false);
+  const always: Action[] = [
+    ...PLACES.map(({ name, label, key }) => ({
+      label: `Go to ${label}`,
+      keys: `g ${key}`,
+      run: () => goTo(name, account?.id),
+    })),
+    { label: 'Open the tray', keys: 't', run: () => openTray(true) },
+    { label: 'Show the keys', keys: '?', run: () => openHelp(true) },
+  ];
   const going: KeyMap = Object.fromEntries(
     PLACES.map(({ name, key }) => [`g ${key}`, () => goTo(name, account?.id)]),
   );
@@ -35,6 +59,7 @@ export function Frame({ place, accounts, account, bar, keys = [], children }: Fr
     ...going,
     t: () => openTray(!isTrayOpen),
     '?': () => openHelp(true),
+    'ctrl+k': () => openFind(true),
     escape: () => openTray(false),
   });
   return (
@@ -46,11 +71,18 @@ export function Frame({ place, accounts, account, bar, keys = [], children }: Fr
         tray={tray}
         onTray={() => openTray(!isTrayOpen)}
         onHelp={() => openHelp(true)}
+        onFind={() => openFind(true)}
       >
         {bar}
       </TopBar>
       {children(tray)}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
+      <FindOrDo
+        isOpen={isFindOpen}
+        onClose={() => openFind(false)}
+        account={account}
+        actions={[...actions, ...always]}
+      />
       <KeysHelp isOpen={isHelpOpen} onClose={() => openHelp(false)} own={keys} />
     </div>
   );

@@ -8,6 +8,7 @@ export type KeyLine = [keys: string, does: string];
 
 const EVERYWHERE: KeyLine[] = [
   ...PLACES.map(({ key, label }): KeyLine => [`g ${key}`, `go to ${label}`]),
+  ['ctrl k', 'find anything by its name, or do anything'],
   ['t', 'open or close the tray; Enter there sends'],
   ['?', 'these keys'],
 ];

@@ -19,10 +19,11 @@ interface TopBarProps {
   tray: TrayState;
   onTray: () => void;
   onHelp: () => void;
+  onFind: () => void;
   children?: ReactNode;
 }
 
-export function TopBar({ place, accounts, account, tray, onTray, onHelp, children }: TopBarProps) {
+export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind, children }: TopBarProps) {
   return (
     <header
       style={{
@@ -89,6 +90,9 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, childre
       >
         {children}
       </div>
+      <button type="button" className="find" onClick={onFind} title="Ctrl K">
+        Find or do <kbd>Ctrl K</kbd>
+      </button>
       <Button variant={tray.changes.length > 0 ? 'contained' : 'outlined'} onClick={onTray} title="t">
         Tray · {tray.changes.length}
       </Button>

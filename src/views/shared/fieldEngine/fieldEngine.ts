@@ -15,7 +15,7 @@ import {
 import type { LensGrain, LensName, LensTable, TreeIndex } from '../../../core/lenses';
 import type { RowReader } from '../../../core/conditions';
 import { matchForm } from '../../../core/matching';
-import { api } from '../../shared/api';
+import { api } from '../api';
 import { findInTree } from './findInTree';
 import { overviewOf } from './overviewParts';
 import { toGrainSums } from './toGrainSums';

@@ -1,0 +1,90 @@
+import { useQuery } from '@tanstack/react-query';
+import { group } from 'd3-array';
+import { useState } from 'react';
+import { Trend } from '../../../charts';
+import { describeChange } from '../../../core/changes';
+import { businessMeasure, BUSINESS_MEASURES, measure, MEASURES } from '../../../core/measures';
+import type { BusinessMeasureKey, BusinessSums, MeasureKey } from '../../../core/measures';
+import { addDays, daysIn } from '../../../core/units';
+import type { OverviewAnswer } from '../../../contract/field';
+import { api } from '../../shared/api';
+import { trendSeries } from '../../shared/trendSeries';
+import { recall, remember } from '../../shared/urlState';
+import { sumDays } from './figures';
+
+const OFFERED = [...BUSINESS_MEASURES.filter(({ key }) => key !== 'profit'), ...MEASURES];
+const specOf = (key: string) =>
+  BUSINESS_MEASURES.some((one) => one.key === key)
+    ? businessMeasure(key as BusinessMeasureKey)
+    : measure(key as MeasureKey);
+const KEPT = 'overview-measures';
+
+/** Two or three measures of the whole account on one time line, with what was changed. */
+export function OverviewTrend({ account, overview }: { account: number; overview: OverviewAnswer }) {
+  const [keys, setKeys] = useState(() => recall<string[]>(KEPT, ['spend', 'totalSales']));
+  const { window, before, days } = overview;
+  const last = window.unsettled.at(-1) ?? window.to;
+  const count = daysIn(before.from, last);
+  const history = useQuery({
+    queryKey: ['history', account, before.from, null],
+    queryFn: () => api.history(account, before.from, {}),
+  });
+  const marks = [...group(history.data?.changes ?? [], ({ day }) => day)];
+  const set = (at: number, key: string) => {
+    const next = [...keys];
+    if (key === '') next.splice(at, 1);
+    else next[at] = key;
+    setKeys(next);
+    remember(KEPT, next);
+  };
+  const sums = Array.from({ length: count }, (_, at) => {
+    const day = addDays(before.from, at);
+    return sumDays(days, day, day);
+  });
+  return (
+    <section aria-label="Day by day">
+      <div className="bar">
+        <h2 className="serif part" style={{ marginRight: 8 }}>
+          Day by day
+        </h2>
+        {Array.from({ length: Math.min(3, keys.length + 1) }, (_, at) => (
+          <select
+            key={at}
+            aria-label={`Measure ${at + 1}`}
+            value={keys[at] ?? ''}
+            onChange={(event) => set(at, event.target.value)}
+          >
+            {at > 0 && <option value="">{keys[at] ? 'none' : 'and …'}</option>}
+            {OFFERED.map(({ key, label }) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        ))}
+      </div>
+      <div style={{ height: 190 }}>
+        <Trend
+          from={before.from}
+          days={count}
+          series={keys.map((key) => {
+            const spec = specOf(key);
+            const of = spec.of as (sums: BusinessSums) => number | null;
+            return trendSeries(spec, sums.map(of));
+          })}
+          marks={marks.map(([day, changes]) => ({
+            day,
+            count: changes.length,
+            words:
+              changes.length === 1
+                ? describeChange(changes[0].change)
+                : `${changes.length} changes were made`,
+          }))}
+          windowFrom={window.from}
+          settledTo={window.to}
+          label="The account day by day"
+        />
+      </div>
+    </section>
+  );
+}

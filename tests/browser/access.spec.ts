@@ -1,0 +1,39 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { demoAccount } from './page';
+
+// What a checker of accessibility finds on each place, in both themes: nothing that shuts somebody out.
+
+const PAGES: [name: string, path: string, sign: string][] = [
+  ['overview', '/round?', 'How targets stand'],
+  ['harvest', '/round?step=harvest', 'Accept'],
+  ['keywords', '/field?lens=keywords', 'Change by hand'],
+  ['cross-tab', '/field?lens=auto&shape=cross', 'of auto targets'],
+  ['ledger', '/ledger?', 'Ledger'],
+  ['setup', '/setup?', 'Setup'],
+];
+
+for (const scheme of ['light', 'dark'] as const)
+  for (const [name, path, sign] of PAGES)
+    test(`${name} shuts nobody out, ${scheme}`, async ({ page, request }) => {
+      // Colours are measured at rest, not on their way from one to the next.
+      await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+      await page.goto(`${path}&account=${await demoAccount(request)}`);
+      await expect(
+        page
+          .getByText(sign)
+          .or(page.getByRole('form', { name: sign }))
+          .first(),
+      ).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(
+        serious.map(
+          ({ id, nodes }) =>
+            `${id}: ${nodes
+              .slice(0, 3)
+              .map(({ html }) => html.slice(0, 160))
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
+    });
