@@ -4,7 +4,8 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { insertImport, refuseAbandonedImports, findImport, touchImport } from '../../src/db/queries/imports';
 import { changeAccount, createAccount, loadAccounts } from '../../src/server/accounts/accounts';
 import { closeContext, db } from '../../src/server/context/context';
-import { loadReview } from '../../src/server/review/loadReview';
+import type { ReviewData } from '../../src/contract/api';
+import { loadReview as loadText } from '../../src/server/review/loadReview';
 import { loadTermDays } from '../../src/server/review/loadTermDays';
 import { putAside } from '../../src/server/review/putAside';
 import { loadSums } from '../../src/server/sums/loadSums';
@@ -12,6 +13,9 @@ import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
 
 let account: AccountRow;
+
+const loadReview = async (...at: Parameters<typeof loadText>) =>
+  JSON.parse(await loadText(...at)) as ReviewData;
 
 /** A market's present day for an account that has no market: so that its days are what the test says. */
 const setMarketDay = (sql: Db, id: number, day: string) =>

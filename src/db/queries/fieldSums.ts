@@ -1,4 +1,5 @@
-import type { Query } from '../connection';
+import type { Db } from '../connection';
+import { withRoom } from './withRoom';
 
 /** What rows are summed by: a target; a search term as one target caught it; a placement of a campaign. */
 export type FieldGrain = 'target' | 'term' | 'placement';
@@ -45,6 +46,8 @@ export interface FieldSums {
   columns: Record<string, string>;
   /** Rows without a click that were left out because there are too many, and their impressions. */
   without: { rows: number; impressions: number };
+  /** Of the grain of terms: their ids, joined by commas, and their texts as a JSON list. */
+  terms: { id: string; text: string };
 }
 
 /**
@@ -52,7 +55,7 @@ export interface FieldSums {
  * figures taken apart and printed again here would cost more than summing them.
  */
 export async function readFieldSums(
-  sql: Query,
+  sql: Db,
   accountId: number,
   grain: FieldGrain,
   window: Span,
@@ -72,40 +75,44 @@ export async function readFieldSums(
       [`${column}_before`, `${name}Before`],
     ]),
   ];
-  const isCut =
+  const isKept =
     grain === 'term' ? `(select count(*) from s) <= ${MOST_ROWS} or clicks > 0 or clicks_before > 0` : 'true';
   // The order of the rows is nobody's choice, but it is the same in all columns: they are read in one pass.
   const printed = names.map(
     ([column, name]) => `string_agg(${column}::text, ',') filter (where is_kept) as "${name}"`,
   );
-  const [row] = (await sql.unsafe(
-    `with s as (
+  const texts =
+    grain === 'term'
+      ? `, (select coalesce(string_agg(w.term_id::text, ','), '') || ' ' || coalesce(json_agg(w.text), '[]')::text
+           from mowing.term w where w.account_id = $1 and w.term_id in (select k.term_id from k where k.is_kept)) as texts`
+      : '';
+  const question = `with s as materialized (
        select ${ids}, ${sums.join(', ')} from mowing.${table} f
-       where f.account_id = $1 and f.day between $3::date and $4::date group by ${ids})
+       where f.account_id = $1 and f.day between $3::date and $4::date group by ${ids}),
+     k as materialized (select *, ${isKept} as is_kept from s)
      select ${printed.join(', ')}, count(*) filter (where not is_kept) as "rows",
-       coalesce(sum(impressions) filter (where not is_kept), 0) as "shown"
-     from (select *, ${isCut} as is_kept from s) k`,
-    [accountId, window.from, before.from, window.to],
-  )) as unknown as [Record<string, string | null> & { rows: number; shown: number }];
+       coalesce(sum(impressions) filter (where not is_kept), 0) as "shown" ${texts} from k`;
+  const [row] = await withRoom(sql, (tx) =>
+    tx.unsafe<[Record<string, string | null> & { rows: number; shown: number; texts?: string }]>(question, [
+      accountId,
+      window.from,
+      before.from,
+      window.to,
+    ]),
+  );
+  const texted = row.texts ?? ' []';
+  const space = texted.indexOf(' ');
   return {
     columns: Object.fromEntries(names.map(([, name]) => [name, row[name] ?? ''])),
     without: { rows: row.rows, impressions: row.shown },
+    terms: { id: texted.slice(0, space), text: texted.slice(space + 1) },
   };
 }
 
 /** Accounts that are fed search-term reports alone have no rows by target: their terms are summed instead. */
-async function tableOf(sql: Query, accountId: number, grain: FieldGrain, from: string, to: string) {
+async function tableOf(sql: Db, accountId: number, grain: FieldGrain, from: string, to: string) {
   if (grain !== 'target') return GRAINS[grain].table;
   const rows = await sql`
     select 1 from mowing.target_day where account_id = ${accountId} and day between ${from} and ${to} limit 1`;
   return rows.length > 0 ? 'target_day' : 'term_day';
-}
-
-/** The texts of all search terms that have days in a span, as JSON, with their ids joined by commas. */
-export async function readFieldTerms(sql: Query, accountId: number, from: string, to: string) {
-  const [row] = await sql<{ id: string; text: string }[]>`
-    select coalesce(string_agg(term_id::text, ','), '') as id, coalesce(json_agg(text), '[]')::text as text
-    from mowing.term w where account_id = ${accountId}
-      and exists (select from mowing.term_day f where f.account_id = ${accountId} and f.day between ${from} and ${to} and f.term_id = w.term_id)`;
-  return row;
 }

@@ -1,5 +1,5 @@
 import { reviewQuery } from '../../contract/schemas';
-import { endpoint, readQuery } from '../../server/http/endpoint';
+import { endpoint, jsonText, readQuery } from '../../server/http/endpoint';
 import { loadReview } from '../../server/review/loadReview';
 
 export const GET = endpoint(async (context) => {
@@ -7,5 +7,5 @@ export const GET = endpoint(async (context) => {
     context,
     reviewQuery,
   );
-  return loadReview(account, from, to);
+  return jsonText(await loadReview(account, from, to));
 });

@@ -1,5 +1,5 @@
 import { windowBefore } from '../../core/windows';
-import { readFieldSums, readFieldTerms } from '../../db/queries/fieldSums';
+import { readFieldSums } from '../../db/queries/fieldSums';
 import type { FieldGrain } from '../../db/queries/fieldSums';
 import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
@@ -26,10 +26,8 @@ export async function loadFieldSums({
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const before = windowBefore(window);
-  const { columns, without } = await readFieldSums(db(), accountId, grain, window, before);
+  const { columns, without, terms } = await readFieldSums(db(), accountId, grain, window, before);
   const parts = Object.entries(columns).map(([name, numbers]) => `${JSON.stringify(name)}:[${numbers}]`);
-  const terms =
-    grain === 'term' ? await readFieldTerms(db(), accountId, before.from, window.to) : { id: '', text: '[]' };
   return (
     `{"window":${JSON.stringify(window)},"before":${JSON.stringify(before)},"without":${JSON.stringify(without)},` +
     `"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"text":${terms.text}}}`

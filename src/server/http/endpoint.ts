@@ -19,6 +19,10 @@ export function endpoint(handle: (context: APIContext) => Promise<unknown>): API
   };
 }
 
+/** An answer whose JSON is made already. */
+export const jsonText = (text: string): Response =>
+  new Response(text, { headers: { 'content-type': 'application/json' } });
+
 /** The answer to a failed request; what is not meant for users is logged and not told. */
 export function errorResponse(error: unknown, path: string): Response {
   const known = error instanceof MowingError ? error : internal(error, path);

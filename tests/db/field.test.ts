@@ -1,0 +1,199 @@
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { FieldSumsAnswer } from '../../src/contract/api';
+import type { AccountRow } from '../../src/db/queries/accounts';
+import { closeContext, db } from '../../src/server/context/context';
+import { tableFile } from '../../src/server/exports/tableFile';
+import { loadFieldSums } from '../../src/server/field/loadFieldSums';
+import { loadHistory } from '../../src/server/field/loadHistory';
+import { loadOverview, setMonthGoal } from '../../src/server/field/loadOverview';
+import { loadRowDays, loadSparks } from '../../src/server/field/loadRowDays';
+import { addNote, loadNotes, removeNote } from '../../src/server/field/notes';
+import { keepSwath, loadSwaths, removeSwath } from '../../src/server/field/swaths';
+import { loadTree } from '../../src/server/field/loadTree';
+import { aReport, aReportRow } from '../make/report';
+import { anAccount, takeIn } from './account';
+
+let account: AccountRow;
+
+/** Two targets with three days each: one day in the window before. */
+beforeAll(async () => {
+  account = await anAccount();
+  await db()`update mowing.account set market_day = '2026-11-23' where account_id = ${account.id}`;
+  const rows = ['2026-11-01', '2026-11-08', '2026-11-10'].flatMap((day) => [
+    aReportRow({
+      day,
+      term: 'jar “5 l”',
+      impressions: 90,
+      clicks: 5,
+      spend: '2.50',
+      orders: 1,
+      sales: '20.00',
+    }),
+    aReportRow({
+      day,
+      term: 'crock',
+      targetId: 'T2',
+      target: 'wide searches',
+      impressions: 30,
+      clicks: 1,
+      spend: '0.40',
+      orders: 0,
+      sales: 0,
+    }),
+  ]);
+  await takeIn({ ...account, marketDay: '2026-11-23' }, aReport({ rows }));
+});
+afterAll(closeContext);
+
+const sumsOf = async (grain: 'target' | 'term') =>
+  JSON.parse(
+    await loadFieldSums({ account: account.id, grain, from: '2026-11-06', to: '2026-11-12' }),
+  ) as FieldSumsAnswer;
+
+describe('the sums of the field', () => {
+  test('hold the window and the one before it, each row once, money to the last micro', async () => {
+    const { window, before, columns } = await sumsOf('target');
+    expect([window.from, before.from, before.to]).toEqual(['2026-11-06', '2026-10-30', '2026-11-05']);
+    const at = columns.clicks.indexOf(10);
+    expect(columns.targetId).toHaveLength(2);
+    expect(columns.spend[at]).toBe(5_000_000);
+    expect(columns.spendBefore[at]).toBe(2_500_000);
+    expect(columns.salesBefore[at]).toBe(20_000_000);
+  });
+
+  test('of search terms bring their texts, whatever signs are in them', async () => {
+    const { columns, terms } = await sumsOf('term');
+    const at = columns.clicks.indexOf(10);
+    expect(terms.text[terms.id.indexOf(columns.termId[at])]).toBe('jar “5 l”');
+  });
+
+  test('of an account without data are empty columns, not an error', async () => {
+    const empty = await anAccount();
+    const answer = JSON.parse(await loadFieldSums({ account: empty.id, grain: 'term' })) as FieldSumsAnswer;
+    expect(answer.columns.clicks).toEqual([]);
+    expect(answer.terms.text).toEqual([]);
+  });
+});
+
+describe('days of rows', () => {
+  const asked = async () => {
+    const { columns } = await sumsOf('term');
+    return {
+      account: account.id,
+      lens: 'terms' as const,
+      ids: columns.targetId,
+      parts: columns.termId,
+      from: '2026-11-01',
+      to: '2026-11-10',
+    };
+  };
+
+  test('are summed over all rows asked for', async () => {
+    const { days } = await loadRowDays(await asked());
+    expect(days.map(({ day, clicks }) => [day, clicks])).toEqual([
+      ['2026-11-01', 6],
+      ['2026-11-08', 6],
+      ['2026-11-10', 6],
+    ]);
+  });
+
+  test('of each row stand at their place, days without figures as zero', async () => {
+    const rows = await asked();
+    const { spend } = await loadSparks(rows);
+    expect(spend).toHaveLength(2);
+    const jar = spend.find((line) => line[0] === 2_500_000)!;
+    expect(jar).toEqual([2_500_000, 0, 0, 0, 0, 0, 0, 2_500_000, 0, 2_500_000]);
+  });
+
+  test('of keys that do not fit are refused with what to do', async () => {
+    await expect(loadRowDays({ ...(await asked()), parts: [] })).rejects.toThrow(
+      'needs as many parts as ids',
+    );
+  });
+});
+
+describe('what was changed', () => {
+  test('is known by the account’s day: for its target, its campaign, the whole account', async () => {
+    const tree = await loadTree(account.id);
+    const target = tree.targets[0];
+    const { campaignId } = tree.adGroups.find(({ id }) => id === target.adGroupId)!;
+    const change = { kind: 'set-bid', targetId: target.id, from: 500_000, to: 400_000 };
+    await db()`
+      insert into mowing.change (account_id, kind, change, change_key, state, reason, answered_at, answered_on)
+      values (${account.id}, 'set-bid', ${db().json(change)}, ${`bid ${target.id}`}, 'accepted', 'By hand.', now(), '2026-11-20')`;
+    for (const of of [{}, { targetId: target.id }, { campaignId }]) {
+      const { changes } = await loadHistory({ account: account.id, from: '2026-11-01', ...of });
+      expect(changes.map(({ day, change: what }) => [day, what.kind])).toEqual([['2026-11-20', 'set-bid']]);
+    }
+    expect((await loadHistory({ account: account.id, from: '2026-11-21' })).changes).toEqual([]);
+    expect((await loadTree(account.id)).lastChanges).toEqual([
+      { entity: 'target', id: target.id, day: '2026-11-20' },
+    ]);
+  });
+});
+
+describe('the overview', () => {
+  test('tells every day, and that all sales are not known where no report has told them', async () => {
+    const overview = await loadOverview(account.id, '2026-11-06', '2026-11-12');
+    expect(overview.days.map(({ day, clicks }) => [day, clicks])).toEqual([
+      ['2026-11-01', 6],
+      ['2026-11-08', 6],
+      ['2026-11-10', 6],
+    ]);
+    expect(overview.month).toEqual({ goal: null, lastDay: '2026-11-10' });
+  });
+
+  test('keeps a month’s goal, and takes another value for it', async () => {
+    for (const sales of [1_000_000, 2_000_000])
+      await setMonthGoal(account.id, { month: '2026-11-01', sales, spend: null });
+    expect((await loadOverview(account.id)).month.goal).toEqual({
+      month: '2026-11-01',
+      sales: 2_000_000,
+      spend: null,
+    });
+  });
+});
+
+describe('what is kept by hand', () => {
+  test('a swath is found by its name; the same name again replaces it; removed twice it says so', async () => {
+    const swath = {
+      name: 'Far over',
+      lens: 'keywords' as const,
+      conditions: ['clicks>=10|orders>=1'],
+      sort: '-loss',
+    };
+    await keepSwath(account.id, { ...swath, conditions: [] });
+    const { id } = await keepSwath(account.id, swath);
+    expect(await loadSwaths(account.id)).toEqual([{ id, ...swath }]);
+    await removeSwath(account.id, id);
+    await expect(removeSwath(account.id, id)).rejects.toThrow(`no swath ${id} any more`);
+  });
+
+  test('a note bears the account’s day', async () => {
+    const { id } = await addNote(account.id, 'target 7', 'For its rank');
+    expect(await loadNotes(account.id, 'target 7')).toEqual({
+      notes: [{ id, text: 'For its rank', day: '2026-11-23' }],
+      noted: ['target 7'],
+    });
+    await removeNote(account.id, id);
+    expect((await loadNotes(account.id, 'target 7')).notes).toEqual([]);
+  });
+});
+
+test('a table leaves as a file that no spreadsheet runs as a formula', async () => {
+  const file = tableFile(
+    {
+      name: 'Terms / all',
+      headings: ['Term', 'Spend'],
+      rows: [
+        ['=1+1', 2.5],
+        ['a,"b"', null],
+      ],
+    },
+    'csv',
+  );
+  const parts: Uint8Array[] = [];
+  for await (const part of file.body) parts.push(part);
+  expect(Buffer.concat(parts).toString()).toBe(`Term,Spend\n'=1+1,2.5\n"a,""b""",\n`);
+  expect(file.name).toBe('Terms  all.csv');
+});
