@@ -1,21 +1,25 @@
+import { memo } from 'react';
 import { pinned } from './column';
-import type { VirtualTableProps } from './VirtualTable';
+import type { RowProps } from './VirtualTable';
 
-/** One row in sight: its cells, and the line below them. */
-export function TableRow<T>({
-  index,
-  top,
-  template,
-  ...props
-}: VirtualTableProps<T> & { index: number; top: number; template: string }) {
+interface TableRowProps<T> {
+  index: number;
+  top: number;
+  template: string;
+  isFocused: boolean;
+  isSelected: boolean;
+  /** The table's own properties, as one: while only the scroller moves they are the same, and rows stay as they are. */
+  table: RowProps<T>;
+}
+
+function Row<T>({ index, top, template, isFocused, isSelected, table: props }: TableRowProps<T>) {
   const row = props.rowAt(index);
-  const isSelected = props.isSelected(index);
   return (
     <div
       role="row"
       aria-rowindex={index + 1}
       aria-selected={isSelected}
-      data-focused={index === props.focus || undefined}
+      data-focused={isFocused || undefined}
       className="table-row"
       style={{ transform: `translateY(${top}px)`, height: props.rowHeight }}
       onMouseDown={(event) => {
@@ -43,3 +47,6 @@ export function TableRow<T>({
     </div>
   );
 }
+
+/** One row in sight: its cells, and the line below them. Scrolling makes new rows and leaves the others alone. */
+export const TableRow = memo(Row) as typeof Row;

@@ -1,8 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { ReactNode } from 'react';
 import { TableHead } from './TableHead';
 import { TableRow } from './TableRow';
+import { gridWidth } from './column';
 import type { Column, Sort } from './column';
 import './table.css';
 
@@ -66,7 +67,8 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
   useEffect(() => {
     onSight?.(first, last);
   }, [onSight, first, last]);
-  const template = columns.map(({ width }) => (typeof width === 'number' ? `${width}px` : width)).join(' ');
+  const table = useRowProps(props);
+  const template = columns.map(gridWidth).join(' ');
   const fixed = fixedWidth(columns);
   return (
     <div ref={scroller} className="table" tabIndex={0} role="region" aria-label={`${props.label}: rows`}>
@@ -86,12 +88,41 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
               index={item.index}
               top={item.start}
               template={template}
-              {...props}
+              isFocused={item.index === focus}
+              isSelected={props.isSelected(item.index)}
+              table={table}
             />
           ))}
         </div>
       </div>
     </div>
+  );
+}
+
+/** What rows are drawn from; the same object as long as they would be drawn the same. */
+export type RowProps<T> = Pick<
+  VirtualTableProps<T>,
+  'columns' | 'rowAt' | 'rowHeight' | 'detail' | 'onFocus' | 'onSelect' | 'onOpen'
+>;
+
+function useRowProps<T>(props: VirtualTableProps<T>): RowProps<T> {
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+  const { columns, rowAt, rowHeight, detail } = props;
+  return useMemo(
+    () => ({
+      columns,
+      rowAt,
+      rowHeight,
+      detail,
+      // What is done is always done by the newest of the table's handlers.
+      onFocus: (index) => latest.current.onFocus(index),
+      onSelect: (index, range) => latest.current.onSelect(index, range),
+      onOpen: (index) => latest.current.onOpen?.(index),
+    }),
+    [columns, rowAt, rowHeight, detail],
   );
 }
 

@@ -8,6 +8,8 @@ export interface Column<T> {
   unit?: string;
   /** Pixels, or a CSS grid width, for instance "minmax(120px, 1fr)". */
   width: number | string;
+  /** Part of the room that is left over, beside the others that grow; left out: none. */
+  grows?: number;
   isFigure?: boolean;
   definition?: string;
   sortable?: boolean;
@@ -25,4 +27,10 @@ export interface Sort {
 /** Style of a cell that stays at its place while the others scroll sideways. */
 export function pinned({ pinnedAt }: { pinnedAt?: number }): CSSProperties | undefined {
   return pinnedAt === undefined ? undefined : { position: 'sticky', left: 12 + pinnedAt, zIndex: 1 };
+}
+
+/** A column's width as its grid takes it. */
+export function gridWidth({ width, grows }: Pick<Column<never>, 'width' | 'grows'>): string {
+  if (typeof width === 'string') return width;
+  return grows ? `minmax(${width}px, ${grows}fr)` : `${width}px`;
 }

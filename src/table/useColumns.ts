@@ -49,16 +49,11 @@ export function useColumns<T>(all: Column<T>[], state: ColumnState, onState: (st
       columnPinning: { start: state.pinned.filter((key) => shown.includes(key)), end: [] },
     },
   });
-  const byKey = new Map(all.map((column) => [column.key, column]));
-  let at = 0;
-  const columns: Column<T>[] = [];
-  for (const { id } of table.getStartVisibleLeafColumns()) {
-    const width = table.getColumn(id)!.getSize();
-    columns.push({ ...byKey.get(id)!, width, pinnedAt: at });
-    at += width + GAP;
-  }
-  for (const { id } of table.getCenterVisibleLeafColumns())
-    columns.push({ ...byKey.get(id)!, width: table.getColumn(id)!.getSize() });
+  const order = [table.getStartVisibleLeafColumns(), table.getCenterVisibleLeafColumns()].map((list) =>
+    list.map(({ id }) => ({ id, width: table.getColumn(id)!.getSize() })),
+  );
+  const setting = JSON.stringify(order);
+  const columns = useMemo(() => laidOut(all, JSON.parse(setting) as typeof order), [all, setting]);
   return {
     columns,
     isShown: (key: string) => shown.includes(key),
@@ -84,6 +79,20 @@ export function useColumns<T>(all: Column<T>[], state: ColumnState, onState: (st
       onState({ ...state, shown: rest });
     },
   };
+}
+
+/** The columns in their order with their widths; those that stay at the left know where. */
+function laidOut<T>(all: Column<T>[], [start, center]: { id: string; width: number }[][]): Column<T>[] {
+  const byKey = new Map(all.map((column) => [column.key, column]));
+  let at = 0;
+  const pinned = start.map(({ id, width }) => {
+    const column = { ...byKey.get(id)!, width, pinnedAt: at };
+    // What stands behind it counts on its width.
+    if (id !== start.at(-1)!.id) column.grows = undefined;
+    at += width + GAP;
+    return column;
+  });
+  return [...pinned, ...center.map(({ id, width }) => ({ ...byKey.get(id)!, width }))];
 }
 
 export type ColumnsState = ReturnType<typeof useColumns>;

@@ -1,5 +1,6 @@
 // npm run bench: prints ratios of Mowing's work to a floor measured in the same run.
 import { closeContext, db } from '../../src/server/context/context';
+import { benchField } from './field';
 import { benchFirstView } from './firstView';
 import { benchImport } from './import';
 import { benchSums } from './sums';
@@ -7,7 +8,7 @@ import { benchSums } from './sums';
 process.env.MOWING_LOG ??= 'silent';
 try {
   await benchImport(Number(process.env.MOWING_BENCH_ROWS ?? 1_000_000));
-  await benchSums();
+  await benchSums((account) => benchField(process.env.MOWING_URL!, account));
   benchFirstView();
   await db()`vacuum`;
 } finally {

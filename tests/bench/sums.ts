@@ -32,8 +32,11 @@ async function anAccount(targets: number): Promise<number> {
   return account;
 }
 
-/** The sums of every target over 30 of 90 days, from the request to the bytes of its answer, beside the bare SQL. */
-export async function benchSums(): Promise<void> {
+/**
+ * The sums of every target over 30 of 90 days, from the request to the bytes of its answer, beside the bare SQL.
+ * @param withLargest what else is measured on the largest account, while it is there
+ */
+export async function benchSums(withLargest: (account: number) => Promise<void>): Promise<void> {
   const seconds: Record<number, number> = {};
   await db()`select mowing.ensure_partitions('term_day', array[${LAST}::date])`;
   for (const targets of SIZES) {
@@ -57,6 +60,7 @@ export async function benchSums(): Promise<void> {
     say(`bare SQL              ${ms(median(bare))}`);
     say(`sums, ready as bytes  ${ms(median(whole))}   (${(bytes / 1e6).toFixed(1)} MB)`);
     say(`sums / bare SQL       ${(median(whole) / median(bare)).toFixed(2)}   (bar: at most 1.5)`);
+    if (targets === SIZES.at(-1)) await withLargest(account);
     await db()`select mowing.delete_account(${account})`;
     if (targets === SIZES[0]) continue;
     say(

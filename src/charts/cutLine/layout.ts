@@ -94,10 +94,15 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
   };
 }
 
-function largest(points: CutLinePoints): number[] {
-  const all = Array.from(points.rows.keys()).filter((at) => points.cpc[at] > 0 && points.rpc[at] > 0);
-  if (all.length > MOST_DOTS) all.sort((a, b) => points.spend[b] - points.spend[a]).length = MOST_DOTS;
-  return all;
+/** The points that can be drawn; of too many, those with most spend. Linear, but for a sort of plain numbers. */
+function largest({ cpc, rpc, spend }: CutLinePoints): number[] {
+  const drawable: number[] = [];
+  for (let at = 0; at < cpc.length; at += 1) if (cpc[at] > 0 && rpc[at] > 0) drawable.push(at);
+  if (drawable.length <= MOST_DOTS) return drawable;
+  const least = Float64Array.from(drawable, (at) => -spend[at]).sort()[MOST_DOTS - 1];
+  const above = drawable.filter((at) => -spend[at] < least);
+  for (const at of drawable) if (above.length < MOST_DOTS && -spend[at] === least) above.push(at);
+  return above;
 }
 
 function extent(shown: number[], values: Float64Array): [number, number] {

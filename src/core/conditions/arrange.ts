@@ -1,4 +1,5 @@
 import { normaliseTerm } from '../matching';
+import { orderByNumbers, textPlaces } from '../order';
 import { isChoiceCondition, isTextCondition } from './condition';
 import type { AnyOf, Condition, Stack } from './condition';
 import { isChoiceKey, isTextKey } from './fields';
@@ -58,31 +59,25 @@ function testOf(reader: RowReader, condition: Condition): (row: number) => boole
   return (row) => (valueOf(row) ?? Infinity) <= condition.value + slack;
 }
 
+/** By the last order first: each later sort keeps what the earlier ones made of equal rows. */
 function sorted(reader: RowReader, rows: Int32Array, sorts: readonly SortOrder[]): Int32Array {
-  const compares = sorts.map((sort) => compareBy(reader, rows, sort));
-  const [first] = compares;
-  if (compares.length === 1) return rows.sort((a, b) => first(a, b) || a - b);
-  return rows.sort((a, b) => {
-    for (const compare of compares) {
-      const order = compare(a, b);
-      if (order !== 0) return order;
-    }
-    return a - b;
-  });
+  return [...sorts]
+    .reverse()
+    .reduce((order, sort) => orderByNumbers(order, keysOf(reader, rows, sort)), rows);
 }
 
-/** Keys are read once for each row, not once for each comparison. */
-function compareBy(reader: RowReader, rows: Int32Array, { by, descending }: SortOrder) {
+/** What each row is ordered by, smallest first; no value stands last in either direction. */
+function keysOf(reader: RowReader, rows: Int32Array, { by, descending }: SortOrder): Float64Array {
   const sign = descending ? -1 : 1;
   if (isTextKey(by) || isChoiceKey(by)) {
     const read = isTextKey(by) ? reader.text(by) : reader.choice(by);
-    const keys: string[] = [];
-    for (const row of rows) keys[row] = read(row);
-    return (a: number, b: number) => sign * (keys[a] < keys[b] ? -1 : keys[a] > keys[b] ? 1 : 0);
+    return textPlaces(rows, reader.size, read).map((place) => sign * place);
   }
   const read = reader.number(by);
   const keys = new Float64Array(reader.size);
-  const last = descending ? -Infinity : Infinity;
-  for (const row of rows) keys[row] = read(row) ?? last;
-  return (a: number, b: number) => sign * (keys[a] - keys[b] || 0);
+  for (const row of rows) {
+    const value = read(row);
+    keys[row] = value === null ? Infinity : sign * value;
+  }
+  return keys;
 }

@@ -107,6 +107,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
     };
   };
   const find = goalFinder(tree.goals, tree.accountAcos);
+  const aims = new Map<number, { acos: number | null; margin: number | null }>();
   const orNull = (id: number) => (id === 0 ? null : id);
   const changed = new Map(tree.lastChanges.map(({ entity, id, day }) => [`${entity} ${id}`, day]));
   return {
@@ -125,6 +126,9 @@ export function indexTree(tree: AccountTree): TreeIndex {
     },
     placeOfProduct: (id) => ({ ...NOWHERE, productId: id, lineId: lineOf(id) }),
     aimOf: (place) => {
+      // A target aims where its ad group does: found once for all of them.
+      const known = aims.get(place.adGroupId);
+      if (known && place.adGroupId !== 0) return known;
       const margin = products.get(place.productId)?.margin ?? null;
       const { acos } = find(
         {
@@ -135,8 +139,10 @@ export function indexTree(tree: AccountTree): TreeIndex {
         },
         margin,
       );
-      return { acos, margin };
+      const aim = { acos, margin };
+      aims.set(place.adGroupId, aim);
+      return aim;
     },
-    changedOn: (entity, id) => changed.get(`${entity} ${id}`),
+    changedOn: (entity, id) => (changed.size === 0 ? undefined : changed.get(`${entity} ${id}`)),
   };
 }

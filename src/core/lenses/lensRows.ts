@@ -52,26 +52,49 @@ const PLAIN = { kind: '', termId: 0, isInherited: false, isHeld: false } as cons
 
 function targetRows(index: TreeIndex, shows: (target: Target) => boolean): Map<number, LensRow> {
   const rows = new Map<number, LensRow>();
-  for (const target of index.tree.targets) if (shows(target)) rows.set(target.id, targetRow(index, target));
+  const homes = new Map<number, Home>();
+  for (const target of index.tree.targets) {
+    if (!shows(target)) continue;
+    let home = homes.get(target.adGroupId);
+    if (!home) homes.set(target.adGroupId, (home = homeOf(index, target.adGroupId)));
+    rows.set(target.id, targetRow(index, target, home));
+  }
   return rows;
 }
 
 const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto' ? expression : kind);
 
-function targetRow(index: TreeIndex, target: Target): LensRow {
-  const at = index.placeOfTarget(target.id);
-  const own = target.bid;
+/** What all targets of an ad group share: worked out once, not for each of a hundred thousand. */
+interface Home {
+  at: Place;
+  place: string;
+  isHeld: boolean;
+  defaultBid: number | null;
+}
+
+function homeOf(index: TreeIndex, adGroupId: number): Home {
+  const at = index.placeOfAdGroup(adGroupId);
   return {
-    ...PLAIN,
+    at,
+    place: placeName(index, at),
+    isHeld: isHeld(index, at),
+    defaultBid: index.adGroups.get(adGroupId)?.defaultBid ?? null,
+  };
+}
+
+function targetRow(index: TreeIndex, target: Target, { at, place, isHeld: held, defaultBid }: Home): LensRow {
+  const { adGroupId, campaignId, productId, lineId } = at;
+  return {
     name:
       target.kind === 'unknown' && target.expression === '' ? 'not named by the report' : target.expression,
-    place: placeName(index, at),
+    place,
     kind: kindOf(target),
     state: target.state,
-    isHeld: isHeld(index, at),
-    at,
-    value: own ?? index.adGroups.get(at.adGroupId)?.defaultBid ?? null,
-    isInherited: own === null,
+    isHeld: held,
+    at: { targetId: target.id, adGroupId, campaignId, productId, lineId },
+    termId: 0,
+    value: target.bid ?? defaultBid,
+    isInherited: target.bid === null,
     changedOn: index.changedOn('target', target.id),
   };
 }

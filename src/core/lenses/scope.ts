@@ -28,9 +28,9 @@ const COLUMN = {
   target: 'targetId',
 } as const;
 
-/** The rows of a table that lie below a scope (all when null). */
-export function rowsInScope(table: LensTable, scope: LensScope | null): Int32Array {
-  const all = Int32Array.from({ length: table.size }, (_, row) => row);
+/** The rows of a table that lie below a scope (all when null), in the order given or else in their own. */
+export function rowsInScope(table: LensTable, scope: LensScope | null, order?: Int32Array): Int32Array {
+  const all = order ?? Int32Array.from({ length: table.size }, (_, row) => row);
   if (scope === null) return all;
   const column = table[COLUMN[scope.kind]];
   return all.filter((row) => column[row] === scope.id);

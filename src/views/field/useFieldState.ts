@@ -49,63 +49,74 @@ export function nextSorts(sorts: SortOrder[], key: string, isAlso: boolean): Sor
   return known ? sorts.map((one) => (one.by === by ? next : one)) : [...sorts, next];
 }
 
+type Set = ReturnType<typeof useUrlState>['set'];
+
+/** What the address says, read. */
+function readView(values: URLSearchParams) {
+  const pick = <T extends string>(key: string, choices: readonly T[], usual: T): T =>
+    choices.find((one) => one === values.get(key)) ?? usual;
+  return {
+    query: values.toString(),
+    account: values.get('account'),
+    lens: pick<LensName>('lens', LENS_NAMES, 'keywords'),
+    scope: readScope(values.get('in')),
+    from: values.get('from'),
+    to: values.get('to'),
+    stack: values.getAll('where').flatMap((text) => {
+      const group = readAnyOf(text);
+      return group ? [group] : [];
+    }) as Stack,
+    sorts: readSorts(values.get('sort')),
+    columns: values.get('cols')?.split(',') ?? null,
+    shape: pick<Shape>('shape', ['rows', 'cross'], 'rows'),
+    picture: pick<PictureKind>('picture', ['cut', 'bars', 'trend', 'histogram'], 'cut'),
+    measures: (values.get('measures')?.split(',') ?? ['spend', 'sales']) as NumberKey[],
+    down: (values.get('down') ?? 'campaign') as Dimension,
+    across: (values.get('across') ?? 'kind') as Dimension,
+    cell: (values.get('cell') ?? 'acos') as NumberKey,
+  };
+}
+
+/** What changes the address; each the same function for as long as the page lives. */
+function viewActions(set: Set) {
+  return {
+    setLens: (next: LensName) => set({ lens: next, cols: null, sort: null }, true),
+    setScope: (next: LensScope | null) => set({ in: next && writeScope(next) }, true),
+    /** To another lens inside another scope, in one step back. */
+    drill: (to: { lens: LensName; scope: LensScope | null; where?: string[] }) =>
+      set(
+        {
+          lens: to.lens,
+          in: to.scope && writeScope(to.scope),
+          cols: null,
+          sort: null,
+          shape: null,
+          ...(to.where ? { where: to.where } : {}),
+        },
+        true,
+      ),
+    setWindow: (from: string | null, to: string | null) => set({ from, to }),
+    setStack: (next: Stack) => set({ where: next.map(writeAnyOf) }),
+    setSorts: (next: SortOrder[]) => set({ sort: writeSorts(next) }),
+    setColumns: (next: string[] | null) => set({ cols: next && next.join(',') }),
+    setShape: (next: Shape) => set({ shape: next === 'rows' ? null : next }, true),
+    setPicture: (next: PictureKind) => set({ picture: next === 'cut' ? null : next }),
+    setMeasures: (next: NumberKey[]) => set({ measures: next.join(',') }),
+    setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey }) => set(next),
+    showSwath: (swath: { lens: LensName; conditions: string[]; sort: string }) =>
+      set(
+        { lens: swath.lens, where: swath.conditions, sort: swath.sort || null, cols: null, shape: null },
+        true,
+      ),
+  };
+}
+
 /** Everything in the field that a link carries. */
 export function useFieldState() {
   useState(returnToLast);
   const { values, set } = useUrlState();
-  return useMemo(() => {
-    const lens = LENS_NAMES.find((name) => name === values.get('lens')) ?? 'keywords';
-    const pick = <T extends string>(key: string, choices: readonly T[], usual: T): T =>
-      choices.find((one) => one === values.get(key)) ?? usual;
-    return {
-      query: values.toString(),
-      account: values.get('account'),
-      lens,
-      scope: readScope(values.get('in')),
-      from: values.get('from'),
-      to: values.get('to'),
-      stack: values.getAll('where').flatMap((text) => {
-        const group = readAnyOf(text);
-        return group ? [group] : [];
-      }) as Stack,
-      sorts: readSorts(values.get('sort')),
-      columns: values.get('cols')?.split(',') ?? null,
-      shape: pick<Shape>('shape', ['rows', 'cross'], 'rows'),
-      picture: pick<PictureKind>('picture', ['cut', 'bars', 'trend', 'histogram'], 'cut'),
-      measures: (values.get('measures')?.split(',') ?? ['spend', 'sales']) as NumberKey[],
-      down: (values.get('down') ?? 'campaign') as Dimension,
-      across: (values.get('across') ?? 'kind') as Dimension,
-      cell: (values.get('cell') ?? 'acos') as NumberKey,
-      setLens: (next: LensName) => set({ lens: next, cols: null, sort: null }, true),
-      setScope: (next: LensScope | null) => set({ in: next && writeScope(next) }, true),
-      /** To another lens inside another scope, in one step back. */
-      drill: (to: { lens: LensName; scope: LensScope | null; where?: string[] }) =>
-        set(
-          {
-            lens: to.lens,
-            in: to.scope && writeScope(to.scope),
-            cols: null,
-            sort: null,
-            shape: null,
-            ...(to.where ? { where: to.where } : {}),
-          },
-          true,
-        ),
-      setWindow: (from: string | null, to: string | null) => set({ from, to }),
-      setStack: (next: Stack) => set({ where: next.map(writeAnyOf) }),
-      setSorts: (next: SortOrder[]) => set({ sort: writeSorts(next) }),
-      setColumns: (next: string[] | null) => set({ cols: next && next.join(',') }),
-      setShape: (next: Shape) => set({ shape: next === 'rows' ? null : next }, true),
-      setPicture: (next: PictureKind) => set({ picture: next === 'cut' ? null : next }),
-      setMeasures: (next: NumberKey[]) => set({ measures: next.join(',') }),
-      setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey }) => set(next),
-      showSwath: (swath: { lens: LensName; conditions: string[]; sort: string }) =>
-        set(
-          { lens: swath.lens, where: swath.conditions, sort: swath.sort || null, cols: null, shape: null },
-          true,
-        ),
-    };
-  }, [values, set]);
+  const actions = useMemo(() => viewActions(set), [set]);
+  return useMemo(() => ({ ...readView(values), ...actions }), [values, actions]);
 }
 
 export type FieldState = ReturnType<typeof useFieldState>;

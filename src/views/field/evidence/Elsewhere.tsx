@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
 import { formatCount } from '../../../core/units';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
@@ -15,10 +16,11 @@ interface ElsewhereProps {
 export function Elsewhere({ engine, loaded, row, onRow }: ElsewhereProps) {
   const { lens } = loaded.table;
   const hasWords = lens === 'keywords' || lens === 'items' || lens === 'terms';
+  const isResting = useResting(row);
   const { data } = useQuery({
     queryKey: ['elsewhere', loaded.loadId, row],
     queryFn: () => engine.elsewhere(loaded.loadId, row),
-    enabled: hasWords,
+    enabled: hasWords && isResting,
     gcTime: 0,
   });
   if (!hasWords || !data) return null;
@@ -56,4 +58,16 @@ export function Elsewhere({ engine, loaded, row, onRow }: ElsewhereProps) {
       )}
     </>
   );
+}
+
+const REST_MS = 200;
+
+/** Whether the focus has stayed on a row: one that only passes must not keep the worker from the next rows. */
+function useResting(row: number): boolean {
+  const [rested, setRested] = useState<number | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(row), REST_MS);
+    return () => clearTimeout(timer);
+  }, [row]);
+  return rested === row;
 }

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
+import { memo } from 'react';
 import { DayStrip, RateCurve } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
 import { PRIOR_ORDERS } from '../../../core/evidence';
@@ -21,7 +22,7 @@ interface EvidencePanelProps {
   account: AccountInfo;
   engine: Remote<FieldEngine>;
   loaded: LoadedLens;
-  state: FieldState;
+  onDrill: FieldState['drill'];
   row: number | null;
   onRow: (row: number) => void;
 }
@@ -31,7 +32,7 @@ const DAYS_ASKED = 120;
 const DAYS_SHOWN = 60;
 
 /** Everything known of the focused row. */
-export function EvidencePanel(props: EvidencePanelProps) {
+export const EvidencePanel = memo(function EvidencePanel(props: EvidencePanelProps) {
   const { row } = props;
   return (
     <aside
@@ -45,9 +46,9 @@ export function EvidencePanel(props: EvidencePanelProps) {
       )}
     </aside>
   );
-}
+});
 
-function Evidence({ account, engine, loaded, state, row, onRow }: EvidencePanelProps & { row: number }) {
+function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePanelProps & { row: number }) {
   const { table, window } = loaded;
   const last = window.unsettled.at(-1) ?? window.to;
   const from = addDays(last, 1 - DAYS_ASKED);
@@ -69,7 +70,7 @@ function Evidence({ account, engine, loaded, state, row, onRow }: EvidencePanelP
       {below.length > 0 && (
         <p style={{ margin: '0 0 8px' }} className="bar">
           {below.map(({ lens, scope }) => (
-            <button key={lens} type="button" className="link" onClick={() => state.drill({ lens, scope })}>
+            <button key={lens} type="button" className="link" onClick={() => onDrill({ lens, scope })}>
               {lensNamed(lens).label} in it
             </button>
           ))}

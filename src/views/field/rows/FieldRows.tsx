@@ -31,12 +31,13 @@ export function FieldRows(props: FieldRowsProps) {
     (first: number, last: number) => onSight(Array.from(shown.slice(first, last + 1))),
     [onSight, shown],
   );
+  const rowAt = useCallback((index: number) => shown[index], [shown]);
   return (
     <VirtualTable
       label={countLabel(state.lens)}
       columns={columns.columns as never}
       count={shown.length}
-      rowAt={(index) => shown[index]}
+      rowAt={rowAt}
       keyAt={(index) => shown[index]}
       rowHeight={32}
       focus={rows.focus}

@@ -45,6 +45,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
       key: 'name',
       label: lens.row[0].toUpperCase() + lens.row.slice(1),
       width: widthOf('name'),
+      grows: 3,
       sortable: true,
       cell: (row) => (
         <span title={table.name[row]} style={{ fontWeight: 600 }}>
@@ -57,6 +58,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
       key: 'place',
       label: table.lens === 'products' ? 'Line' : table.lens === 'campaigns' ? 'Product' : 'Where',
       width: widthOf('place'),
+      grows: 2,
       sortable: true,
       cell: (row) => (
         <span className="faint" title={table.place[row]}>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
@@ -8,34 +8,43 @@ const WEEKS = 12;
 /** Rows that scroll by are not asked for: only those that stay in sight so long. */
 const REST_MS = 120;
 
-/** Spend by week of the rows in sight, asked for as they come into sight. */
-export function useSparks(account: number | undefined, loaded: LoadedLens | undefined, isShown: boolean) {
-  const known = useRef(new Map<number, number[]>());
-  const [, setVersion] = useState(0);
-  const [sight, setSight] = useState<number[]>([]);
-  useEffect(() => {
-    known.current = new Map();
+/** Spend by week of the rows in sight, asked for as they come to rest in sight. */
+export function useSparks(account: number | undefined, loaded: LoadedLens | undefined) {
+  const known = useMemo(() => {
+    void loaded; // another load has rows of its own
+    return new Map<number, number[]>();
   }, [loaded]);
-  useEffect(() => {
-    if (!isShown || account === undefined || !loaded) return;
-    const missing = sight.filter((row) => !known.current.has(row));
-    if (missing.length === 0) return;
-    const mine = known.current;
-    const timer = setTimeout(() => {
-      const to = loaded.window.to;
-      const from = addDays(to, 1 - 7 * WEEKS);
-      api
-        .sparks({ account, ...idsOf(loaded.table, missing), from, to })
-        .then(({ spend }) => {
-          spend.forEach((days, at) => mine.set(missing[at], weekly(days)));
-          setVersion((version) => version + 1);
-        })
-        .catch(() => {}); // a line that cannot be had stays a sign of waiting
-    }, REST_MS);
-    return () => clearTimeout(timer);
-  }, [account, loaded, sight, isShown]);
-  const sparks = useCallback((row: number) => known.current.get(row), []);
-  return { sparks, onSight: setSight };
+  // Counts what has arrived: the rows are drawn anew for it, and not while they only scroll by.
+  const [version, setVersion] = useState(0);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), [known]);
+  const onSight = useCallback(
+    (rows: number[]) => {
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => {
+        const missing = rows.filter((row) => !known.has(row));
+        if (missing.length === 0 || account === undefined || !loaded) return;
+        const { to } = loaded.window;
+        const from = addDays(to, 1 - 7 * WEEKS);
+        api
+          .sparks({ account, ...idsOf(loaded.table, missing), from, to })
+          .then(({ spend }) => {
+            spend.forEach((days, at) => known.set(missing[at], weekly(days)));
+            setVersion((before) => before + 1);
+          })
+          .catch(() => {}); // a line that cannot be had stays a sign of waiting
+      }, REST_MS);
+    },
+    [account, loaded, known],
+  );
+  const sparks = useCallback(
+    (row: number) => {
+      void version;
+      return known.get(row);
+    },
+    [known, version],
+  );
+  return { sparks, onSight };
 }
 
 function weekly(days: number[]): number[] {

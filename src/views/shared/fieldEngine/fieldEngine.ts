@@ -1,22 +1,20 @@
+import { transfer } from 'comlink';
 import { arrangeRows } from '../../../core/conditions';
 import {
   buildLens,
   crossTabOf,
   indexTree,
   lensNamed,
-  lensReader,
   pathOf,
   rankRows,
   rowsInScope,
   spreadOf,
-  sumOfRows,
-  sumStandings,
 } from '../../../core/lenses';
-import type { LensGrain, LensName, LensTable, TreeIndex } from '../../../core/lenses';
-import type { RowReader } from '../../../core/conditions';
-import { matchForm } from '../../../core/matching';
+import type { LensGrain, LensName, TreeIndex } from '../../../core/lenses';
 import { api } from '../api';
 import { findInTree } from './findInTree';
+import { heldLens } from './heldLens';
+import type { HeldLens } from './heldLens';
 import { overviewOf } from './overviewParts';
 import { toGrainSums } from './toGrainSums';
 import type { LoadedSums } from './toGrainSums';
@@ -33,13 +31,6 @@ import type {
   RowsAsked,
 } from './types';
 
-interface Loaded {
-  loadId: number;
-  table: LensTable;
-  reader: RowReader;
-  index: TreeIndex;
-}
-
 /** Sums of so many windows and grains are kept, the oldest let go. */
 const SUMS_KEPT = 4;
 const MOST_ELSEWHERE = 12;
@@ -47,7 +38,7 @@ const MOST_ELSEWHERE = 12;
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
 export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api) {
   let lastLoad = 0;
-  let loaded: Loaded | null = null;
+  let loaded: HeldLens | null = null;
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
@@ -74,11 +65,6 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
 
   const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
 
-  function arranged({ table, reader }: Loaded, { scope, stack, sorts }: RowsAsked) {
-    const inScope = rowsInScope(table, scope);
-    return { inScope, rows: arrangeRows(reader, inScope, stack, sorts) };
-  }
-
   return {
     /** Fetches the figures of a lens and keeps them in place of those before. `version` counts syncs and sent changes. */
     async load(
@@ -96,7 +82,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
       ]);
       const table = buildLens(lens, index, grainSums, terms);
       // A slower answer to an earlier request must not take the place of a newer one.
-      if (loadId === lastLoad) loaded = { loadId, table, reader: lensReader(table), index };
+      if (loadId === lastLoad) loaded = heldLens(loadId, table, index);
       return { loadId, ...rest, table };
     },
 
@@ -104,16 +90,20 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     arrange(loadId: number, asked: RowsAsked): ArrangedRows | null {
       const at = ofLoad(loadId);
       if (!at) return null;
-      const { inScope, rows } = arranged(at, asked);
-      return {
+      const { scope, stack } = asked;
+      const order = at.orderBy(asked.sorts);
+      const inScope = scope === null ? order : rowsInScope(at.table, scope, order);
+      const rows = arrangeRows(at.reader, inScope, stack, []);
+      const set = JSON.stringify([scope, stack]);
+      const answer = {
         loadId,
         rows,
+        set,
         inScope: inScope.length,
-        now: sumOfRows(at.table.now, rows),
-        before: sumOfRows(at.table.before, rows),
-        standings: sumStandings(at.table, rows),
-        path: pathOf(at.index, asked.scope),
+        ...at.sumsOf(set, rows),
+        path: pathOf(at.index, scope),
       };
+      return transfer(answer, [rows.buffer]);
     },
 
     /** What a picture of some rows is drawn from; null for another load. */
@@ -136,25 +126,19 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     elsewhere(loadId: number, row: number): ElsewhereRow[] {
       const at = ofLoad(loadId);
       if (!at || !['keywords', 'items', 'terms'].includes(at.table.lens)) return [];
-      const { table } = at;
-      const form = matchForm(table.name[row]);
-      const rows: ElsewhereRow[] = [];
-      const forms = new Map<string, boolean>();
-      for (let other = 0; other < table.size; other += 1) {
-        if (other === row) continue;
-        const name = table.name[other];
-        let isSame = forms.get(name);
-        if (isSame === undefined) forms.set(name, (isSame = matchForm(name) === form));
-        if (!isSame) continue;
-        rows.push({
+      const { place, kind, now } = at.table;
+      return at
+        .sameWords(row)
+        .filter((other) => other !== row)
+        .sort((a, b) => now.clicks[b] - now.clicks[a])
+        .slice(0, MOST_ELSEWHERE)
+        .map((other) => ({
           row: other,
-          place: table.place[other],
-          kind: table.kind[other],
-          clicks: table.now.clicks[other],
-          orders: table.now.orders[other],
-        });
-      }
-      return rows.sort((a, b) => b.clicks - a.clicks).slice(0, MOST_ELSEWHERE);
+          place: place[other],
+          kind: kind[other],
+          clicks: now.clicks[other],
+          orders: now.orders[other],
+        }));
     },
 
     /** Campaigns, ad groups, products, targets and search terms whose name holds every word. */

@@ -35,6 +35,8 @@ export interface RowsAsked {
 export interface ArrangedRows {
   loadId: number;
   rows: Int32Array;
+  /** Tells one set of rows from another, whatever their order. */
+  set: string;
   /** Rows in the scope, before conditions. */
   inScope: number;
   now: Sums;

@@ -1,0 +1,1 @@
+export { orderByNumbers, textPlaces } from './orderByNumbers';

@@ -1,0 +1,184 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import type { AccountInfo } from '../../contract/api';
+import type { LoadedLens } from '../shared/fieldEngine/types';
+import { ChangeBar } from './changes/ChangeBar';
+import { CrossTabView } from './cross/CrossTabView';
+import { belowOf } from './evidence/below';
+import { EvidencePanel } from './evidence/EvidencePanel';
+import type { FieldBodyProps } from './FieldBody';
+import { FieldHead } from './FieldHead';
+import { PicturePane } from './picture/PicturePane';
+import { ColumnsMenu } from './rows/ColumnsMenu';
+import { fieldColumns } from './rows/fieldColumns';
+import { FieldRows } from './rows/FieldRows';
+import { useFieldColumns } from './rows/useFieldColumns';
+import { useRowsOut } from './rows/useRowsOut';
+import { useSparks } from './rows/useSparks';
+import { useFieldKeys } from './useFieldKeys';
+import { useFolded } from './useFolded';
+import { useHandWork } from './useHandWork';
+import { useLensRows } from './useLensRows';
+
+type LoadedFieldProps = FieldBodyProps & { account: AccountInfo; loaded: LoadedLens };
+
+/** Conditions, picture, rows and evidence of a lens: rows and dots are always the same selection. */
+export function LoadedField({ account, loaded, state, lens, tray, onWindow }: LoadedFieldProps) {
+  const { engine, isFetching } = lens;
+  const { table } = loaded;
+  const isCross = state.shape === 'cross';
+  const [editing, setEditing] = useState<number | null>(null);
+  const [open, setOpen] = useState<'condition' | 'swaths' | 'columns' | null>(null);
+  const [isPictureFolded, foldPicture] = useFolded('field-picture-folded');
+  const [isPanelFolded, foldPanel] = useFolded('field-panel-folded');
+  const columnsButton = useRef<HTMLButtonElement>(null);
+  const moveBar = useRef<HTMLSelectElement>(null);
+  const view = useLensRows(engine, loaded, state, !isPictureFolded);
+  const { arranged, isCurrent, reader, shown, rows } = view;
+  const hand = useHandWork(account, table, tray);
+  const { sparks, onSight } = useSparks(account.id, loaded);
+  const { staged, setValue } = hand;
+  const columns = useMemo(
+    () =>
+      fieldColumns({
+        table,
+        reader,
+        currency: account.currency,
+        staged,
+        sparks,
+        editing,
+        onEditing: setEditing,
+        onValue: setValue,
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- setValue does the same whenever it was made
+    [table, reader, account.currency, staged, sparks, editing],
+  );
+  const { columns: columnsState, reset } = useFieldColumns(columns, state);
+  const out = useRowsOut(account, loaded, reader, columnsState.columns);
+  const chosen = useMemo(() => rows.chosen(), [rows]);
+  const copy = () => out.copy(rows.selection.size > 0 ? chosen : shown);
+  const openRow = (row: number) => {
+    const [below] = belowOf(table, row);
+    if (below) state.drill(below);
+  };
+  useFieldKeys(state, rows, view.brush, arranged?.path ?? [], {
+    onWindow,
+    onAdding: () => setOpen('condition'),
+    onSwaths: () => setOpen('swaths'),
+    onColumns: () => setOpen('columns'),
+    onFold: foldPicture,
+    onPanel: foldPanel,
+    onEdit: () => setEditing(rows.focusedRow),
+    onMoveBar: () => moveBar.current?.focus(),
+    onNudge: (by) => isCurrent && hand.nudge(chosen, by),
+    onPause: () => isCurrent && hand.pause(chosen),
+    onUndo: hand.undo,
+    onOpen: () => rows.focusedRow !== null && openRow(rows.focusedRow),
+    onCopy: copy,
+  });
+  const focusRow = useRef(rows.focusRow);
+  focusRow.current = rows.focusRow;
+  const onRow = useCallback((row: number) => focusRow.current(row), []);
+  return (
+    <div
+      style={{
+        display: 'grid',
+        gridTemplateColumns: isCross
+          ? 'minmax(0, 1fr)'
+          : isPanelFolded
+            ? 'minmax(0, 1fr) 28px'
+            : 'minmax(0, 1fr) 340px',
+        minHeight: 0,
+      }}
+    >
+      <main
+        style={{ display: 'grid', gridTemplateRows: 'auto auto minmax(0, 1fr) auto', minHeight: 0 }}
+        aria-busy={isFetching || !isCurrent}
+      >
+        <FieldHead
+          account={account}
+          state={state}
+          loaded={loaded}
+          view={view}
+          open={open}
+          onOpen={setOpen}
+          columnsButton={columnsButton}
+          onCopy={copy}
+          onSave={(format) => out.save(format, shown)}
+        />
+        {isCross ? (
+          <span />
+        ) : (
+          <PicturePane
+            account={account}
+            engine={engine}
+            loaded={loaded}
+            state={state}
+            all={view.all}
+            points={view.points}
+            area={view.area}
+            onArea={view.setArea}
+            rows={rows}
+            isFolded={isPictureFolded}
+            onFold={foldPicture}
+          />
+        )}
+        {arranged === null ? (
+          <p className="faint" style={{ padding: 16 }} role="status">
+            Looking through {table.size.toLocaleString('en-GB')} rows …
+          </p>
+        ) : isCross ? (
+          <CrossTabView account={account} engine={engine} loaded={loaded} state={state} rows={shown} />
+        ) : (
+          <FieldRows
+            account={account.id}
+            loaded={loaded}
+            arranged={arranged}
+            shown={shown}
+            rows={rows}
+            state={state}
+            columns={columnsState as never}
+            onSight={onSight}
+            onOpen={openRow}
+          />
+        )}
+        {isCross ? (
+          <span />
+        ) : (
+          <ChangeBar
+            account={account}
+            table={table}
+            chosen={chosen}
+            selected={rows.selection.size}
+            staged={hand.staged}
+            onStage={hand.stage}
+            inputRef={moveBar}
+          />
+        )}
+        {open === 'columns' && (
+          <ColumnsMenu
+            isOpen
+            anchor={() => columnsButton.current!}
+            onClose={() => setOpen(null)}
+            all={columns}
+            columns={columnsState as never}
+            onReset={reset}
+          />
+        )}
+      </main>
+      {isCross ? null : isPanelFolded ? (
+        <button type="button" className="folded" onClick={foldPanel} title="i" aria-label="Show the evidence">
+          Evidence
+        </button>
+      ) : (
+        <EvidencePanel
+          account={account}
+          engine={engine}
+          loaded={loaded}
+          onDrill={state.drill}
+          row={rows.focusedRow}
+          onRow={onRow}
+        />
+      )}
+    </div>
+  );
+}
