@@ -40,12 +40,16 @@ const vitestCount = (report) => ({
 });
 const playwrightCount = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });
 
+/** Two at a time: they only read. */
 async function staticChecks() {
-  await check('format', 'npx', ['prettier', '--check', '.']);
-  await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await check('types of the core (no DOM, no Node)', 'npx', ['tsc', '-p', 'tsconfig.core.json']);
-  await check('types', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']);
-  await check('types of the pages', 'npx', ['astro', 'check', '--minimumFailingSeverity', 'error']);
+  await Promise.all([
+    check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']).then(() =>
+      check('types of the core (no DOM, no Node)', 'npx', ['tsc', '-p', 'tsconfig.core.json']),
+    ),
+    check('types of the pages', 'npx', ['astro', 'check', '--minimumFailingSeverity', 'error'])
+      .then(() => check('types', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']))
+      .then(() => check('format', 'npx', ['prettier', '--check', '.'])),
+  ]);
 }
 
 async function withDatabase(work) {

@@ -77,6 +77,16 @@ describe('a sync', () => {
     expect(await bothSums(account)).toEqual(before);
   });
 
+  test('of a market that is slow, or says to come back later, waits and is whole all the same', async () => {
+    const account = await connected();
+    await market.fault('slow', 'too-many');
+    const before = Date.now();
+    await syncAccount(account, client(), quiet);
+    expect(Date.now() - before).toBeGreaterThan(2900);
+    const { market: theirs, ours } = await bothSums(account);
+    expect(ours).toEqual(theirs);
+  });
+
   test('learns from the market’s earlier reports how late orders arrive', async () => {
     const account = await connected();
     await syncAccount(account, client(), quiet);

@@ -11,11 +11,14 @@ const browser = await chromium.launch({
 });
 
 async function open(theme) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
-  await page.goto(`${url}/round`);
-  await page.getByRole('table', { name: 'Search terms' }).getByRole('row').nth(2).waitFor();
-  await page.waitForTimeout(600);
-  return page;
+  return browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
+}
+
+/** Goes to a place, and waits for the rows of its table. */
+async function visit(page, address, table, nth = 2) {
+  await page.goto(`${url}${address}`);
+  await page.getByRole('table', { name: table, exact: true }).getByRole('row').nth(nth).waitFor();
+  await page.waitForTimeout(1200);
 }
 
 async function keep(page, name) {
@@ -29,22 +32,44 @@ async function press(page, ...keys) {
 }
 
 const page = await open('light');
-await keep(page, 'round-harvest');
-await press(page, '2');
-await keep(page, 'round-negatives');
 const dusk = await open('dark');
-await keep(dusk, 'round-harvest-dusk');
-await press(dusk, '2');
-await keep(dusk, 'round-negatives-dusk');
+for (const [one, name] of [
+  [page, ''],
+  [dusk, '-dusk'],
+]) {
+  await one.goto(`${url}/round`);
+  await one.getByText('How targets stand').waitFor();
+  await keep(one, `round-overview${name}`);
+  await visit(one, '/round?step=harvest', 'Search terms');
+  await keep(one, `round-harvest${name}`);
+}
+await press(page, '3');
+await keep(page, 'round-negatives');
+
+// The field: keywords far over their target, search terms inside one product, automatic groups by campaign.
+await visit(page, '/field?lens=keywords&where=clicks%3E%3D10&where=vsTarget%3E%3D1.5', 'Keywords');
+await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown');
+await keep(page, 'field-keywords');
+await visit(dusk, '/field?lens=keywords&picture=trend&measures=spend,acos', 'Keywords');
+await keep(dusk, 'field-keywords-dusk');
+await visit(page, '/field?lens=terms&picture=bars&measures=sales&in=product:1&sort=-sales', 'Search terms');
+await keep(page, 'field-terms');
+await page.goto(`${url}/field?lens=auto&shape=cross&down=campaign&across=kind`);
+await page.getByRole('table', { name: 'ACOS by campaign and kind' }).waitFor();
+await keep(page, 'field-cross-tab');
+await page.keyboard.press('Control+k');
+await page.keyboard.type('crock');
+await page.waitForTimeout(2500);
+await keep(page, 'find-or-do');
+await press(page, 'Escape');
 
 // Five harvests, one of which the market refuses, and ten negatives; then the tray, and the ledger.
-await press(page, '1', 's');
+await visit(page, '/round?step=harvest', 'Search terms');
+await press(page, 's');
 await page.keyboard.type('term~for sauerkraut for kimchi');
-await press(page, 'Enter');
-await press(page, 'Space');
-await page.goto(`${url}/round`);
-await page.getByRole('table', { name: 'Search terms' }).getByRole('row').nth(2).waitFor();
-await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space', '2');
+await press(page, 'Enter', 'Space');
+await visit(page, '/round?step=harvest', 'Search terms');
+await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space', '3');
 for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
 await press(page, 'Space', 't');
 await keep(page, 'tray');
@@ -62,15 +87,6 @@ for (let day = 1; day <= 28; day += 1)
   report.push(
     `${day}.10.2026,Crocks – research,broad,crock,broad,brown crock,200,${day % 9 === 0 ? -1 : 5},2.50,1,69.00`,
   );
-await page.goto(`${url}/field`);
-await page.getByRole('table', { name: 'Targets' }).getByRole('row').nth(2).waitFor();
-await press(page, 'ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown');
-await page.getByRole('button', { name: 'Lower' }).click();
-await keep(page, 'field-targets');
-await dusk.goto(`${url}/field`);
-await dusk.getByRole('table', { name: 'Targets' }).getByRole('row').nth(2).waitFor();
-await keep(dusk, 'field-targets-dusk');
-
 await page.goto(`${url}/setup?part=products`);
 await page.getByRole('table', { name: 'Products' }).getByRole('row').nth(2).waitFor();
 await keep(page, 'setup-products');
