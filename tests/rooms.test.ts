@@ -18,6 +18,7 @@ const MAY_IMPORT: Record<string, string[]> = {
   charts: ['core', 'theme'],
   theme: [],
   market: ['core', 'contract'],
+  trial: ['core', 'market'],
   'middleware.ts': ['server'],
 };
 

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useSyncExternalStore } from 'react';
 import { pinned } from './column';
 import type { RowProps } from './VirtualTable';
 
@@ -12,14 +12,25 @@ interface TableRowProps<T> {
   table: RowProps<T>;
 }
 
+const never = () => () => {};
+
 function Row<T>({ index, top, template, isFocused, isSelected, table: props }: TableRowProps<T>) {
   const row = props.rowAt(index);
+  const { hovered, keyAt } = props;
+  const isHovered = useSyncExternalStore(
+    hovered?.subscribe ?? never,
+    () => hovered !== undefined && hovered.get() === keyAt(index),
+    () => false,
+  );
   return (
     <div
       role="row"
       aria-rowindex={index + 1}
       aria-selected={isSelected}
       data-focused={isFocused || undefined}
+      data-hovered={isHovered || undefined}
+      onPointerEnter={hovered && (() => hovered.set(keyAt(index)))}
+      onPointerLeave={hovered && (() => hovered.set(null))}
       className="table-row"
       style={{ transform: `translateY(${top}px)`, height: props.rowHeight }}
       onMouseDown={(event) => {

@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
 import type { ReactNode } from 'react';
+import type { Hovered } from './hovered';
 import { TableHead } from './TableHead';
 import { TableRow } from './TableRow';
 import { gridWidth } from './column';
@@ -35,6 +36,8 @@ export interface VirtualTableProps<T> {
   /** Told which rows are in sight. */
   onSight?: (first: number, last: number) => void;
   onOpen?: (index: number) => void;
+  /** Shared with a picture of the same rows; rows are named by their keys. */
+  hovered?: Hovered;
 }
 
 const HEAD = 28;
@@ -102,7 +105,7 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
 /** What rows are drawn from; the same object as long as they would be drawn the same. */
 export type RowProps<T> = Pick<
   VirtualTableProps<T>,
-  'columns' | 'rowAt' | 'rowHeight' | 'detail' | 'onFocus' | 'onSelect' | 'onOpen'
+  'columns' | 'rowAt' | 'keyAt' | 'rowHeight' | 'detail' | 'onFocus' | 'onSelect' | 'onOpen' | 'hovered'
 >;
 
 function useRowProps<T>(props: VirtualTableProps<T>): RowProps<T> {
@@ -110,19 +113,21 @@ function useRowProps<T>(props: VirtualTableProps<T>): RowProps<T> {
   useEffect(() => {
     latest.current = props;
   });
-  const { columns, rowAt, rowHeight, detail } = props;
+  const { columns, rowAt, rowHeight, detail, hovered } = props;
   return useMemo(
     () => ({
       columns,
       rowAt,
       rowHeight,
       detail,
+      hovered,
+      keyAt: (index) => latest.current.keyAt(index),
       // What is done is always done by the newest of the table's handlers.
       onFocus: (index) => latest.current.onFocus(index),
       onSelect: (index, range) => latest.current.onSelect(index, range),
       onOpen: (index) => latest.current.onOpen?.(index),
     }),
-    [columns, rowAt, rowHeight, detail],
+    [columns, rowAt, rowHeight, detail, hovered],
   );
 }
 

@@ -35,7 +35,8 @@ export async function newAccount(request: APIRequestContext, name: string): Prom
 
 /** Opens the round of an account and waits for its first row. */
 export async function openRound(page: Page, account: number, query = ''): Promise<void> {
-  await page.goto(`/round?account=${account}&step=harvest${query}`);
+  const step = query.includes('step=') ? '' : '&step=harvest';
+  await page.goto(`/round?account=${account}${step}${query}`);
   await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
 }
 

@@ -60,7 +60,10 @@ function start(args: string[] = []): Started {
 async function until(what: () => Promise<boolean> | boolean, seconds = 90): Promise<void> {
   const end = Date.now() + seconds * 1000;
   while (!(await what())) {
-    if (Date.now() > end) throw new Error(`It did not happen within ${seconds} s.`);
+    if (Date.now() > end)
+      throw new Error(
+        `It did not happen within ${seconds} s. Health: ${JSON.stringify(await health())}\n${mowing?.output()}\n${appLog()}`,
+      );
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
 }
@@ -70,6 +73,12 @@ const ready = (one: Started) =>
     if (one.child.exitCode !== null) throw new Error(one.output());
     return one.output().includes(`Mowing is ready at http://127.0.0.1:${port}`);
   });
+
+/** The end of the application's log, for a test that fails. */
+function appLog(): string {
+  const file = path.join(dataDir, 'logs', 'app.log');
+  return existsSync(file) ? readFileSync(file, 'utf8').slice(-1500) : '';
+}
 
 async function health(): Promise<unknown> {
   try {

@@ -6,6 +6,8 @@ import { formatCount, formatMoney, formatShare } from '../../core/units';
 import { useSize } from '../useSize';
 import { layOutCutLine, nearestDot } from './layout';
 import type { CutLineLayout, CutLinePoints } from './layout';
+import { HoverRing } from './HoverRing';
+import type { HoveredDot } from './HoverRing';
 import { paintDots } from './paintDots';
 
 /** A brushed area, in micros. */
@@ -24,6 +26,9 @@ interface CutLineProps {
   area: Area | null;
   onArea: (area: Area | null) => void;
   onPick: (row: number) => void;
+  /** The row that the pointer is at, here or in the table, and what it is called. */
+  hovered?: HoveredDot;
+  nameOf?: (row: number) => string;
 }
 
 const MARGIN = { top: 22, right: 16, bottom: 32, left: 48 };
@@ -38,6 +43,8 @@ export function CutLine({
   area,
   onArea,
   onPick,
+  hovered,
+  nameOf,
 }: CutLineProps) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useSize(frame);
@@ -48,7 +55,21 @@ export function CutLine({
   const over = layout.dots.filter((dot) => dot.isOver).length;
   const words = `Cut line at ${formatShare(target)} ACOS: ${over} of ${layout.dots.length} rows stand above it and cost more, ${layout.dots.length - over} lie below.`;
   return (
-    <div ref={frame} style={{ position: 'relative', height }} role="img" aria-label={words}>
+    <div
+      ref={frame}
+      style={{ position: 'relative', height }}
+      role="img"
+      aria-label={words}
+      onPointerMove={
+        hovered &&
+        (({ clientX, clientY, buttons }) => {
+          const bounds = frame.current!.getBoundingClientRect();
+          const dot = nearestDot(layout.dots, clientX - bounds.left, clientY - bounds.top);
+          hovered.set(dot && buttons === 0 ? dot.row : null);
+        })
+      }
+      onPointerLeave={hovered && (() => hovered.set(null))}
+    >
       {width > 0 && (
         <>
           <Dots layout={layout} width={width} height={height} focusedRow={focusedRow} />
@@ -62,6 +83,7 @@ export function CutLine({
               onArea={onArea}
               onPick={onPick}
             />
+            {hovered && <HoverRing layout={layout} width={width} hovered={hovered} nameOf={nameOf} />}
           </svg>
           {layout.left > 0 && (
             <div className="faint" style={{ position: 'absolute', right: 18, bottom: 32, fontSize: 11 }}>

@@ -1,5 +1,3 @@
-import { bin, quantileSorted } from 'd3-array';
-
 /** A bar of a histogram: how many rows have a value from x0 (counted) to x1, and what these rows spend. */
 export interface Bar {
   x0: number;
@@ -37,19 +35,38 @@ export function spreadOf(
   }
   const without = rows.length - pairs.length;
   if (pairs.length === 0) return { bars: [], median: null, without, beyond: 0 };
-  const sorted = Array.from(Float64Array.from(pairs, ({ value }) => value).sort());
-  const low = quantileSorted(sorted, OUTER)!;
-  const high = quantileSorted(sorted, 1 - OUTER)!;
-  const inside = bin<{ value: number; spend: number }, number>()
-    .value(({ value }) => Math.min(high, Math.max(low, value)))
-    .domain([low, high])
-    .thresholds(BARS);
-  const bars = inside(pairs).map((group) => ({
-    x0: group.x0!,
-    x1: group.x1!,
-    count: group.length,
-    spend: group.reduce((sum, { spend }) => sum + spend, 0),
+  const sorted = Float64Array.from(pairs, ({ value }) => value).sort();
+  const [low, high] = [quantile(sorted, OUTER), quantile(sorted, 1 - OUTER)];
+  const width = roundWidth((high - low) / BARS);
+  const first = Math.floor(low / width) * width;
+  const count = Math.max(1, Math.floor((high - first) / width) + 1);
+  const bars = Array.from({ length: count }, (_, at) => ({
+    x0: first + at * width,
+    x1: first + (at + 1) * width,
+    count: 0,
+    spend: 0,
   }));
-  const beyond = pairs.filter(({ value }) => value < low || value > high).length;
-  return { bars, median: quantileSorted(sorted, 0.5)!, without, beyond };
+  let beyond = 0;
+  for (const { value, spend } of pairs) {
+    if (value < low || value > high) beyond += 1;
+    const bar = bars[Math.min(count - 1, Math.max(0, Math.floor((value - first) / width)))];
+    bar.count += 1;
+    bar.spend += spend;
+  }
+  return { bars, median: quantile(sorted, 0.5), without, beyond };
+}
+
+/** Quantile by linear interpolation between the values in order. */
+function quantile(sorted: Float64Array, share: number): number {
+  const at = share * (sorted.length - 1);
+  const below = Math.floor(at);
+  const above = Math.min(sorted.length - 1, below + 1);
+  return sorted[below] + (at - below) * (sorted[above] - sorted[below]);
+}
+
+/** The round number (1, 2 or 5 times a power of ten) that is nearest above a width; 1 where all values are alike. */
+function roundWidth(width: number): number {
+  if (!(width > 0)) return 1;
+  const power = 10 ** Math.floor(Math.log10(width));
+  return power * ([1, 2, 5].find((step) => step * power >= width) ?? 10);
 }

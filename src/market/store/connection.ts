@@ -1,13 +1,12 @@
 import net from 'node:net';
 import postgres from 'postgres';
 
-/** Sends at once: left to itself, the end of every COPY waits 40 ms for an acknowledgement. */
-function openSocket({ host, port }: { host: string[]; port: number[] }): Promise<net.Socket> {
-  return new Promise((resolve, reject) => {
-    const socket = net.connect({ host: host[0], port: port[0], noDelay: true }, () => resolve(socket));
-    socket.once('error', reject);
-  });
-}
+/**
+ * Sends at once: left to itself, the end of every COPY waits 40 ms for an acknowledgement. Handed over before it is
+ * connected: the driver takes a connection back only when its socket closes.
+ */
+const openSocket = ({ host, port }: { host: string[]; port: number[] }): net.Socket =>
+  net.connect({ host: host[0], port: port[0], noDelay: true });
 
 /** The market's own pool; days as strings, whole numbers as numbers. */
 export function connectMarket(url: string): MarketDb {

@@ -4,47 +4,49 @@ import { LENSES } from '../../core/lenses';
 import type { FieldState } from './useFieldState';
 import type { ArrangedRows } from '../shared/fieldEngine/types';
 
-/** The lenses, where in the account one is, and whether rows or a cross-tab are shown. */
+/** The lenses, whether rows or a cross-tab are shown, and where in the account one is. */
 export function LensBar({ state, path }: { state: FieldState; path: ArrangedRows['path'] }) {
   return (
-    <div
-      style={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 2,
-        padding: '4px 16px 0',
-        borderBottom: '1px solid var(--hairline)',
-        minWidth: 0,
-      }}
-    >
-      <div role="tablist" aria-label="Lenses" style={{ display: 'flex', whiteSpace: 'nowrap' }}>
-        {LENSES.map(({ name, label }, at) => {
-          const isOn = name === state.lens;
-          return (
+    <>
+      <div
+        style={{
+          display: 'flex',
+          alignItems: 'center',
+          padding: '4px 16px 0',
+          borderBottom: '1px solid var(--hairline)',
+          minWidth: 0,
+        }}
+      >
+        <div
+          role="tablist"
+          aria-label="Lenses"
+          style={{ display: 'flex', whiteSpace: 'nowrap', overflow: 'hidden' }}
+        >
+          {LENSES.map(({ name, label }, at) => (
             <button
               key={name}
               type="button"
               role="tab"
-              aria-selected={isOn}
+              aria-selected={name === state.lens}
               title={String(at + 1)}
               className="lens"
               onClick={() => state.setLens(name)}
             >
               {label}
             </button>
-          );
-        })}
+          ))}
+        </div>
+        <span style={{ flex: 1 }} />
+        <Button
+          aria-pressed={state.shape === 'cross'}
+          title="x"
+          onClick={() => state.setShape(state.shape === 'cross' ? 'rows' : 'cross')}
+        >
+          {state.shape === 'cross' ? 'Rows' : 'Cross-tab'}
+        </Button>
       </div>
-      <span style={{ flex: 1 }} />
-      <Button
-        aria-pressed={state.shape === 'cross'}
-        title="x"
-        onClick={() => state.setShape(state.shape === 'cross' ? 'rows' : 'cross')}
-      >
-        {state.shape === 'cross' ? 'Rows' : 'Cross-tab'}
-      </Button>
-      {path.length === 0 ? null : <Path state={state} path={path} />}
-    </div>
+      {path.length > 0 && <Path state={state} path={path} />}
+    </>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import type { LoadedLens } from '../shared/fieldEngine/types';
+import { hoveredRow } from '../../table';
 import { ChangeBar } from './changes/ChangeBar';
 import { CrossTabView } from './cross/CrossTabView';
 import { belowOf } from './evidence/below';
@@ -30,6 +31,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
   const [open, setOpen] = useState<'condition' | 'swaths' | 'columns' | null>(null);
   const [isPictureFolded, foldPicture] = useFolded('field-picture-folded');
   const [isPanelFolded, foldPanel] = useFolded('field-panel-folded');
+  const [hovered] = useState(hoveredRow);
   const columnsButton = useRef<HTMLButtonElement>(null);
   const moveBar = useRef<HTMLSelectElement>(null);
   const view = useLensRows(engine, loaded, state, !isPictureFolded);
@@ -91,7 +93,11 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
       }}
     >
       <main
-        style={{ display: 'grid', gridTemplateRows: 'auto auto minmax(0, 1fr) auto', minHeight: 0 }}
+        style={{
+          display: 'grid',
+          gridTemplate: 'auto auto minmax(0, 1fr) auto / minmax(0, 1fr)',
+          minHeight: 0,
+        }}
         aria-busy={isFetching || !isCurrent}
       >
         <FieldHead
@@ -118,6 +124,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
             area={view.area}
             onArea={view.setArea}
             rows={rows}
+            hovered={hovered}
             isFolded={isPictureFolded}
             onFold={foldPicture}
           />
@@ -135,6 +142,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
             arranged={arranged}
             shown={shown}
             rows={rows}
+            hovered={hovered}
             state={state}
             columns={columnsState as never}
             onSight={onSight}

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { CutLine } from '../../../charts';
 import type { Area, CutLinePoints } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
+import type { Hovered } from '../../../table';
 import type { RowsState } from '../../shared/useRows';
 import type { FieldState, PictureKind } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
@@ -29,6 +30,7 @@ export interface PictureProps {
   area: Area | null;
   onArea: (area: Area | null) => void;
   rows: RowsState;
+  hovered: Hovered;
 }
 
 /** The picture that is chosen. */
@@ -38,6 +40,7 @@ export function Picture(props: PictureProps & { height: number }) {
     () => usualTarget(loaded, all, account.targetAcos),
     [loaded, all, account.targetAcos],
   );
+  const nameOf = (row: number) => loaded.table.name[row];
   switch (state.picture) {
     case 'cut':
       return points ? (
@@ -50,6 +53,8 @@ export function Picture(props: PictureProps & { height: number }) {
           area={area}
           onArea={onArea}
           onPick={rows.focusRow}
+          hovered={props.hovered}
+          nameOf={nameOf}
         />
       ) : null;
     case 'bars':

@@ -3,7 +3,7 @@ import { isNumberKey, movedMeasure, numberField } from '../../../core/conditions
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { VirtualTable } from '../../../table';
-import type { ColumnsState } from '../../../table';
+import type { ColumnsState, Hovered } from '../../../table';
 import { formatIn, formatMove } from '../../shared/formatValue';
 import type { RowsState } from '../../shared/useRows';
 import type { FieldState } from '../useFieldState';
@@ -18,6 +18,7 @@ interface FieldRowsProps {
   arranged: ArrangedRows;
   shown: Int32Array;
   rows: RowsState;
+  hovered: Hovered;
   state: FieldState;
   columns: ColumnsState;
   onSight: (rows: number[]) => void;
@@ -49,6 +50,7 @@ export function FieldRows(props: FieldRowsProps) {
       totals={(key) => totalOf(key, arranged, state, shown.length)}
       onResize={columns.resize}
       onMove={columns.move}
+      hovered={props.hovered}
       onSight={inSight}
       onOpen={(index) => onOpen(shown[index])}
       empty={<NothingHere state={state} account={account} loaded={loaded} arranged={arranged} />}

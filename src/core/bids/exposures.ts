@@ -1,0 +1,81 @@
+import { HISTORY_DAYS, shareAt } from './observations';
+import type { BidObservations } from './observations';
+import type { PlacementFactors } from './placementFactors';
+
+/** What is known of each target, by index. Money in micros. */
+export interface Exposures {
+  /** Clicks weighted by the share of their orders that is visible and by what clicks of that day were worth. */
+  exposure: Float64Array;
+  clicks: Float64Array;
+  orders: Float64Array;
+  sales: Float64Array;
+  /** Mean daily clicks of 28 days, as the present bid would bring them. */
+  flow: Float64Array;
+  /** Cost per click at the present bid. */
+  cpc: Float64Array;
+}
+
+const FLOW_DAYS = 28;
+/** Costs half as old count twice as much. */
+const COST_HALF_LIFE = 14;
+/** Clicks ~ bid, cost per click ~ bid to the 0.8. */
+export const CPC_ELASTICITY = 0.8;
+/** Clicks at the campaign's ratio that are added to a target's own, and at the account's to a campaign's. */
+const [OWN_CLICKS, CAMPAIGN_CLICKS] = [10, 30];
+/** Cost per click over effective bid where nothing is known. */
+const BLANK_RATIO = 0.7;
+
+/** Effective bid over bid: the click-weighted raise by placement. */
+export function raiseOf(shares: number[], modifiers: readonly number[]): number {
+  return shares.reduce((sum, share, placement) => sum + share * (1 + modifiers[placement]), 0);
+}
+
+/** Sums the days of every target. Days before a bid change keep clicks and orders; their cost is moved to the present bid. */
+export function exposuresOf(observations: BidObservations, factors: PlacementFactors): Exposures {
+  const { targets, campaigns, days, completion } = observations;
+  const size = targets.length;
+  const column = () => new Float64Array(size);
+  const sums = { exposure: column(), clicks: column(), orders: column(), sales: column(), flow: column() };
+  const [costClicks, costRatio] = [column(), column()];
+  const raises = campaigns.map(({ modifiers }, at) => raiseOf(factors.shares(at), modifiers));
+  for (let row = 0; row < days.age.length; row += 1) {
+    const age = days.age[row];
+    if (age >= HISTORY_DAYS) continue;
+    const at = days.target[row];
+    const { campaign, bid } = targets[at];
+    const clicks = days.clicks[row];
+    sums.exposure[at] += clicks * shareAt(completion, age) * factors.onDay(campaign, age);
+    sums.clicks[at] += clicks;
+    sums.orders[at] += days.orders[row];
+    sums.sales[at] += days.sales[row];
+    const moved = bid / (days.bid[row] > 0 ? days.bid[row] : bid);
+    if (age < FLOW_DAYS) sums.flow[at] += (clicks / FLOW_DAYS) * moved;
+    if (clicks === 0) continue;
+    const weight = 0.5 ** (age / COST_HALF_LIFE);
+    costClicks[at] += weight * clicks;
+    costRatio[at] += (weight * days.spend[row] * moved ** CPC_ELASTICITY) / (bid * raises[campaign]);
+  }
+  return { ...sums, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
+}
+
+function costsPerClick(
+  { targets, campaigns }: BidObservations,
+  raises: number[],
+  clicks: Float64Array,
+  ratios: Float64Array,
+): Float64Array {
+  const [byClicks, byRatio] = [new Float64Array(campaigns.length), new Float64Array(campaigns.length)];
+  targets.forEach(({ campaign }, at) => {
+    byClicks[campaign] += clicks[at];
+    byRatio[campaign] += ratios[at];
+  });
+  const total = (values: Float64Array) => values.reduce((sum, value) => sum + value, 0);
+  const account = (total(byRatio) + CAMPAIGN_CLICKS * BLANK_RATIO) / (total(byClicks) + CAMPAIGN_CLICKS);
+  const usual = byRatio.map(
+    (ratio, at) => (ratio + CAMPAIGN_CLICKS * account) / (byClicks[at] + CAMPAIGN_CLICKS),
+  );
+  return Float64Array.from(targets, ({ campaign, bid }, at) => {
+    const ratio = (ratios[at] + OWN_CLICKS * usual[campaign]) / (clicks[at] + OWN_CLICKS);
+    return ratio * bid * raises[campaign];
+  });
+}

@@ -1,0 +1,116 @@
+import type { Micros } from '../units';
+
+/** Placements by number: 0 top of search, 1 rest of search, 2 product pages. */
+export const PLACEMENT_COUNT = 3;
+export const REST = 1;
+
+export interface BidProduct {
+  /** Null: not known. */
+  price: Micros | null;
+  /** Left of its price before ads, share; null where costs are missing. */
+  margin: number | null;
+}
+
+export interface BidCampaign {
+  /** A day's budget; null: none, or one for its lifetime. */
+  budget: Micros | null;
+  /** Raise of bids by placement, as shares. */
+  modifiers: [top: number, rest: number, pages: number];
+  /** How far its bids are held down because it runs dry, from the round before; 1: not at all. */
+  held: number;
+}
+
+export interface BidTarget {
+  /** Index in the lists of campaigns, products and scopes. */
+  campaign: number;
+  product: number;
+  scope: number;
+  /** Exact, phrase, broad, an automatic group, item, category …: what is usual is learnt for each. */
+  kind: string;
+  bid: Micros;
+  /** False for targets that do not run: nothing is proposed for them, their figures count. */
+  isRunning: boolean;
+  /** Days since its last change; null: never changed. */
+  daysSinceChange: number | null;
+}
+
+/** Days of targets as columns. Age: full days before the decision day, yesterday is 0. Money in micros. */
+export interface TargetDays {
+  target: Int32Array;
+  age: Int32Array;
+  clicks: Float64Array;
+  spend: Float64Array;
+  /** Orders and sales that are visible on the decision day. */
+  orders: Float64Array;
+  sales: Float64Array;
+  /** The target's bid on that day; NaN: as it is now. */
+  bid: Float64Array;
+}
+
+/** Days of campaigns by placement. */
+export interface PlacementDays {
+  campaign: Int32Array;
+  placement: Int32Array;
+  age: Int32Array;
+  clicks: Float64Array;
+  spend: Float64Array;
+  orders: Float64Array;
+}
+
+/** Everything the engine is told, as plain data. Days older than 150 are not looked at. */
+export interface BidObservations {
+  /** Share of its final orders that a day's clicks show at an age; beyond the list all. */
+  completion: number[];
+  products: BidProduct[];
+  campaigns: BidCampaign[];
+  /** What a target ACOS stands on, share each. */
+  scopes: { targetAcos: number }[];
+  targets: BidTarget[];
+  days: TargetDays;
+  placements: PlacementDays;
+}
+
+/** How far a bid may move in one round, as shares of what it is. */
+export interface StepLimits {
+  down: number;
+  up: number;
+}
+
+export const PACES = {
+  careful: { down: 0.15, up: 0.1 },
+  steady: { down: 0.35, up: 0.25 },
+  brisk: { down: 0.6, up: 0.6 },
+  /** The first round on an account, after a preview and a consent. */
+  'to wanted': { down: 0.8, up: 2 },
+} as const satisfies Record<string, StepLimits>;
+export type Pace = keyof typeof PACES;
+
+export interface BidSettings {
+  step: StepLimits;
+  /** grow: most sales at the target. keep profit: never buy a click above what it earns. strict: stay under the target. */
+  aim: 'grow' | 'keep profit' | 'strict';
+  limits: { bidStep: Micros; minBid: Micros; maxBid: Micros };
+  /** Placements whose modifiers may be set. */
+  modifiers: [top: boolean, rest: boolean, pages: boolean];
+  /** Days after a change in which a target is left alone. */
+  coolDown: number;
+  /** Smaller moves (shares) are not made. */
+  leastMove: number;
+}
+
+export const USUAL_SETTINGS: BidSettings = {
+  step: PACES.steady,
+  aim: 'grow',
+  limits: { bidStep: 10_000, minBid: 20_000, maxBid: 1_000_000_000 },
+  modifiers: [true, false, true],
+  coolDown: 6,
+  leastMove: 0.03,
+};
+
+/** Days of history that count. */
+export const HISTORY_DAYS = 150;
+
+/** Share of final orders that is visible at an age. */
+export function shareAt(completion: readonly number[], age: number): number {
+  return age < completion.length ? completion[age] : 1;
+}

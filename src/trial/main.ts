@@ -1,0 +1,93 @@
+// npm run trial: runs the bid engine week by week on fresh stand-in markets, beside doing nothing and two spreadsheet methods.
+import { parseArgs } from 'node:util';
+import { PACES } from '../core/bids';
+import type { Pace } from '../core/bids';
+import { bands, doNothing, mowing, ratio } from './policies';
+import type { Policy } from './policies';
+import { runTrial, trialScenario } from './runTrial';
+import type { Week } from './runTrial';
+
+const say = (text: string) => process.stdout.write(`${text}\n`);
+const money = (micros: number) => Math.round(micros / 1e6).toLocaleString('en-GB');
+const cell = (text: string, width = 10) => text.padStart(width);
+const share = (value: number | null) => (value === null ? '–' : `${(value * 100).toFixed(1)} %`);
+
+function readArgs(): { weeks: number; pace: Pace; seeds: number[] } {
+  const { values } = parseArgs({
+    options: {
+      weeks: { type: 'string', default: '12' },
+      policy: { type: 'string', default: 'steady' },
+      seeds: { type: 'string', default: '4' },
+    },
+  });
+  const [weeks, seeds] = [Number(values.weeks), Number(values.seeds)];
+  if (!Number.isInteger(weeks) || weeks < 1 || weeks > 104)
+    throw new Error(`--weeks is a whole number from 1 to 104, not “${values.weeks}”.`);
+  if (!Number.isInteger(seeds) || seeds < 1 || seeds > 100)
+    throw new Error(`--seeds is how many markets are played, 1 to 100, not “${values.seeds}”.`);
+  if (!(values.policy in PACES))
+    throw new Error(`--policy is one of ${Object.keys(PACES).join(', ')}, not “${values.policy}”.`);
+  return { weeks, pace: values.policy as Pace, seeds: Array.from({ length: seeds }, (_, at) => 101 + at) };
+}
+
+/** Sums of weeks over all seeds. */
+function total(weeks: Week[]) {
+  const sum = (of: (week: Week) => number) => weeks.reduce((all, week) => all + of(week), 0);
+  const [spend, sales] = [sum((week) => week.spend), sum((week) => week.sales)];
+  return { spend, sales, acos: sales > 0 ? spend / sales : null, profit: sum((week) => week.profit) };
+}
+
+function main() {
+  const { weeks, pace, seeds } = readArgs();
+  const target = trialScenario(0).targetAcos;
+  const policies: [name: string, make: () => Policy][] = [
+    ['do nothing', doNothing],
+    ['bands', bands],
+    ['ratio', ratio],
+    [`mowing, ${pace}`, () => mowing(pace)],
+  ];
+  say(
+    `${seeds.length} markets, ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,
+  );
+  const results = policies.map(([name, make]) => {
+    const bySeed = seeds.map((seed) => runTrial(seed, weeks, make()));
+    say(`\n${name}`);
+    say(['week', 'spend', 'sales', 'ACOS', 'profit'].map((text) => cell(text)).join(''));
+    for (let week = 0; week < weeks; week += 1) {
+      const { spend, sales, acos, profit } = total(bySeed.map((list) => list[week]));
+      say(
+        [String(week + 1), money(spend), money(sales), share(acos), money(profit)]
+          .map((text) => cell(text))
+          .join(''),
+      );
+    }
+    return { name, ...total(bySeed.flat()) };
+  });
+  const nothing = results[0];
+  say('\nAll weeks');
+  say(
+    cell('', 18) +
+      ['spend', 'sales', 'ACOS', 'profit', 'sales ±', 'profit ±'].map((text) => cell(text)).join(''),
+  );
+  for (const { name, spend, sales, acos, profit } of results)
+    say(
+      name.padEnd(18) +
+        [
+          money(spend),
+          money(sales),
+          share(acos),
+          money(profit),
+          share(sales / nothing.sales - 1),
+          share(profit / nothing.profit - 1),
+        ]
+          .map((text) => cell(text))
+          .join(''),
+    );
+}
+
+try {
+  main();
+} catch (error) {
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exit(1);
+}

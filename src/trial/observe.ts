@@ -1,0 +1,125 @@
+import type { BidObservations } from '../core/bids';
+import { dayNumber } from '../core/units';
+import type { PlayedMarket } from './playedMarket';
+
+/** Bids that held on earlier days, and when each was last changed. */
+export class BidMemory {
+  private readonly list: { from: number; bids: Map<string, number> }[] = [];
+  private readonly changedOn = new Map<string, number>();
+
+  /** Notes the bids that hold from today on. */
+  note(market: PlayedMarket): void {
+    const today = dayNumber(market.today);
+    const last = this.list.at(-1)?.bids;
+    const bids = new Map(
+      market.books.targets.map(({ id, adGroupId, bid }) => [id, bid ?? defaultBid(market, adGroupId)]),
+    );
+    if (last) for (const [id, bid] of bids) if (last.get(id) !== bid) this.changedOn.set(id, today);
+    this.list.push({ from: today, bids });
+  }
+
+  bidOn(id: string, day: number): number {
+    const held = this.list.findLast(({ from }) => from <= day) ?? this.list[0];
+    return held?.bids.get(id) ?? NaN;
+  }
+
+  daysSinceChange(id: string, today: number): number | null {
+    const on = this.changedOn.get(id);
+    return on === undefined ? null : today - on;
+  }
+}
+
+export function defaultBid({ books }: PlayedMarket, adGroupId: string): number {
+  return books.adGroups.find(({ id }) => id === adGroupId)!.defaultBid;
+}
+
+/** The usual shares of orders that are visible so many days after a click: the stand-in's own, as a sync learns them. */
+const COMPLETION = [0.6, 0.7, 0.8, 0.83, 0.86, 0.89, 0.92, 0.95, 0.957, 0.964, 0.971, 0.979, 0.986, 0.993];
+
+/** What a market's seller can see today, as the engine is told it. */
+export function observe(market: PlayedMarket, memory: BidMemory, held: number[] | null): BidObservations {
+  const { books, world, scenario } = market;
+  const today = dayNumber(market.today);
+  const campaignAt = new Map(books.campaigns.map(({ id }, at) => [id, at]));
+  const adGroups = new Map(books.adGroups.map((one) => [one.id, one]));
+  const productAt = new Map(world.products.map(({ id }, at) => [id, at]));
+  const productOf = new Map(
+    books.ads.map(({ adGroupId, productId }) => [adGroupId, productAt.get(productId)!]),
+  );
+  const targetAt = new Map(books.targets.map(({ id }, at) => [id, at]));
+  const targets = books.targets.map((target) => {
+    const adGroup = adGroups.get(target.adGroupId)!;
+    const campaign = campaignAt.get(adGroup.campaignId)!;
+    return {
+      campaign,
+      product: productOf.get(target.adGroupId)!,
+      scope: 0,
+      kind: target.match ?? (target.kind === 'auto' ? target.expression : target.kind),
+      bid: target.bid ?? adGroup.defaultBid,
+      isRunning: [target, adGroup, books.campaigns[campaign]].every(({ state }) => state === 'enabled'),
+      daysSinceChange: memory.daysSinceChange(target.id, today),
+    };
+  });
+  const days = {
+    target: [] as number[],
+    age: [] as number[],
+    clicks: [] as number[],
+    spend: [] as number[],
+    orders: [] as number[],
+    sales: [] as number[],
+    bid: [] as number[],
+  };
+  const cells = new Map<
+    number,
+    [campaign: number, placement: number, age: number, clicks: number, spend: number, orders: number]
+  >();
+  for (const one of market.visible()) {
+    const at = targetAt.get(one.targetId)!;
+    days.target.push(at);
+    days.age.push(one.age);
+    days.clicks.push(one.clicks);
+    days.spend.push(one.spend);
+    days.orders.push(one.orders);
+    days.sales.push(one.sales);
+    days.bid.push(memory.bidOn(one.targetId, today - 1 - one.age));
+    const { campaign } = targets[at];
+    const key = (campaign * 3 + one.placement) * 1000 + one.age;
+    const cell = cells.get(key) ?? [campaign, one.placement, one.age, 0, 0, 0];
+    cell[3] += one.clicks;
+    cell[4] += one.spend;
+    cell[5] += one.orders;
+    cells.set(key, cell);
+  }
+  const column = (at: number) => Float64Array.from(cells.values(), (cell) => cell[at]);
+  return {
+    completion: COMPLETION,
+    products: world.products.map(({ price }) => ({ price, margin: MARGIN })),
+    campaigns: books.campaigns.map(({ budget, budgetKind, modifiers }, at) => ({
+      budget: budgetKind === 'daily' ? budget : null,
+      modifiers: [modifiers.top, modifiers.rest, modifiers.pages],
+      held: held?.[at] ?? 1,
+    })),
+    scopes: [{ targetAcos: scenario.targetAcos }],
+    targets,
+    days: {
+      target: Int32Array.from(days.target),
+      age: Int32Array.from(days.age),
+      clicks: Float64Array.from(days.clicks),
+      spend: Float64Array.from(days.spend),
+      orders: Float64Array.from(days.orders),
+      sales: Float64Array.from(days.sales),
+      bid: Float64Array.from(days.bid),
+    },
+    placements: {
+      campaign: Int32Array.from(column(0)),
+      placement: Int32Array.from(column(1)),
+      age: Int32Array.from(column(2)),
+      clicks: column(3),
+      spend: column(4),
+      orders: column(5),
+    },
+  };
+}
+
+/** Left of every price before ads, in a trial: what profit is counted with. */
+export const MARGIN = 0.38;
