@@ -38,7 +38,8 @@ export function campaignPlans(
     const lowest = Math.min(...f.filter((_, placement) => shares[placement] > LEAST_SHARE));
     const next = f.map((factor, placement) => {
       const now = 1 + modifiers[placement];
-      if (!settings.modifiers[placement]) return modifiers[placement];
+      // Hardly a click there: nothing is known that would speak for another raise.
+      if (!settings.modifiers[placement] || shares[placement] <= LEAST_SHARE) return modifiers[placement];
       const wanted = Math.min(1 + MOST_MODIFIER, Math.max(1, factor / lowest));
       return Math.min(now * (1 + STEP), Math.max(Math.max(1, now * (1 - STEP)), wanted)) - 1;
     });

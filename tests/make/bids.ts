@@ -1,0 +1,75 @@
+import { USUAL_SETTINGS } from '../../src/core/bids';
+import type { BidObservations, BidSettings } from '../../src/core/bids';
+
+/** What a target did on each of the last days: per day. Money in currency units. */
+export interface TargetSpec {
+  bid?: number;
+  clicks?: number;
+  /** Orders over all days. */
+  orders?: number;
+  cpc?: number;
+  kind?: string;
+  campaign?: number;
+  isRunning?: boolean;
+  daysSinceChange?: number | null;
+}
+
+const DAYS = 60;
+const PRICE = 30;
+const UNIT = 1_000_000;
+
+/** An account of one product whose targets did the same every day; orders are spread evenly, price 30, target 25 %. */
+export function someTargets(
+  specs: TargetSpec[],
+  over: Partial<Pick<BidObservations, 'campaigns' | 'scopes' | 'products'>> & { scale?: number } = {},
+): BidObservations {
+  const scale = over.scale ?? 1;
+  const campaigns = over.campaigns ?? [{ budget: null, modifiers: [0, 0, 0], held: 1 }];
+  const rows = specs.flatMap(({ clicks = 5, orders = 0, cpc = 0.4 }, target) =>
+    Array.from({ length: DAYS }, (_, age) => ({
+      target,
+      age,
+      clicks,
+      spend: clicks * cpc * UNIT * scale,
+      orders: orders / DAYS,
+      sales: (orders / DAYS) * PRICE * UNIT * scale,
+    })),
+  );
+  const column = (of: (row: (typeof rows)[number]) => number) => Float64Array.from(rows, of);
+  return {
+    completion: [],
+    products: over.products ?? [{ price: PRICE * UNIT * scale, margin: 0.4 }],
+    campaigns,
+    scopes: over.scopes ?? [{ targetAcos: 0.25 }],
+    targets: specs.map(
+      ({ bid = 0.5, kind = 'exact', campaign = 0, isRunning = true, daysSinceChange = null }) => ({
+        campaign,
+        product: 0,
+        scope: 0,
+        kind,
+        bid: bid * UNIT * scale,
+        isRunning,
+        daysSinceChange,
+      }),
+    ),
+    days: {
+      target: Int32Array.from(rows, ({ target }) => target),
+      age: Int32Array.from(rows, ({ age }) => age),
+      clicks: column(({ clicks }) => clicks),
+      spend: column(({ spend }) => spend),
+      orders: column(({ orders }) => orders),
+      sales: column(({ sales }) => sales),
+      bid: new Float64Array(rows.length).fill(NaN),
+    },
+    placements: {
+      campaign: Int32Array.from(rows, ({ target }) => specs[target].campaign ?? 0),
+      placement: new Int32Array(rows.length).fill(1),
+      age: Int32Array.from(rows, ({ age }) => age),
+      clicks: column(({ clicks }) => clicks),
+      spend: column(({ spend }) => spend),
+      orders: column(({ orders }) => orders),
+    },
+  };
+}
+
+export const settings = (over: Partial<BidSettings> = {}): BidSettings => ({ ...USUAL_SETTINGS, ...over });
