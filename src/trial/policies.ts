@@ -1,7 +1,8 @@
 import { PACES, proposeBids, USUAL_SETTINGS } from '../core/bids';
 import type { Pace } from '../core/bids';
 import { PLACEMENTS } from '../market/sim';
-import { BidMemory, defaultBid, observe } from './observe';
+import type { BidMemory} from './observe';
+import { defaultBid, observe } from './observe';
 import type { PlayedMarket } from './playedMarket';
 
 /** What decides a market's bids once a week. */
