@@ -1,7 +1,7 @@
 import { PACES, proposeBids, USUAL_SETTINGS } from '../core/bids';
 import type { Pace } from '../core/bids';
 import { PLACEMENTS } from '../market/sim';
-import type { BidMemory} from './observe';
+import type { BidMemory } from './observe';
 import { defaultBid, observe } from './observe';
 import type { PlayedMarket } from './playedMarket';
 
