@@ -37,3 +37,14 @@ for (const scheme of ['light', 'dark'] as const)
         ),
       ).toEqual([]);
     });
+
+test('dusk is chosen once and stays', async ({ page }) => {
+  await page.goto('/ledger');
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const day = await ground();
+  await page.getByRole('button', { name: 'Change between daylight and dusk' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.goto('/setup');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  expect(await ground()).not.toBe(day);
+});

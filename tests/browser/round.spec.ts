@@ -276,17 +276,6 @@ test('a whole bale is undone by changes that wait in the tray', async ({ page })
   await openRound(page, account, '&step=negatives');
 });
 
-test('dusk is chosen once and stays', async ({ page }) => {
-  await page.goto('/ledger');
-  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
-  const day = await ground();
-  await page.getByRole('button', { name: 'Change between daylight and dusk' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  await page.goto('/setup');
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  expect(await ground()).not.toBe(day);
-});
-
 test('every place stands up without data', async ({ page, request }) => {
   const faults = watch(page);
   const empty = await newAccount(request, 'Nothing yet');

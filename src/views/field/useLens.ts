@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
 import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
 import { pageEngine } from '../shared/fieldEngine/pageEngine';
+import { useAnswer } from '../shared/useAnswer';
 import type { ArrangedRows, LoadedLens, RowsAsked } from '../shared/fieldEngine/types';
 import type { LensName } from '../../core/lenses';
 
@@ -35,20 +35,8 @@ export function useArrangedRows(
   loadId: number | undefined,
   asked: RowsAsked,
 ): { arranged: ArrangedRows | null; isCurrent: boolean } {
-  const [answer, setAnswer] = useState<{ arranged: ArrangedRows; key: string } | null>(null);
-  // The request is data: compared by value, so that equal requests are not answered again.
-  const key = JSON.stringify(asked);
-  useEffect(() => {
-    if (loadId === undefined) return;
-    let isStale = false;
-    void engine.arrange(loadId, JSON.parse(key) as RowsAsked).then((arranged) => {
-      if (!isStale && arranged) setAnswer({ arranged, key });
-    });
-    return () => {
-      isStale = true;
-    };
-  }, [engine, loadId, key]);
-  // Row numbers mean something in the table only that they were arranged from.
-  if (!answer || answer.arranged.loadId !== loadId) return { arranged: null, isCurrent: false };
-  return { arranged: answer.arranged, isCurrent: answer.key === key };
+  const { answer, isCurrent } = useAnswer<RowsAsked, ArrangedRows>(loadId, asked, (id, request) =>
+    engine.arrange(id, request),
+  );
+  return { arranged: answer, isCurrent };
 }

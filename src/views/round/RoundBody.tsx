@@ -2,19 +2,16 @@ import { useMemo, useState } from 'react';
 import { CutLine } from '../../charts';
 import type { Area } from '../../charts';
 import type { AccountInfo, StepName } from '../../contract/api';
-import { VirtualTable } from '../../table';
 import { recall, remember } from '../shared/urlState';
 import type { TrayState } from '../shared/useTray';
-import { columnsOf } from './columns';
 import { Conditions } from '../shared/conditions/Conditions';
 import type { FieldsOffered } from '../shared/conditions/words';
 import { MEASURES } from '../../core/measures';
 import { EvidencePanel } from './EvidencePanel';
-import { NothingHere } from './NothingHere';
 import { OverviewStep } from './overview/OverviewStep';
+import { ReviewRows } from './ReviewRows';
 import { pointsOf, rowsInArea } from '../shared/picture/points';
 import { sourceOf } from './sourceOf';
-import { placeName } from './placeName';
 import { StepHead } from './StepHead';
 import { Steps } from './Steps';
 import { useDecisions } from './useDecisions';
@@ -101,7 +98,6 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
   }
 
   const staged = (step: StepName) => stagedKeys.filter((key) => key.startsWith(`${step}:`)).length;
-  const isAside = state.show === 'aside';
   return (
     <div
       style={{
@@ -173,34 +169,17 @@ export function RoundBody({ account, error: fault, state, loaded, tray, onWindow
               )}
             </div>
             {review && arranged ? (
-              <VirtualTable
-                label="Search terms"
-                columns={columnsOf({
-                  review,
-                  step: state.step,
-                  decisions,
-                  editing,
-                  onEditing: setEditing,
-                  onAccept: (row) => void accept([row]),
-                  isAside,
-                })}
-                count={shown.length}
-                rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}
-                keyAt={(index) => shown[index]}
-                rowHeight={state.show === 'proposed' ? 46 : 42}
-                detail={({ row, proposal }) => (
-                  <>
-                    {placeName(row, review)}
-                    {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
-                  </>
-                )}
-                focus={rows.focus}
-                onFocus={rows.setFocus}
-                isSelected={(index) => rows.selection.has(shown[index])}
-                onSelect={rows.select}
-                sorts={state.sort ? [state.sort] : []}
-                onSort={(key) => state.setSort(nextSort(state.sort, key))}
-                empty={<NothingHere state={state} account={account} hasData={review.table.size > 0} />}
+              <ReviewRows
+                account={account}
+                review={review}
+                arranged={arranged}
+                state={state}
+                shown={shown}
+                rows={rows}
+                decisions={decisions}
+                editing={editing}
+                onEditing={setEditing}
+                onAccept={(row) => void accept([row])}
               />
             ) : (
               <div
@@ -252,10 +231,4 @@ function keysOf(tray: TrayState): string[] {
       : [],
   );
   return [...new Set(keys)];
-}
-
-function nextSort(sort: RoundState['sort'], key: string): RoundState['sort'] {
-  const by = key as NonNullable<RoundState['sort']>['by'];
-  if (sort?.by !== by) return { by, descending: key !== 'term' };
-  return sort.descending === (key !== 'term') ? { by, descending: !sort.descending } : null;
 }

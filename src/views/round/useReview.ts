@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useAnswer } from '../shared/useAnswer';
 import type { Arranged, ArrangeRequest, LoadedReview } from './worker/types';
 import type { ReviewEngine } from './worker/reviewEngine';
 
@@ -34,21 +35,8 @@ export function useArranged(
   { engine, review }: ReviewState,
   request: ArrangeRequest,
 ): { arranged: Arranged | null; isCurrent: boolean } {
-  const [answer, setAnswer] = useState<{ arranged: Arranged; key: string } | null>(null);
-  // The request is data: compared by value, so that equal requests are not answered again.
-  const key = JSON.stringify(request);
-  const loadId = review?.loadId;
-  useEffect(() => {
-    if (loadId === undefined) return;
-    let isStale = false;
-    void engine.arrange(loadId, JSON.parse(key) as ArrangeRequest).then((arranged) => {
-      if (!isStale && arranged) setAnswer({ arranged, key });
-    });
-    return () => {
-      isStale = true;
-    };
-  }, [engine, loadId, key]);
-  // Row numbers mean something in the table only that they were arranged from.
-  if (!answer || answer.arranged.loadId !== loadId) return { arranged: null, isCurrent: false };
-  return { arranged: answer.arranged, isCurrent: answer.key === key };
+  const { answer, isCurrent } = useAnswer<ArrangeRequest, Arranged>(review?.loadId, request, (id, asked) =>
+    engine.arrange(id, asked),
+  );
+  return { arranged: answer, isCurrent };
 }
