@@ -90,7 +90,7 @@ function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) 
       role="columnheader"
       aria-sort={sort && (sort.descending ? 'descending' : 'ascending')}
       title={column.definition && `${column.label}: ${column.definition}`}
-      className={`table-heading ${column.isFigure ? 'figure' : 'cut'}${column.pinnedAt === undefined ? '' : ' table-pinned'}`}
+      className={`table-heading${column.isFigure ? ' figure' : ''}${column.pinnedAt === undefined ? '' : ' table-pinned'}`}
       style={{
         ...pinned(column),
         ...(drag && { transform: CSS.Translate.toString(drag.transform), transition: drag.transition }),
@@ -102,7 +102,7 @@ function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) 
           {content}
         </button>
       ) : (
-        content
+        <span>{content}</span>
       )}
       {onResize && typeof column.width === 'number' && (
         <ResizeGrip

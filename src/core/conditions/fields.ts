@@ -30,10 +30,10 @@ const EXTRA: readonly NumberField[] = [
   ),
   extra('targetAcos', 'Target ACOS', 'share', 1, 'The target that counts for the row: the nearest one set.'),
   extra('vsTarget', 'ACOS ÷ target', 'factor', 2, 'ACOS as a multiple of the row’s target ACOS.'),
-  extra('loss', 'Loss against target', 'money', 2, 'Spend − target ACOS × sales; below zero it is a gain.'),
+  extra('loss', 'Loss vs target', 'money', 2, 'Spend − target ACOS × sales; below zero it is a gain.'),
   extra(
     'breakEvenLoss',
-    'Loss against break-even',
+    'Loss vs break-even',
     'money',
     2,
     'Spend − margin × sales; below zero it is profit.',
