@@ -1,0 +1,110 @@
+import { describe, expect, test } from 'vitest';
+import { aTree } from '../../../../tests/make/lenses';
+import type { FieldSumsAnswer } from '../../../contract/api';
+import { readAnyOf } from '../../../core/conditions';
+import { fieldEngine } from './fieldEngine';
+
+const FIGURES = ['impressions', 'clicks', 'spend', 'orders', 'units', 'sales'];
+
+/** An answer of the server with rows of plain figures; what is left out is zero. */
+function sums(rows: Record<string, number>[], texts: string[] = []): FieldSumsAnswer {
+  const keys = ['targetId', ...(texts.length > 0 ? ['termId'] : []), ...FIGURES, ...FIGURES.map((key) => `${key}Before`)];
+  return {
+    window: { from: '2026-10-16', to: '2026-11-14', unsettled: [] },
+    before: { from: '2026-09-16', to: '2026-10-15' },
+    without: { rows: 0, impressions: 0 },
+    columns: Object.fromEntries(keys.map((key) => [key, rows.map((row) => row[key] ?? 0)])),
+    terms: { id: texts.map((_, at) => at + 1), text: texts },
+  };
+}
+
+const TARGETS = sums([
+  { targetId: 1001, impressions: 900, clicks: 100, spend: 40e6, orders: 4, sales: 240e6, spendBefore: 10e6 },
+  { targetId: 1002, impressions: 500, clicks: 50, spend: 30e6 },
+  { targetId: 1003, impressions: 200, clicks: 40, spend: 20e6, orders: 8, sales: 480e6, spendBefore: 25e6 },
+]);
+const TERMS = sums(
+  [
+    { targetId: 1001, termId: 1, impressions: 9, clicks: 6, spend: 3e6 },
+    { targetId: 1003, termId: 2, impressions: 9, clicks: 9, spend: 4e6, orders: 1, sales: 60e6 },
+    { targetId: 1002, termId: 3, impressions: 9, clicks: 1, spend: 1e6 },
+  ],
+  ['stoneware crocks', 'Stoneware Crock', 'lid'],
+);
+
+const engine = () => {
+  const asked: string[] = [];
+  return {
+    asked,
+    ...fieldEngine({
+      tree: () => (asked.push('tree'), Promise.resolve(aTree())),
+      fieldSums: (_, grain) => (asked.push(grain), Promise.resolve(grain === 'term' ? TERMS : TARGETS)),
+    }),
+  };
+};
+const everything = { scope: null, stack: [], sorts: [{ by: 'spend' as const, descending: true }] };
+
+describe('the engine behind the field', () => {
+  test('answers with the rows that meet the conditions, in order, and what they come to', async () => {
+    const { load, arrange } = engine();
+    const { loadId, table } = await load(1, 0, 'auto');
+    const all = arrange(loadId, everything)!;
+    expect([...all.rows].map((row) => table.name[row])).toEqual(['near searches', 'rival items', 'near searches']);
+    const few = arrange(loadId, { ...everything, stack: [readAnyOf('orders<=0|kind=item')!, readAnyOf('clicks>=1')!] })!;
+    expect([...few.rows].map((row) => table.name[row])).toEqual(['rival items']);
+    expect(few).toMatchObject({ inScope: 3, now: { clicks: 50, spend: 30e6 } });
+    expect(few.set).not.toBe(all.set);
+  });
+
+  test('tells the way into a scope, and only what lies in it', async () => {
+    const { load, arrange } = engine();
+    const { loadId } = await load(1, 0, 'campaigns');
+    const inside = arrange(loadId, { ...everything, scope: { kind: 'product', id: 101 } })!;
+    expect(inside.rows).toHaveLength(2);
+    expect(inside.path.map(({ name }) => name)).toEqual(['Fermenting', 'Stoneware crock']);
+  });
+
+  test('answers nothing to a question about a load that is gone: its row numbers mean other rows now', async () => {
+    const { load, arrange, cross } = engine();
+    const first = await load(1, 0, 'auto');
+    await load(1, 0, 'keywords');
+    expect(arrange(first.loadId, everything)).toBeNull();
+    expect(cross(first.loadId, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
+  });
+
+  test('asks the server once for what several lenses are made of', async () => {
+    const { load, asked } = engine();
+    for (const lens of ['auto', 'keywords', 'campaigns', 'products'] as const) await load(1, 0, lens);
+    expect(asked).toEqual(['tree', 'target']);
+    await load(1, 1, 'auto');
+    expect(asked).toEqual(['tree', 'target', 'tree', 'target']);
+  });
+
+  test('finds the same words elsewhere, whatever their spelling', async () => {
+    const { load, elsewhere } = engine();
+    const { loadId, table } = await load(1, 0, 'terms');
+    const row = table.name.indexOf('stoneware crocks');
+    expect(elsewhere(loadId, row)).toMatchObject([{ place: 'Crock exact › group 12', clicks: 9, orders: 1 }]);
+  });
+
+  test('finds anything by parts of its name, and says where it lives', async () => {
+    const { find } = engine();
+    const found = await find(1, 0, 'crock stone');
+    expect(found.map(({ kind, name }) => `${kind}: ${name}`)).toEqual([
+      'product: Stoneware crock',
+      'keyword: stoneware crock (exact)',
+      'search term: Stoneware Crock',
+      'search term: stoneware crocks',
+    ]);
+    expect(await find(1, 0, '  ')).toEqual([]);
+  });
+
+  test('sums the account up: automatic against by hand, who stands how, who moved it', async () => {
+    const parts = await engine().overview(1, 0);
+    expect(parts.now).toMatchObject({ clicks: 190, spend: 90e6 });
+    expect(parts.auto.now.spend + parts.manual.now.spend).toBe(parts.now.spend);
+    expect(parts.movers.spend.map(({ name, move }) => [name, move])).toEqual([['Crock auto', 60e6]]);
+    expect(parts.standings.reduce((sum, { spend }) => sum + spend, 0)).toBe(90e6);
+    expect(parts.targetAcos).toBeCloseTo(0.25, 12);
+  });
+});
