@@ -17,7 +17,15 @@ const waiting = (change: Change): Staged => new Map([[changeKey(change), change]
 describe('bids of a selection moved by hand', () => {
   test('are counted by what becomes of them before anything is staged', () => {
     const plan = planMove(auto(), [0, 1, 2], { kind: 'percent', by: -0.5 }, options);
-    expect(plan).toMatchObject({ down: 3, up: 0, atFloor: 3, atCap: 0, same: 0, before: 1_200_000, after: 750_000 });
+    expect(plan).toMatchObject({
+      down: 3,
+      up: 0,
+      atFloor: 3,
+      atCap: 0,
+      same: 0,
+      before: 1_200_000,
+      after: 750_000,
+    });
     expect(plan.changes[0]).toMatchObject({
       change: { kind: 'set-bid', targetId: 1001, from: 400_000, to: 250_000 },
       reason: 'By hand: −50 %.',
@@ -34,13 +42,24 @@ describe('bids of a selection moved by hand', () => {
     const staged = waiting({ kind: 'set-bid', targetId: 1001, from: 400_000, to: 350_000 });
     const table = auto({ lastChanges: [{ entity: 'target', id: 1002, day: '2026-11-18' }] });
     const step = { kind: 'percent', by: -0.1 } as const;
-    expect(planMove(table, [0, 1, 2], step, { ...options, staged })).toMatchObject({ pending: 1, recent: 1, down: 1 });
-    expect(planMove(table, [0, 1, 2], step, { ...options, staged, againToo: true })).toMatchObject({ down: 3 });
+    expect(planMove(table, [0, 1, 2], step, { ...options, staged })).toMatchObject({
+      pending: 1,
+      recent: 1,
+      down: 1,
+    });
+    expect(planMove(table, [0, 1, 2], step, { ...options, staged, againToo: true })).toMatchObject({
+      down: 3,
+    });
   });
 
   test('nudged by key go on from what is staged', () => {
     const staged = waiting({ kind: 'set-bid', targetId: 1001, from: 400_000, to: 350_000 });
-    const [one] = planMove(auto(), [0], { kind: 'percent', by: -0.1 }, { ...options, staged, isNudge: true }).changes;
+    const [one] = planMove(
+      auto(),
+      [0],
+      { kind: 'percent', by: -0.1 },
+      { ...options, staged, isNudge: true },
+    ).changes;
     expect(one.change).toMatchObject({ from: 400_000, to: 310_000 });
   });
 
@@ -61,7 +80,12 @@ describe('budgets and modifiers', () => {
   test('move like bids, each within its own limits', () => {
     const campaigns = buildLens('campaigns', indexTree(aTree()), sums);
     const plan = planMove(campaigns, [0], { kind: 'amount', by: -9_500_000 }, options);
-    expect(plan.changes[0].change).toEqual({ kind: 'set-budget', campaignId: 1, from: 10_000_000, to: 1_000_000 });
+    expect(plan.changes[0].change).toEqual({
+      kind: 'set-budget',
+      campaignId: 1,
+      from: 10_000_000,
+      to: 1_000_000,
+    });
     expect(plan.atFloor).toBe(1);
     const placements = buildLens('placements', indexTree(aTree()), {
       size: 1,
@@ -71,7 +95,13 @@ describe('budgets and modifiers', () => {
       before: noSumColumns(1),
     });
     const [raised] = planMove(placements, [0], { kind: 'value', to: 0.75 }, options).changes;
-    expect(raised.change).toEqual({ kind: 'set-modifier', campaignId: 1, placement: 'top', from: 0.5, to: 0.75 });
+    expect(raised.change).toEqual({
+      kind: 'set-modifier',
+      campaignId: 1,
+      placement: 'top',
+      from: 0.5,
+      to: 0.75,
+    });
   });
 });
 
@@ -86,7 +116,12 @@ describe('pausing a selection', () => {
   });
 
   test('is nothing for search terms: they have no state', () => {
-    const terms = buildLens('terms', indexTree(aTree()), { ...sums, termId: Int32Array.of(1) }, new Map([[1, 'crock']]));
+    const terms = buildLens(
+      'terms',
+      indexTree(aTree()),
+      { ...sums, termId: Int32Array.of(1) },
+      new Map([[1, 'crock']]),
+    );
     expect(planState(terms, [0], 'paused', none)).toEqual([]);
   });
 });

@@ -34,10 +34,9 @@ export function shadeOf(cell: Cell, measure: Measure, total: Cell): Shade | null
 function shade(distance: number, what: string, isHigherWorse: boolean): Shade {
   const amount = Math.max(-1, Math.min(1, distance / DARKEST));
   const isHigher = isHigherWorse ? amount > 0 : amount < 0;
-  return {
-    amount,
-    words: `${Math.round(Math.abs(Math.exp(Math.abs(distance)) - 1) * 100)} % ${isHigher ? 'above' : 'below'} ${what}`,
-  };
+  const size = Math.abs(distance);
+  const off = isHigher ? Math.exp(size) - 1 : 1 - Math.exp(-size);
+  return { amount, words: `${Math.round(off * 100)} % ${isHigher ? 'above' : 'below'} ${what}` };
 }
 
 /** The background of a shade: clay over, blue-teal under. */

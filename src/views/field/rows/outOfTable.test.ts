@@ -30,8 +30,14 @@ describe('rows that leave the page', () => {
   });
 
   test('go to the clipboard a cell a column, whatever is in a name', () => {
-    expect(asTabText({ headings: ['A', 'B'], rows: [['tab\there', null], [1.5, 'line\nbreak']] })).toBe(
-      'A\tB\ntab here\t\n1.5\tline break',
-    );
+    expect(
+      asTabText({
+        headings: ['A', 'B'],
+        rows: [
+          ['tab\there', null],
+          [1.5, 'line\nbreak'],
+        ],
+      }),
+    ).toBe('A\tB\ntab here\t\n1.5\tline break');
   });
 });

@@ -12,7 +12,11 @@ const day = (name: string, spend: number, sales: number, totalSales: number | nu
   sales,
   totalSales,
 });
-const days = [day('2026-11-01', 10, 50, 100), day('2026-11-02', 30, 50, 100), day('2026-11-03', 40, 200, 300)];
+const days = [
+  day('2026-11-01', 10, 50, 100),
+  day('2026-11-02', 30, 50, 100),
+  day('2026-11-03', 40, 200, 300),
+];
 
 describe('the figures of the account', () => {
   const figures = overviewFigures({
@@ -40,7 +44,9 @@ describe('the figures of the account', () => {
 
   test('do not know all sales of a span of which one day is not told', () => {
     expect(sumDays(days, '2026-11-01', '2026-11-03').totalSales).toBe(500);
-    expect(sumDays([...days, day('2026-11-04', 1, 1, null)], '2026-11-01', '2026-11-04').totalSales).toBeNull();
+    expect(
+      sumDays([...days, day('2026-11-04', 1, 1, null)], '2026-11-01', '2026-11-04').totalSales,
+    ).toBeNull();
     expect(sumDays(days, '2026-12-01', '2026-12-02')).toMatchObject({ clicks: 0, totalSales: null });
   });
 });

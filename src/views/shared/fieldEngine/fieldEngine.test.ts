@@ -8,7 +8,12 @@ const FIGURES = ['impressions', 'clicks', 'spend', 'orders', 'units', 'sales'];
 
 /** An answer of the server with rows of plain figures; what is left out is zero. */
 function sums(rows: Record<string, number>[], texts: string[] = []): FieldSumsAnswer {
-  const keys = ['targetId', ...(texts.length > 0 ? ['termId'] : []), ...FIGURES, ...FIGURES.map((key) => `${key}Before`)];
+  const keys = [
+    'targetId',
+    ...(texts.length > 0 ? ['termId'] : []),
+    ...FIGURES,
+    ...FIGURES.map((key) => `${key}Before`),
+  ];
   return {
     window: { from: '2026-10-16', to: '2026-11-14', unsettled: [] },
     before: { from: '2026-09-16', to: '2026-10-15' },
@@ -49,8 +54,15 @@ describe('the engine behind the field', () => {
     const { load, arrange } = engine();
     const { loadId, table } = await load(1, 0, 'auto');
     const all = arrange(loadId, everything)!;
-    expect([...all.rows].map((row) => table.name[row])).toEqual(['near searches', 'rival items', 'near searches']);
-    const few = arrange(loadId, { ...everything, stack: [readAnyOf('orders<=0|kind=item')!, readAnyOf('clicks>=1')!] })!;
+    expect([...all.rows].map((row) => table.name[row])).toEqual([
+      'near searches',
+      'rival items',
+      'near searches',
+    ]);
+    const few = arrange(loadId, {
+      ...everything,
+      stack: [readAnyOf('orders<=0|kind=item')!, readAnyOf('clicks>=1')!],
+    })!;
     expect([...few.rows].map((row) => table.name[row])).toEqual(['rival items']);
     expect(few).toMatchObject({ inScope: 3, now: { clicks: 50, spend: 30e6 } });
     expect(few.set).not.toBe(all.set);
