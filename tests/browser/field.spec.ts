@@ -216,6 +216,8 @@ test('an account without data says what to do; a note is kept, and taken away', 
   const empty = await newAccount(request, 'Nothing yet');
   await page.goto(`/field?account=${empty}&lens=keywords`);
   await expect(page.getByText('This account has no keywords yet')).toBeVisible();
+  await page.goto(`/round?account=${empty}`);
+  await expect(page.getByText('This account has no figures yet')).toBeVisible();
   const account = await demoAccount(request);
   await openField(page, account, 'Keywords', '&lens=keywords');
   const notes = page.getByRole('region', { name: 'Notes' });

@@ -36,6 +36,15 @@ export function OverviewStep({ account, from, to }: OverviewStepProps) {
         </p>
       </main>
     );
+  if (whole.days.length === 0)
+    return (
+      <main style={{ padding: 24 }}>
+        <p className="faint">
+          This account has no figures yet. Fetch from the market or import a report under{' '}
+          <a href={placeLink('setup', account.id)}>Setup</a>.
+        </p>
+      </main>
+    );
   const figures = overviewFigures(whole);
   const fieldLink = (query: string) => {
     const window = from && to ? `&from=${from}&to=${to}` : '';
