@@ -97,6 +97,17 @@ describe('days of rows', () => {
     ]);
   });
 
+  test('of targets are those of their terms where no report tells them by target', async () => {
+    const { columns } = await sumsOf('target');
+    const { parts: _, ...rows } = await asked();
+    const { days } = await loadRowDays({ ...rows, lens: 'auto', ids: columns.targetId, parts: [] });
+    expect(days.map(({ day, clicks }) => [day, clicks])).toEqual([
+      ['2026-11-01', 6],
+      ['2026-11-08', 6],
+      ['2026-11-10', 6],
+    ]);
+  });
+
   test('of each row stand at their place, days without figures as zero', async () => {
     const rows = await asked();
     const { spend } = await loadSparks(rows);
@@ -173,7 +184,6 @@ describe('what is kept by hand', () => {
     const { id } = await addNote(account.id, 'target 7', 'For its rank');
     expect(await loadNotes(account.id, 'target 7')).toEqual({
       notes: [{ id, text: 'For its rank', day: '2026-11-23' }],
-      noted: ['target 7'],
     });
     await removeNote(account.id, id);
     expect((await loadNotes(account.id, 'target 7')).notes).toEqual([]);

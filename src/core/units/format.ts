@@ -24,11 +24,6 @@ export function formatShare(share: number | null, decimals = 1): string {
   return share === null ? DASH : `${(share * 100).toFixed(decimals)} %`;
 }
 
-/** A plain number with the given decimals, or a dash. */
-export function formatMeasure(value: number | null, decimals: number): string {
-  return value === null ? DASH : value.toFixed(decimals);
-}
-
 /** A day as "21 Oct". */
 export function formatDay(day: Day): string {
   return `${Number(day.slice(8, 10))} ${months[Number(day.slice(5, 7)) - 1]}`;

@@ -1,4 +1,5 @@
 import type { Db } from '../connection';
+import { targetTable } from './targetTable';
 import { withRoom } from './withRoom';
 
 /** What rows are summed by: a target; a search term as one target caught it; a placement of a campaign. */
@@ -62,7 +63,8 @@ export async function readFieldSums(
   before: Span,
 ): Promise<FieldSums> {
   const { keys } = GRAINS[grain];
-  const table = await tableOf(sql, accountId, grain, before.from, window.to);
+  const table =
+    grain === 'target' ? await targetTable(sql, accountId, before.from, window.to) : GRAINS[grain].table;
   const ids = keys.map(([column]) => `f.${column}`).join(', ');
   const sums = FIGURES.flatMap(([column]) => [
     `coalesce(sum(f.${column}) filter (where f.day >= $2::date), 0)::bigint as ${column}`,
@@ -107,12 +109,4 @@ export async function readFieldSums(
     without: { rows: row.rows, impressions: row.shown },
     terms: { id: texted.slice(0, space), text: texted.slice(space + 1) },
   };
-}
-
-/** Accounts that are fed search-term reports alone have no rows by target: their terms are summed instead. */
-async function tableOf(sql: Db, accountId: number, grain: FieldGrain, from: string, to: string) {
-  if (grain !== 'target') return GRAINS[grain].table;
-  const rows = await sql`
-    select 1 from mowing.target_day where account_id = ${accountId} and day between ${from} and ${to} limit 1`;
-  return rows.length > 0 ? 'target_day' : 'term_day';
 }

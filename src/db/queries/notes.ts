@@ -8,13 +8,6 @@ export async function listNotes(sql: Query, accountId: number, subject: string):
     where account_id = ${accountId} and subject = ${subject} order by note_id desc`;
 }
 
-/** Things that have notes. */
-export async function listNotedSubjects(sql: Query, accountId: number): Promise<string[]> {
-  const rows = await sql<{ subject: string }[]>`
-    select distinct subject from mowing.note where account_id = ${accountId}`;
-  return rows.map(({ subject }) => subject);
-}
-
 export async function insertNote(
   sql: Query,
   accountId: number,

@@ -1,6 +1,7 @@
 import type { LensName } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
 import type { Query } from '../connection';
+import { targetTable } from './targetTable';
 
 /** Rows of a lens by id: targets, campaigns, ad groups or products; with `parts` also their terms, or placements (0-2). */
 export interface RowKeys {
@@ -9,28 +10,41 @@ export interface RowKeys {
   parts: number[];
 }
 
-/** Daily facts of the rows `keys`: the row number in `keys` is `k.n`. */
-function source(sql: Query, accountId: number, { lens, ids, parts }: RowKeys) {
+/** Daily facts of the rows `keys`: the row number in `keys` is `k.n`. (In a value: a fragment that is awaited is run.) */
+async function source(
+  sql: Query,
+  accountId: number,
+  { lens, ids, parts }: RowKeys,
+  from: string,
+  to: string,
+) {
+  const facts = sql.unsafe(await targetTable(sql, accountId, from, to));
   const keys = sql`unnest(${ids}::integer[]) with ordinality as k(id, n)`;
   const pairs = sql`unnest(${ids}::integer[], ${parts}::integer[]) with ordinality as k(id, part, n)`;
   const structure = (column: string) => sql`
     ${keys}
     join mowing.ad_group g on g.account_id = ${accountId} and g.${sql.unsafe(column)} = k.id
     join mowing.target t on t.account_id = ${accountId} and t.ad_group_id = g.ad_group_id
-    join mowing.target_day f on f.account_id = ${accountId} and f.target_id = t.target_id`;
+    join mowing.${facts} f on f.account_id = ${accountId} and f.target_id = t.target_id`;
   switch (lens) {
     case 'terms':
-      return sql`${pairs} join mowing.term_day f on f.account_id = ${accountId} and f.target_id = k.id and f.term_id = k.part`;
+      return {
+        of: sql`${pairs} join mowing.term_day f on f.account_id = ${accountId} and f.target_id = k.id and f.term_id = k.part`,
+      };
     case 'placements':
-      return sql`${pairs} join mowing.placement_day f on f.account_id = ${accountId} and f.campaign_id = k.id and f.placement = k.part`;
+      return {
+        of: sql`${pairs} join mowing.placement_day f on f.account_id = ${accountId} and f.campaign_id = k.id and f.placement = k.part`,
+      };
     case 'campaigns':
-      return structure('campaign_id');
+      return { of: structure('campaign_id') };
     case 'ad-groups':
-      return structure('ad_group_id');
+      return { of: structure('ad_group_id') };
     case 'products':
-      return structure('product_id');
+      return { of: structure('product_id') };
     default:
-      return sql`${keys} join mowing.target_day f on f.account_id = ${accountId} and f.target_id = k.id`;
+      return {
+        of: sql`${keys} join mowing.${facts} f on f.account_id = ${accountId} and f.target_id = k.id`,
+      };
   }
 }
 
@@ -42,10 +56,11 @@ export async function readRowDays(
   from: string,
   to: string,
 ): Promise<(Sums & { day: string })[]> {
+  const { of } = await source(sql, accountId, keys, from, to);
   return sql<(Sums & { day: string })[]>`
     select f.day, sum(f.impressions) as impressions, sum(f.clicks) as clicks, sum(f.spend_micros)::bigint as spend,
       sum(f.orders) as orders, sum(f.units) as units, sum(f.sales_micros)::bigint as sales
-    from ${source(sql, accountId, keys)} where f.day between ${from} and ${to} group by f.day order by f.day`;
+    from ${of} where f.day between ${from} and ${to} group by f.day order by f.day`;
 }
 
 /** Spend of each row by day, for lines as small as a cell: row number (from 1), day, micros. */
@@ -56,7 +71,8 @@ export async function readSparks(
   from: string,
   to: string,
 ): Promise<{ n: number; day: string; spend: number }[]> {
+  const { of } = await source(sql, accountId, keys, from, to);
   return sql<{ n: number; day: string; spend: number }[]>`
     select k.n::integer as n, f.day, sum(f.spend_micros)::bigint as spend
-    from ${source(sql, accountId, keys)} where f.day between ${from} and ${to} group by k.n, f.day`;
+    from ${of} where f.day between ${from} and ${to} group by k.n, f.day`;
 }

@@ -1,4 +1,5 @@
 import type { Query } from '../connection';
+import { targetTable } from './targetTable';
 
 /** What sums are grouped by. */
 export const GRAINS = [
@@ -166,14 +167,12 @@ function sums(sql: Query, label: string, from: string, to: string, isCompleted: 
     ${completed('units')} as ${as('units')}, ${completed('sales_micros')}::bigint::text as ${as('sales')}`;
 }
 
-/** Where a grain's rows come from. Accounts that are fed search-term reports alone have no rows by target. */
+/** Where a grain's rows come from. */
 async function sourceOf(sql: Query, { accountId, grain, from, to }: SumsQuestion): Promise<Source> {
   if (grain === 'term') return { table: 'mowing.term_day', joins: structure };
   if (grain === 'placement') return { table: 'mowing.placement_day', joins: campaigns };
   if (grain === 'hour') return { table: 'mowing.campaign_hour', joins: campaigns };
-  const byTarget = await sql`
-    select 1 from mowing.target_day where account_id = ${accountId} and day between ${from} and ${to} limit 1`;
-  return { table: byTarget.length > 0 ? 'mowing.target_day' : 'mowing.term_day', joins: structure };
+  return { table: `mowing.${await targetTable(sql, accountId, from, to)}`, joins: structure };
 }
 
 /** Grains for which all sales are known, not only those of ads. */

@@ -1,21 +1,14 @@
 import type { Note } from '../../contract/field';
 import { MowingError } from '../../contract/mowingError';
-import { deleteNote, insertNote, listNotedSubjects, listNotes } from '../../db/queries/notes';
+import { deleteNote, insertNote, listNotes } from '../../db/queries/notes';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 
-/** Notes on a thing, newest first, and all things that have notes. */
-export async function loadNotes(
-  accountId: number,
-  subject: string,
-): Promise<{ notes: Note[]; noted: string[] }> {
+/** Notes on a thing, newest first. */
+export async function loadNotes(accountId: number, subject: string): Promise<{ notes: Note[] }> {
   await needAccount(accountId);
-  const [notes, noted] = await Promise.all([
-    listNotes(db(), accountId, subject),
-    listNotedSubjects(db(), accountId),
-  ]);
-  return { notes, noted };
+  return { notes: await listNotes(db(), accountId, subject) };
 }
 
 /** Writes a note, dated with the account's present day. @returns its id */

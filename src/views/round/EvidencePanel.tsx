@@ -1,16 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import { DayStrip, RateCurve } from '../../charts';
-import { PRIOR_ORDERS } from '../../core/evidence';
-import { addDays, formatShare } from '../../core/units';
+import { addDays } from '../../core/units';
 import type { StepName } from '../../contract/api';
 import { api } from '../shared/api';
 import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
 import { ProposalForm } from './ProposalForm';
 import type { Decisions } from './useDecisions';
-import { WindowsTable } from '../shared/evidence/WindowsTable';
+import { Conversion } from '../shared/evidence/Conversion';
+import { DayByDay } from '../shared/evidence/DayByDay';
 import type { ReviewEngine } from './worker/reviewEngine';
 import type { LoadedReview, ReviewSettings, RowDetail } from './worker/types';
 
@@ -24,9 +23,6 @@ interface EvidencePanelProps {
   /** Changes when staged changes do, so that the panel is told anew. */
   version: number;
 }
-
-const WIDTH = 308;
-const DAYS_SHOWN = 60;
 
 /** Why the focused row is proposed, and everything known about it. */
 export function EvidencePanel(props: EvidencePanelProps) {
@@ -88,45 +84,16 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
         <>
           <p style={{ margin: '0 0 8px' }}>{detail.proposal.reason}</p>
           <ProposalForm proposal={decisions.edited(detail.proposal)} review={review} decisions={decisions} />
-          <h3 style={HEADING}>Conversion</h3>
-          <RateCurve
-            width={WIDTH}
-            prior={{ shape: PRIOR_ORDERS, rate: PRIOR_ORDERS / detail.usualConversion }}
-            posterior={{
-              shape: PRIOR_ORDERS + table.orders[row],
-              rate: PRIOR_ORDERS / detail.usualConversion + table.clicks[row],
-            }}
+          <Conversion
+            usual={detail.usualConversion}
+            clicks={table.clicks[row]}
+            orders={table.orders[row]}
             needed={detail.needed}
           />
-          <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
-            Pale: usual here, {formatShare(detail.usualConversion)}; it counts like{' '}
-            {Math.round(PRIOR_ORDERS / detail.usualConversion)} clicks. Dark: with this term’s own clicks.
-          </p>
         </>
       )}
-      <h3 style={HEADING}>Day by day, {account.currency} spend; dots are orders</h3>
-      {days.data && (
-        <>
-          <DayStrip
-            days={days.data.days}
-            from={addDays(last, 1 - DAYS_SHOWN)}
-            to={last}
-            settledTo={window.to}
-            width={WIDTH}
-            currency={account.currency}
-          />
-          <WindowsTable
-            days={days.data.days}
-            to={window.to}
-            currency={account.currency}
-            firstDay={account.firstDay}
-          />
-        </>
-      )}
-      {days.error && <p className="over">{days.error.message}</p>}
+      <DayByDay account={account} last={last} settledTo={window.to} asked={days} />
       {detail && <Elsewhere detail={detail} review={review} row={row} />}
     </>
   );
 }
-
-const HEADING = { margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 } as const;

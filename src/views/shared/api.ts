@@ -114,7 +114,7 @@ export const api = {
   suggestBids: (account: number, ids: number[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
   notes: (account: number, subject: string) =>
-    ask<{ notes: Note[]; noted: string[] }>(`/api/notes?${query({ account, subject })}`),
+    ask<{ notes: Note[] }>(`/api/notes?${query({ account, subject })}`),
   addNote: (account: number, subject: string, text: string) =>
     ask<{ id: number }>('/api/notes', send('POST', { account, subject, text })),
   removeNote: (account: number, id: number) =>

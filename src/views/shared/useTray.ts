@@ -24,7 +24,7 @@ export function useTray(account: number | undefined) {
   });
   const refresh = () =>
     client.invalidateQueries({
-      predicate: ({ queryKey }) => ['changes', 'bales', 'structure'].includes(String(queryKey[0])),
+      predicate: ({ queryKey }) => ['changes', 'bales'].includes(String(queryKey[0])),
     });
   const fail = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
   const changes = staged.data ?? NOTHING;

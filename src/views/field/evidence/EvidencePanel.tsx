@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { memo } from 'react';
-import { DayStrip, RateCurve } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
-import { PRIOR_ORDERS } from '../../../core/evidence';
 import { lensNamed, sumsAt } from '../../../core/lenses';
-import { addDays, formatCount, formatShare } from '../../../core/units';
+import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
-import { WindowsTable } from '../../shared/evidence/WindowsTable';
+import { Conversion } from '../../shared/evidence/Conversion';
+import { DayByDay } from '../../shared/evidence/DayByDay';
+import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
 import { idsOf, subjectOf } from '../rows/rowRequest';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
@@ -27,9 +27,7 @@ interface EvidencePanelProps {
   onRow: (row: number) => void;
 }
 
-const WIDTH = 308;
 const DAYS_ASKED = 120;
-const DAYS_SHOWN = 60;
 
 /** Everything known of the focused row. */
 export const EvidencePanel = memo(function EvidencePanel(props: EvidencePanelProps) {
@@ -77,66 +75,40 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         </p>
       )}
       <Money table={table} row={row} currency={account.currency} />
-      <Conversion table={table} row={row} />
-      <h3 style={HEADING}>Day by day, {account.currency} spend; dots are orders</h3>
-      {days.error && <p className="over">{days.error.message}</p>}
-      {days.data && (
-        <>
-          <DayStrip
-            days={days.data.days}
-            from={addDays(last, 1 - DAYS_SHOWN)}
-            to={last}
-            settledTo={window.to}
-            width={WIDTH}
-            currency={account.currency}
-          />
+      {table.now.clicks[row] > 0 && <Conversion {...conversionOf(table, row)} />}
+      <DayByDay
+        account={account}
+        last={last}
+        settledTo={window.to}
+        asked={days}
+        marks={(stripFrom, stripTo) => (
           <History
             account={account.id}
             table={table}
             row={row}
             from={from}
-            stripFrom={addDays(last, 1 - DAYS_SHOWN)}
-            stripTo={last}
-            width={WIDTH}
+            stripFrom={stripFrom}
+            stripTo={stripTo}
+            width={EVIDENCE_WIDTH}
           />
-          <WindowsTable
-            days={days.data.days}
-            to={window.to}
-            currency={account.currency}
-            firstDay={account.firstDay}
-          />
-        </>
-      )}
+        )}
+      />
       <Elsewhere engine={engine} loaded={loaded} row={row} onRow={onRow} />
       <Notes account={account.id} subject={subject} />
     </>
   );
 }
 
-/** What its own clicks make of what is usual there. */
-function Conversion({ table, row }: { table: LoadedLens['table']; row: number }) {
+/** A row's own clicks, what is usual there, and the rate at which its cost per click would be on target. */
+function conversionOf(table: LoadedLens['table'], row: number) {
   const usual = table.usual[row];
   const { clicks, orders, spend, sales } = sumsAt(table.now, row);
-  if (clicks === 0) return null;
   const value = orders > 0 ? sales / orders : table.rpc[row] / usual;
   const target = table.targetAcos[row];
-  const needed = target > 0 && value > 0 ? spend / clicks / (target * value) : null;
-  const rate = PRIOR_ORDERS / usual;
-  return (
-    <>
-      <h3 style={HEADING}>Conversion</h3>
-      <RateCurve
-        width={WIDTH}
-        prior={{ shape: PRIOR_ORDERS, rate }}
-        posterior={{ shape: PRIOR_ORDERS + orders, rate: rate + clicks }}
-        needed={needed}
-      />
-      <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
-        Pale: usual here, {formatShare(usual)}; it counts like {Math.round(rate)} clicks. Dark: with its own{' '}
-        {formatCount(clicks)} clicks and {formatCount(orders)} orders.
-      </p>
-    </>
-  );
+  return {
+    usual,
+    clicks,
+    orders,
+    needed: target > 0 && value > 0 ? spend / clicks / (target * value) : null,
+  };
 }
-
-const HEADING = { margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 } as const;

@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
 import { useRef } from 'react';
-import { NUMBER_FIELDS, numberField } from '../../../core/conditions';
+import { numberField } from '../../../core/conditions';
 import type { NumberKey } from '../../../core/conditions';
 import { MEASURES } from '../../../core/measures';
 import { savePicture } from '../../../charts';
 import { saveBlob } from '../../shared/api';
 import type { FieldState, PictureKind } from '../useFieldState';
+import { fieldsOffered } from '../fieldsOffered';
 import { PICTURES, Picture } from './Picture';
 import type { PictureProps } from './Picture';
 
@@ -72,7 +73,7 @@ export function PicturePane({ isFolded, onFold, ...props }: PicturePaneProps) {
 function MeasurePickers({ state }: { state: FieldState }) {
   if (state.picture === 'cut') return null;
   const isTrend = state.picture === 'trend';
-  const keys: NumberKey[] = isTrend ? MEASURES.map(({ key }) => key) : NUMBER_FIELDS.map(({ key }) => key);
+  const keys: NumberKey[] = isTrend ? MEASURES.map(({ key }) => key) : [...fieldsOffered(state.lens).numbers];
   const shown = isTrend ? state.measures : state.measures.slice(0, 1);
   const set = (at: number, key: string) => {
     const next = [...state.measures];

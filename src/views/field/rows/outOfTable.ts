@@ -17,15 +17,19 @@ export function outOfTable(
   const kept = columns.filter(({ key }) => key !== 'trend');
   const reads = kept.map(({ key }) => cellReader(table, reader, key));
   return {
-    headings: kept.map(({ key, label }) => headingOf(key, label, currency)),
+    headings: kept.map(({ key, label }) => headingOf(table, key, label, currency)),
     rows: Array.from(rows, (row) => reads.map((read) => read(row))),
   };
 }
 
-function headingOf(key: string, label: string, currency: string): string {
+function headingOf(table: LensTable, key: string, label: string, currency: string): string {
   if (key === 'standing') return 'Standing';
-  return isNumberKey(key) && numberField(key).unit === 'money' ? `${label} ${currency}` : label;
+  return isMoney(table, key) ? `${label} ${currency}` : label;
 }
+
+/** Whether a column is money; the value of a placement is a share. */
+const isMoney = (table: LensTable, key: string): boolean =>
+  isNumberKey(key) && numberField(key).unit === 'money' && !(key === 'bid' && table.lens === 'placements');
 
 function cellReader(table: LensTable, reader: RowReader, key: string): (row: number) => Cell {
   if (key === 'name') return (row) => table.name[row];
@@ -33,11 +37,11 @@ function cellReader(table: LensTable, reader: RowReader, key: string): (row: num
   if (isChoiceKey(key)) return reader.choice(key);
   if (!isNumberKey(key)) return () => null;
   const read = reader.number(key);
-  const isMoney = numberField(key).unit === 'money' && !(key === 'bid' && table.lens === 'placements');
+  const inMoney = isMoney(table, key);
   return (row) => {
     const value = read(row);
     if (value === null) return null;
-    return isMoney ? Number((value / MICROS_PER_UNIT).toFixed(6)) : Number(value.toPrecision(12));
+    return inMoney ? Number((value / MICROS_PER_UNIT).toFixed(6)) : Number(value.toPrecision(12));
   };
 }
 

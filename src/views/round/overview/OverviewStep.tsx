@@ -1,6 +1,7 @@
 import { formatDay, formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { OverviewAnswer } from '../../../contract/field';
+import { treeVersion } from '../../shared/fieldEngine/treeVersion';
 import { placeLink } from '../../shared/frame/places';
 import { Figures } from './Figures';
 import { overviewFigures } from './figures';
@@ -18,8 +19,7 @@ interface OverviewStepProps {
 
 /** The first step of a round: how the whole account does, what changed, and where. */
 export function OverviewStep({ account, from, to }: OverviewStepProps) {
-  const version = Math.round((account?.targetAcos ?? 0) * 1e6);
-  const { whole, parts, error } = useOverview(account?.id, version, from, to);
+  const { whole, parts, error } = useOverview(account?.id, treeVersion(account), from, to);
   if (error)
     return (
       <main style={{ padding: 24 }}>

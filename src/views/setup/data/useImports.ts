@@ -32,9 +32,7 @@ export function useImports(account: number | undefined) {
   const refresh = () =>
     client.invalidateQueries({
       predicate: ({ queryKey }) =>
-        ['imports', 'accounts', 'products', 'goals', 'targets', 'structure', 'sync'].includes(
-          String(queryKey[0]),
-        ),
+        ['imports', 'accounts', 'products', 'goals', 'sync'].includes(String(queryKey[0])),
     });
 
   useEffect(() => {

@@ -51,8 +51,8 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     return index;
   }
 
-  function sumsOf(account: number, version: number, grain: LensGrain, from?: string, to?: string) {
-    const key = `${account} ${version} ${grain} ${from} ${to}`;
+  function sumsOf(account: number, grain: LensGrain, from?: string, to?: string) {
+    const key = `${account} ${grain} ${from} ${to}`;
     let asked = sums.get(key);
     if (!asked) {
       asked = server.fieldSums(account, grain, from, to).then(toGrainSums);
@@ -66,7 +66,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
   const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
 
   return {
-    /** Fetches the figures of a lens and keeps them in place of those before. `version` counts syncs and sent changes. */
+    /** Fetches the figures of a lens and keeps them in place of those before. `version` tells one state of the tree from another; sums stay as they are. */
     async load(
       account: number,
       version: number,
@@ -78,7 +78,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
       const { grain } = lensNamed(lens);
       const [index, { grainSums, terms, ...rest }] = await Promise.all([
         treeOf(account, version),
-        sumsOf(account, version, grain, from, to),
+        sumsOf(account, grain, from, to),
       ]);
       const table = buildLens(lens, index, grainSums, terms);
       // A slower answer to an earlier request must not take the place of a newer one.
@@ -144,7 +144,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     /** Campaigns, ad groups, products, targets and search terms whose name holds every word. */
     async find(account: number, version: number, text: string): Promise<Found[]> {
       const index = await treeOf(account, version);
-      const terms = (await sumsOf(account, version, 'term')).terms;
+      const terms = (await sumsOf(account, 'term')).terms;
       return findInTree(index, terms.values(), text);
     },
 
@@ -152,7 +152,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     async overview(account: number, version: number, from?: string, to?: string): Promise<OverviewParts> {
       const [index, { grainSums }] = await Promise.all([
         treeOf(account, version),
-        sumsOf(account, version, 'target', from, to),
+        sumsOf(account, 'target', from, to),
       ]);
       return overviewOf(index, grainSums);
     },

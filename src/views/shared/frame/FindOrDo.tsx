@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { pageEngine } from '../fieldEngine/pageEngine';
+import { treeVersion } from '../fieldEngine/treeVersion';
 import type { Found } from '../fieldEngine/types';
 import { foundLink } from './foundLink';
 
@@ -51,7 +52,7 @@ function FindList({ onClose, account, actions }: FindOrDoProps) {
   const asked = useDeferredValue(text.trim());
   const { data, isFetching, error } = useQuery({
     queryKey: ['find', account?.id, asked],
-    queryFn: () => pageEngine().find(account!.id, 0, asked),
+    queryFn: () => pageEngine().find(account!.id, treeVersion(account), asked),
     enabled: account !== undefined && asked.length >= 2,
     placeholderData: (before) => before,
   });

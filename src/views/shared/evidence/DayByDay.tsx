@@ -1,0 +1,45 @@
+import type { ReactNode } from 'react';
+import { DayStrip } from '../../../charts';
+import type { AccountInfo } from '../../../contract/api';
+import type { Sums } from '../../../core/measures';
+import { addDays } from '../../../core/units';
+import { EVIDENCE_HEADING, EVIDENCE_WIDTH } from './look';
+import { WindowsTable } from './WindowsTable';
+
+interface DayByDayProps {
+  account: AccountInfo;
+  /** Last day with data, and last settled one. */
+  last: string;
+  settledTo: string;
+  asked: { data?: { days: (Sums & { day: string })[] }; error: Error | null };
+  /** What stands below the strip, told its span: marks of changes. */
+  marks?: (from: string, to: string) => ReactNode;
+}
+
+const DAYS_SHOWN = 60;
+
+/** A row's days as a strip, and its windows side by side. */
+export function DayByDay({ account, last, settledTo, asked, marks }: DayByDayProps) {
+  const from = addDays(last, 1 - DAYS_SHOWN);
+  const { currency, firstDay } = account;
+  return (
+    <>
+      <h3 style={EVIDENCE_HEADING}>Day by day, {currency} spend; dots are orders</h3>
+      {asked.error && <p className="over">{asked.error.message}</p>}
+      {asked.data && (
+        <>
+          <DayStrip
+            days={asked.data.days}
+            from={from}
+            to={last}
+            settledTo={settledTo}
+            width={EVIDENCE_WIDTH}
+            currency={currency}
+          />
+          {marks?.(from, last)}
+          <WindowsTable days={asked.data.days} to={settledTo} currency={currency} firstDay={firstDay} />
+        </>
+      )}
+    </>
+  );
+}
