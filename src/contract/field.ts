@@ -65,8 +65,8 @@ export interface OverviewAnswer {
   before: { from: string; to: string };
   /** Every day from the start of the window before to the last with data, and of the present month. */
   days: OverviewDay[];
-  /** Profit after ads of products whose costs are known, and the ad sales of those whose costs are not. */
-  profit: { now: number; before: number; unknownSales: number };
+  /** Profit after ads of products whose costs are known (null: of none), and the ad sales of those whose costs are not. */
+  profit: { now: number | null; before: number | null; unknownSales: number };
   /** The month of the last day with data. */
   month: { goal: MonthGoal | null; lastDay: string };
   /** Days that the market left out. */

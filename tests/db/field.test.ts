@@ -151,6 +151,7 @@ describe('the overview', () => {
       ['2026-11-08', 6],
       ['2026-11-10', 6],
     ]);
+    expect(overview.profit).toEqual({ now: null, before: null, unknownSales: 40_000_000 });
     expect(overview.month).toEqual({ goal: null, lastDay: '2026-11-10' });
   });
 

@@ -26,6 +26,6 @@ describe('a trend', () => {
 
   test('of nothing is an empty picture, not an error', () => {
     const { lines } = layOutTrend([series('spend', [])], 0, box);
-    expect(lines[0]).toMatchObject({ path: '', end: null });
+    expect(lines[0]).toMatchObject({ path: '', end: null, ticks: [] });
   });
 });

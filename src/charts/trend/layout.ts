@@ -44,7 +44,7 @@ export function layOutTrend(
       label,
       path: draw(values) ?? '',
       end: last < 0 ? null : { x: x(last), y: y(values[last]!) },
-      ticks: y.ticks(3).map((value) => ({ at: y(value), text: tick(value) })),
+      ticks: (known.length === 0 ? [] : y.ticks(3)).map((value) => ({ at: y(value), text: tick(value) })),
       yAt: (day: number) => (values[day] == null ? null : y(values[day]!)),
     };
   });

@@ -72,15 +72,18 @@ function toDay({
 /** Margin x ad sales - spend, over products whose costs are known: what is not known is told, not taken for zero. */
 function profitOf(products: SumsGroup[], margins: Map<number, number | null>): OverviewAnswer['profit'] {
   const profit = { now: 0, before: 0, unknownSales: 0 };
+  let known = 0;
   for (const one of products) {
     const margin = one.id === null ? null : (margins.get(one.id) ?? null);
     if (margin === null) {
       profit.unknownSales += Number(one.sales);
       continue;
     }
+    known += 1;
     profit.now += margin * Number(one.sales) - Number(one.spend);
     profit.before += margin * Number(one.before?.sales ?? 0) - Number(one.before?.spend ?? 0);
   }
+  if (known === 0) return { now: null, before: null, unknownSales: profit.unknownSales };
   return { ...profit, now: Math.round(profit.now), before: Math.round(profit.before) };
 }
 

@@ -20,7 +20,8 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
     new Map(overview.days.map((one) => [one.day, of(one)]));
   const lines = [
     {
-      label: 'Total sales',
+      // Of an account fed by ad reports alone only these are known.
+      label: overview.days.some(({ totalSales }) => totalSales !== null) ? 'Total sales' : 'Ad sales',
       pace: monthPace(
         amounts(({ totalSales, sales }) => totalSales ?? sales),
         lastDay,
