@@ -1,7 +1,7 @@
 export { Bars } from './bars/Bars';
 export type { BarItem } from './bars/Bars';
 export { CutLine } from './cutLine/CutLine';
-export type { Area } from './cutLine/CutLine';
+export type { Area, CutLineProps } from './cutLine/CutLine';
 export type { CutLinePoints } from './cutLine/layout';
 export { DayStrip } from './dayStrip/DayStrip';
 export { shortNumber } from './frame';

@@ -79,7 +79,10 @@ export interface TermColumns {
   sales: number[];
 }
 
+/** Steps that go through search terms, and those that go through bids. */
 export type StepName = 'harvest' | 'negatives';
+export type BidStepName = 'dead' | 'over' | 'grow';
+export type RoundStep = StepName | BidStepName;
 
 /** A proposal that was put aside until a day. */
 export interface PutAside {
@@ -101,7 +104,7 @@ export interface ReviewData {
 
 /** The figures that a change was decided on. */
 export interface ChangeFigures {
-  step?: StepName;
+  step?: RoundStep;
   termId?: number;
   term?: string;
   adGroupId?: number;
@@ -112,6 +115,8 @@ export interface ChangeFigures {
   spend?: number;
   sales?: number;
   targetAcos?: number;
+  /** How far the campaign's bids were held when this one was worked out, because it runs dry; 1: not at all. */
+  held?: number;
 }
 
 export interface NewChange {

@@ -4,8 +4,8 @@ import { LENS_NAMES } from '../core/lenses';
 import { isDay } from '../core/units';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 
-const id = Joi.number().integer().min(1).max(2_147_483_647);
-const day = Joi.string()
+export const id = Joi.number().integer().min(1).max(2_147_483_647);
+export const day = Joi.string()
   .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('any.invalid')))
   .messages({ 'any.invalid': '{{#label}} is not a day; write it as 2026-11-05' });
 const money = Joi.number().integer().min(-9e15).max(9e15);
@@ -168,7 +168,7 @@ export const fieldQuery = Joi.object({
   to: day,
 }).and('from', 'to');
 
-const lens = Joi.string().valid(...LENS_NAMES);
+const lens = Joi.string().valid(...LENS_NAMES, 'targets');
 
 export const rowsRequest = Joi.object({
   account: id.required(),

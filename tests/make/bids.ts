@@ -1,3 +1,4 @@
+import type { BidFeed } from '../../src/core/bids';
 import { USUAL_SETTINGS } from '../../src/core/bids';
 import type { BidObservations, BidSettings } from '../../src/core/bids';
 
@@ -73,3 +74,16 @@ export function someTargets(
 }
 
 export const settings = (over: Partial<BidSettings> = {}): BidSettings => ({ ...USUAL_SETTINGS, ...over });
+
+/** What the server tells the page about an account's bids: days of target 1001 onward, a day each. */
+export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
+  return {
+    today: '2026-11-15',
+    completion: [1],
+    days: { targetId: [], age: [], clicks: [], spend: [], orders: [], sales: [] },
+    placements: { campaignId: [], placement: [], age: [], clicks: [], spend: [], orders: [] },
+    bidChanges: [],
+    held: [],
+    ...over,
+  };
+}

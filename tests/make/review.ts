@@ -2,7 +2,7 @@ import type { AccountInfo, ReviewData } from '../../src/contract/api';
 import { USUAL_LIMITS } from '../../src/core/changes';
 import { termContext } from '../../src/core/terms';
 import type { TermTable } from '../../src/core/terms';
-import type { LoadedReview } from '../../src/views/round/worker/types';
+import type { LoadedReview } from '../../src/views/round/terms/worker/types';
 import { aStructure, aTermTable } from './terms';
 import type { TermSpec } from './terms';
 

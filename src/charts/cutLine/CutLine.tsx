@@ -6,8 +6,10 @@ import { formatCount, formatMoney, formatShare } from '../../core/units';
 import { useSize } from '../useSize';
 import { layOutCutLine, nearestDot } from './layout';
 import type { CutLineLayout, CutLinePoints } from './layout';
+import { AcosLine, LineGrip } from './LineGrip';
 import { HoverRing } from './HoverRing';
 import type { HoveredDot } from './HoverRing';
+import { MARGIN } from './margin';
 import { paintDots } from './paintDots';
 
 /** A brushed area, in micros. */
@@ -16,7 +18,7 @@ export interface Area {
   cpc: [number, number];
 }
 
-interface CutLineProps {
+export interface CutLineProps {
   points: CutLinePoints;
   /** Share. */
   target: number;
@@ -29,9 +31,12 @@ interface CutLineProps {
   /** The row that the pointer is at, here or in the table, and what it is called. */
   hovered?: HoveredDot;
   nameOf?: (row: number) => string;
+  /** Margin of the focused row's product, share: where a click only just pays for itself. */
+  breakEven?: number | null;
+  /** Another target ACOS that is being tried, share; null for none. The line can be dragged where this is given. */
+  tried?: number | null;
+  onTry?: (acos: number | null) => void;
 }
-
-const MARGIN = { top: 22, right: 16, bottom: 32, left: 48 };
 
 /** The cut line: what stands above it costs more than the target, what lies below may grow. */
 export function CutLine({
@@ -45,6 +50,9 @@ export function CutLine({
   onPick,
   hovered,
   nameOf,
+  breakEven = null,
+  tried = null,
+  onTry,
 }: CutLineProps) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useSize(frame);
@@ -83,6 +91,10 @@ export function CutLine({
               onArea={onArea}
               onPick={onPick}
             />
+            {breakEven !== null && breakEven > 0 && (
+              <AcosLine layout={layout} width={width} acos={breakEven} label="break-even" isDashed />
+            )}
+            {onTry && <LineGrip layout={layout} width={width} target={target} tried={tried} onTry={onTry} />}
             {hovered && <HoverRing layout={layout} width={width} hovered={hovered} nameOf={nameOf} />}
           </svg>
           {layout.left > 0 && (

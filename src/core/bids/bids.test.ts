@@ -147,9 +147,12 @@ describe('a reason', () => {
       { orders: 80 },
       ...OTHERS,
     ]);
-    expect(bidReason(proposals[0], 0.25, strength)).toMatch(
-      /^360 clicks, 0 orders; an order usually takes 1\d clicks here; 0 % chance that it reaches the \d+\.\d % it needs/,
+    const context = { targetAcos: 0.25, margin: null, strength, dry: null, held: 1 };
+    expect(bidReason(proposals[0], context)).toMatch(
+      /^360 clicks, 0 orders in 150 days; an order usually takes 1\d clicks here; 0 % chance that it reaches the \d+\.\d % it needs/,
     );
-    expect(bidReason(proposals[1], 0.25, strength)).toMatch(/^300 clicks, 80 orders: converts \d+\.\d %/);
+    expect(bidReason(proposals[1], context)).toMatch(
+      /^300 clicks, 80 orders in 150 days: converts \d+\.\d %/,
+    );
   });
 });

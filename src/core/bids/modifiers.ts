@@ -9,6 +9,8 @@ export interface CampaignPlan {
   scale: number;
   /** How far its bids are held because it runs dry. */
   held: number;
+  /** Share of the last week's days on which it spent its budget; null without a daily one. */
+  dry: number | null;
   /** Click-weighted placement factor: what a click of the campaign is worth against one at rest of search. */
   mix: number;
 }
@@ -46,7 +48,13 @@ export function campaignPlans(
     const rounded = next.map((value) => Math.round(value * 100) / 100);
     const mix = shares.reduce((sum, share, placement) => sum + share * f[placement], 0);
     const raise = shares.reduce((sum, share, placement) => sum + share * (1 + rounded[placement]), 0);
-    return { modifiers: rounded, scale: mix / raise, held: heldBy(held, dry[campaign]), mix };
+    return {
+      modifiers: rounded,
+      scale: mix / raise,
+      held: heldBy(held, dry[campaign]),
+      dry: dry[campaign],
+      mix,
+    };
   });
 }
 

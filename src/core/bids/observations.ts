@@ -96,6 +96,8 @@ export interface BidSettings {
   coolDown: number;
   /** Smaller moves (shares) are not made. */
   leastMove: number;
+  /** Targets of which less is known are left alone. */
+  leastEvidence: 'thin' | 'fair' | 'strong';
 }
 
 export const USUAL_SETTINGS: BidSettings = {
@@ -105,6 +107,7 @@ export const USUAL_SETTINGS: BidSettings = {
   modifiers: [true, false, true],
   coolDown: 6,
   leastMove: 0.03,
+  leastEvidence: 'thin',
 };
 
 /** Days of history that count. */

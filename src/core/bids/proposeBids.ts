@@ -1,24 +1,19 @@
-import { chanceToReach, estimateConversion } from '../evidence';
+import { chanceToReach, estimateConversion, EVIDENCE_GRADES } from '../evidence';
 import type { EvidenceGrade } from '../evidence';
 import type { Micros } from '../units';
-import { calibrate } from './calibrate';
-import { CPC_ELASTICITY, exposuresOf } from './exposures';
-import type { Exposures } from './exposures';
+import { CPC_ELASTICITY } from './exposures';
 import { campaignPlans } from './modifiers';
 import type { CampaignPlan } from './modifiers';
 import type { BidObservations, BidSettings } from './observations';
-import { placementFactors } from './placementFactors';
-import { priorsOf } from './priors';
-import type { Priors } from './priors';
+import { prepareBids } from './prepareBids';
+import type { PreparedBids } from './prepareBids';
 import { solve } from './solve';
 import type { Solution } from './solve';
-import { worthsOf } from './worths';
-import type { Worths } from './worths';
 
 /** Which step of the round a proposal belongs to; none: nothing is proposed. */
 export type BidStep = 'dead' | 'over' | 'grow' | 'none';
 /** Why a target is left alone although another bid is wanted. */
-export type Left = 'not running' | 'cool-down' | 'too small' | null;
+export type Left = 'not running' | 'cool-down' | 'too small' | 'thin evidence' | 'runs dry' | null;
 
 /** What a month of a target comes to. Money in micros. */
 export interface Month {
@@ -41,8 +36,12 @@ export interface BidProposal {
   orders: number;
   /** Estimated orders per click with its 80 % interval, and what is usual there. */
   conversion: { mean: number; low: number; high: number; usual: number; grade: EvidenceGrade };
-  /** Revenue per click of its campaign's mix of placements, cost per click, micros. */
+  /** Clicks that count for its conversion: weighted by the orders that are in and by what their placements are worth. */
+  exposure: number;
+  /** Revenue per click of its campaign's mix of placements with its 80 % interval, cost per click, micros. */
   rpc: Micros;
+  rpcLow: Micros;
+  rpcHigh: Micros;
   cpc: Micros;
   /** Conversion that the target ACOS needs at the present cost per click, and the chance that it is reached. */
   needed: number;
@@ -58,6 +57,8 @@ export interface BidPlan {
   modifiers: { campaign: number; placement: number; from: number; to: number }[];
   /** How far each campaign's bids are held because it runs dry: hand it back the next time. */
   held: number[];
+  /** Share of the last week's days on which each campaign spent its budget; null without a daily one. */
+  dry: (number | null)[];
   /** What the estimates were off by lately; 1: right. */
   kappa: number;
   /** Weight of the prior, in orders. */
@@ -72,14 +73,15 @@ const DEAD_CHANCE = 0.2;
  * plan. Linear in targets and days. Steps and sources: see docs/method.md, "Bids".
  */
 export function proposeBids(observations: BidObservations, settings: BidSettings): BidPlan {
-  const factors = placementFactors(observations);
-  const exposures = exposuresOf(observations, factors);
-  const priors = priorsOf(observations, exposures);
-  const worths = worthsOf(observations, exposures, priors);
+  return decideBids(prepareBids(observations), settings);
+}
+
+/** The plan at some settings, from what was worked out of the figures before. */
+export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPlan {
+  const { observations, factors, exposures, priors, worths, kappa } = prepared;
   const plans = campaignPlans(observations, factors, settings);
-  const kappa = calibrate(observations, factors, worths, priors.accountValue);
   const solution = solve(observations, settings, exposures, worths, plans, kappa);
-  const parts = { observations, settings, exposures, priors, worths, plans, solution, kappa };
+  const parts = { ...prepared, settings, plans, solution };
   return {
     proposals: observations.targets.map((_, target) => proposalOf(target, parts)),
     modifiers: plans.flatMap(({ modifiers }, campaign) =>
@@ -89,20 +91,28 @@ export function proposeBids(observations: BidObservations, settings: BidSettings
       }),
     ),
     held: plans.map(({ held }) => held),
+    dry: plans.map(({ dry }) => dry),
     kappa,
     strength: priors.strength,
   };
 }
 
-interface Parts {
-  observations: BidObservations;
+/** The same observations with another target ACOS for some scopes, nothing read anew. @param targetAcos share, by scope */
+export function withTargets(prepared: PreparedBids, targetAcos: (scope: number) => number): PreparedBids {
+  const { observations } = prepared;
+  const scopes = observations.scopes.map((_, scope) => ({ targetAcos: targetAcos(scope) }));
+  return { ...prepared, observations: { ...observations, scopes } };
+}
+
+interface Parts extends PreparedBids {
   settings: BidSettings;
-  exposures: Exposures;
-  priors: Priors;
-  worths: Worths;
   plans: CampaignPlan[];
   solution: Solution;
-  kappa: number;
+}
+
+/** What a month comes to at another bid: clicks ~ bid, cost per click ~ bid to the 0.8. @param x bid after / bid now */
+export function monthAt(now: Month, x: number): Month {
+  return { clicks: now.clicks * x, spend: now.spend * x ** (1 + CPC_ELASTICITY), sales: now.sales * x };
 }
 
 function proposalOf(target: number, parts: Parts): BidProposal {
@@ -111,17 +121,17 @@ function proposalOf(target: number, parts: Parts): BidProposal {
   const { exposure, orders, clicks, flow, cpc } = exposures;
   const prior = { mean: priors.mean[target], strength: priors.strength };
   const { mean, low, high, grade } = estimateConversion(exposure[target], orders[target], prior);
-  const { mix } = plans[campaign];
+  const { mix, dry } = plans[campaign];
   const acos = observations.scopes[scope].targetAcos;
   const needed = cpc[target] / (acos * worths.value[target] * mix);
   const chance = needed > 0 ? chanceToReach(needed, exposure[target], orders[target], prior) : 1;
   const to = roundedBid(bid, solution.move[target], settings);
-  const left = leftAlone(observations.targets[target], to, settings);
-  const month = (x: number): Month => ({
-    clicks: flow[target] * x * DAYS_PER_MONTH,
-    spend: flow[target] * cpc[target] * x ** (1 + CPC_ELASTICITY) * DAYS_PER_MONTH,
-    sales: kappa * flow[target] * x * worths.rpc[target] * mix * DAYS_PER_MONTH,
-  });
+  const left = leftAlone(observations.targets[target], to, { settings, grade, dry });
+  const now: Month = {
+    clicks: flow[target] * DAYS_PER_MONTH,
+    spend: flow[target] * cpc[target] * DAYS_PER_MONTH,
+    sales: kappa * flow[target] * worths.rpc[target] * mix * DAYS_PER_MONTH,
+  };
   const bidAfter = left === null ? to : bid;
   return {
     target,
@@ -133,12 +143,15 @@ function proposalOf(target: number, parts: Parts): BidProposal {
     clicks: clicks[target],
     orders: orders[target],
     conversion: { mean, low, high, usual: priors.mean[target], grade },
+    exposure: exposure[target],
     rpc: worths.rpc[target] * mix,
+    rpcLow: low * worths.value[target] * mix,
+    rpcHigh: high * worths.value[target] * mix,
     cpc: cpc[target],
     needed,
     chance,
-    now: month(1),
-    after: month(bid > 0 ? bidAfter / bid : 1),
+    now,
+    after: monthAt(now, bid > 0 ? bidAfter / bid : 1),
   };
 }
 
@@ -151,14 +164,20 @@ function roundedBid(bid: Micros, move: number, { limits }: BidSettings): Micros 
   return Math.min(maxBid, Math.max(minBid, steps * bidStep));
 }
 
+/** Share of days without budget left at which a dearer click would only end the day sooner. */
+const OFTEN_DRY = 0.25;
+
 function leftAlone(
   { bid, isRunning, daysSinceChange }: BidObservations['targets'][number],
   to: Micros,
-  { coolDown, leastMove }: BidSettings,
+  { settings, grade, dry }: { settings: BidSettings; grade: EvidenceGrade; dry: number | null },
 ): Left {
   if (!isRunning) return 'not running';
-  if (bid <= 0 || Math.abs(to / bid - 1) < leastMove) return 'too small';
-  return daysSinceChange !== null && daysSinceChange < coolDown ? 'cool-down' : null;
+  if (bid <= 0 || Math.abs(to / bid - 1) < settings.leastMove) return 'too small';
+  if (daysSinceChange !== null && daysSinceChange < settings.coolDown) return 'cool-down';
+  if (EVIDENCE_GRADES.indexOf(grade) < EVIDENCE_GRADES.indexOf(settings.leastEvidence))
+    return 'thin evidence';
+  return to > bid && dry !== null && dry > OFTEN_DRY ? 'runs dry' : null;
 }
 
 function stepOf(left: Left, from: Micros, to: Micros, orders: number, chance: number): BidStep {

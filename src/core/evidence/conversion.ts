@@ -4,7 +4,8 @@ import { gammaCdf, gammaQuantile } from './gamma';
  * How sure an estimate is: from the width of the 80 % interval of ln(conversion rate),
  * below 0.5 strong, below 1.2 fair, else thin.
  */
-export type EvidenceGrade = 'strong' | 'fair' | 'thin';
+export const EVIDENCE_GRADES = ['thin', 'fair', 'strong'] as const;
+export type EvidenceGrade = (typeof EVIDENCE_GRADES)[number];
 
 /** What is known of a conversion rate before looking at a row's own clicks. */
 export interface ConversionPrior {

@@ -1,5 +1,5 @@
 export { gammaCdf, gammaQuantile, lnGamma } from './gamma';
-export { chanceToReach, estimateConversion, PRIOR_ORDERS } from './conversion';
+export { chanceToReach, estimateConversion, EVIDENCE_GRADES, PRIOR_ORDERS } from './conversion';
 export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conversion';
 export { usualInAccount, usualInCampaign } from './usual';
 export type { Usual } from './usual';

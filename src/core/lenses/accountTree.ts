@@ -70,10 +70,17 @@ export interface TreeIndex {
   placeOfAdGroup: (id: number) => Place;
   placeOfCampaign: (id: number) => Place;
   placeOfProduct: (id: number) => Place;
-  /** Target ACOS and margin that count for a place; null where they are not known. */
-  aimOf: (place: Place) => { acos: number | null; margin: number | null };
+  /** Target ACOS and margin that count for a place, null where they are not known; and whose target it is. */
+  aimOf: (place: Place) => Aim;
   /** Day of the last change of the thing itself; undefined for never. */
   changedOn: (entity: LastChange['entity'], id: number) => Day | undefined;
+}
+
+/** What is aimed at somewhere. */
+export interface Aim {
+  acos: number | null;
+  margin: number | null;
+  goal: Pick<Goal, 'scope' | 'scopeId'>;
 }
 
 const NOWHERE: Place = { targetId: 0, adGroupId: 0, campaignId: 0, productId: 0, lineId: 0 };
@@ -107,7 +114,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
     };
   };
   const find = goalFinder(tree.goals, tree.accountAcos);
-  const aims = new Map<number, { acos: number | null; margin: number | null }>();
+  const aims = new Map<number, Aim>();
   const orNull = (id: number) => (id === 0 ? null : id);
   const changed = new Map(tree.lastChanges.map(({ entity, id, day }) => [`${entity} ${id}`, day]));
   return {
@@ -130,7 +137,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
       const known = aims.get(place.adGroupId);
       if (known && place.adGroupId !== 0) return known;
       const margin = products.get(place.productId)?.margin ?? null;
-      const { acos } = find(
+      const { acos, goal } = find(
         {
           lineId: orNull(place.lineId),
           productId: orNull(place.productId),
@@ -139,7 +146,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
         },
         margin,
       );
-      const aim = { acos, margin };
+      const aim = { acos, margin, goal };
       aims.set(place.adGroupId, aim);
       return aim;
     },

@@ -1,6 +1,6 @@
 import type { Target } from '../structure';
 
-/** The eight ways of looking at an account's figures. */
+/** The eight ways of looking at an account's figures that are offered. */
 export const LENS_NAMES = [
   'keywords',
   'items',
@@ -11,7 +11,8 @@ export const LENS_NAMES = [
   'ad-groups',
   'products',
 ] as const;
-export type LensName = (typeof LENS_NAMES)[number];
+/** Beside them all targets whatever they are, as the steps that tune bids go through them. */
+export type LensName = (typeof LENS_NAMES)[number] | 'targets';
 
 /** Which daily facts a lens is summed from. */
 export type LensGrain = 'target' | 'term' | 'placement';
@@ -109,7 +110,17 @@ export const LENSES: readonly Lens[] = [
   },
 ];
 
+const ALL_TARGETS: Lens = {
+  name: 'targets',
+  label: 'Targets',
+  row: 'target',
+  rows: 'targets',
+  grain: 'target',
+  value: 'bid',
+  shows: () => true,
+};
+
 /** The lens with this name. */
 export function lensNamed(name: LensName): Lens {
-  return LENSES.find((lens) => lens.name === name)!;
+  return LENSES.find((lens) => lens.name === name) ?? ALL_TARGETS;
 }

@@ -1,3 +1,4 @@
+import { EVIDENCE_GRADES } from '../evidence';
 import type { Sums } from '../measures';
 import type { LensName } from './lens';
 import type { SumColumns } from './sumColumns';
@@ -5,7 +6,7 @@ import type { SumColumns } from './sumColumns';
 /** How a row stands to its target ACOS; 'early': too early to say. */
 export const STANDINGS = ['earning', 'near', 'losing', 'early'] as const;
 export type Standing = (typeof STANDINGS)[number];
-export const GRADES = ['thin', 'fair', 'strong'] as const;
+export const GRADES = EVIDENCE_GRADES;
 export const STATES = ['enabled', 'paused', 'archived'] as const;
 
 /**

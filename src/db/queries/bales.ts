@@ -1,5 +1,5 @@
 import type { Change } from '../../core/changes';
-import type { BaleInfo } from '../../contract/api';
+import type { BaleInfo, ChangeFigures } from '../../contract/api';
 import type { Query } from '../connection';
 
 export interface BaleRow {
@@ -53,8 +53,16 @@ export async function listSendingBales(sql: Query): Promise<{ id: number; accoun
 
 /** The changes of a bale that have no answer yet, oldest first. */
 export async function listUnanswered(sql: Query, accountId: number, baleId: number) {
-  return sql<{ id: number; change: Change; afterId: number | null; afterState: string | null }[]>`
-    select c.change_id as id, c.change, c.after_change_id as "afterId", p.state as "afterState"
+  return sql<
+    {
+      id: number;
+      change: Change;
+      figures: ChangeFigures;
+      afterId: number | null;
+      afterState: string | null;
+    }[]
+  >`
+    select c.change_id as id, c.change, c.figures, c.after_change_id as "afterId", p.state as "afterState"
     from mowing.change c
     left join mowing.change p on p.account_id = c.account_id and p.change_id = c.after_change_id
     where c.account_id = ${accountId} and c.bale_id = ${baleId} and c.state = 'sending' order by c.change_id`;

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Change } from '../../core/changes';
+import type { ChangeFigures } from '../../contract/api';
 import type { MarketAnswer, MarketChange } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { Query } from '../../db/connection';
@@ -15,6 +16,7 @@ import {
   lockBale,
   noteTrouble,
 } from '../../db/queries/bales';
+import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
 import { market } from '../market/market';
@@ -103,7 +105,7 @@ async function deliverWave(tx: Query, accountId: number, baleId: number, wave: n
   const byRef = new Map(ready.map((one) => [String(one.id), one]));
   for (const answer of answers) {
     const one = byRef.get(answer.ref);
-    if (one) await takeAnswer(tx, accountId, one.id, one.change, answer);
+    if (one) await takeAnswer(tx, accountId, one, answer);
   }
   return true;
 }
@@ -124,7 +126,12 @@ async function ask(account: string, key: string, changes: MarketChange[]): Promi
   }
 }
 
-async function takeAnswer(tx: Query, accountId: number, id: number, change: Change, answer: MarketAnswer) {
+async function takeAnswer(
+  tx: Query,
+  accountId: number,
+  { id, change, figures }: { id: number; change: Change; figures: ChangeFigures },
+  answer: MarketAnswer,
+) {
   if (!answer.accepted || answer.id === null)
     return answerChange(
       tx,
@@ -144,6 +151,9 @@ async function takeAnswer(tx: Query, accountId: number, id: number, change: Chan
       break;
     default:
       await applyAccepted(tx, accountId, change);
+      // The bids of a campaign that runs dry are held down; the next round starts from there.
+      if (change.kind === 'set-bid' && figures.held !== undefined)
+        await keepHeld(tx, accountId, change.targetId, figures.held);
   }
   await answerChange(tx, accountId, id, { accepted: true, code: null, sentence: null, targetId, negativeId });
 }

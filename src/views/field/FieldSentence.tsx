@@ -1,7 +1,7 @@
 import { measure } from '../../core/measures';
 import { formatCount, formatDay, formatMoney, formatShare } from '../../core/units';
 import type { AccountInfo } from '../../contract/api';
-import { countWords } from './rows/rowRequest';
+import { countWords } from '../shared/rowRequest';
 import type { ArrangedRows, LoadedLens } from '../shared/fieldEngine/types';
 
 interface FieldSentenceProps {

@@ -6,7 +6,7 @@ import { useAccount } from '../shared/useAccount';
 import { WindowButton } from '../shared/window/WindowButton';
 import { RoundBody } from './RoundBody';
 import { ROUND_KEYS } from './roundKeys';
-import { useReview } from './useReview';
+import { useReview } from './terms/useReview';
 import { useRoundState } from './useRoundState';
 
 export function RoundPlace() {

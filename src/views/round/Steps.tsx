@@ -1,20 +1,24 @@
 import { formatCount, formatMoney } from '../../core/units';
-import type { StepName } from '../../contract/api';
+import type { RoundStep } from '../../contract/api';
 import { STEPS } from './useRoundState';
-import type { StepSummary } from './worker/types';
+
+/** How much there is to do in a step. Money in micros. */
+export interface StepLeft {
+  step: RoundStep;
+  left: number;
+  money: number;
+}
 
 interface StepsProps {
   isOverview: boolean;
   onOverview: () => void;
-  step: StepName;
-  summaries: StepSummary[];
+  step: RoundStep;
+  summaries: StepLeft[];
   /** Accepted in this tray, by step. */
-  staged: Record<StepName, number>;
+  staged: Record<RoundStep, number>;
   currency: string;
-  onStep: (step: StepName) => void;
+  onStep: (step: RoundStep) => void;
 }
-
-const MONEY: Record<StepName, string> = { harvest: 'sales', negatives: 'spend' };
 
 /** The steps of the round: how many proposals are left, and how much money is in them. */
 export function Steps({
@@ -44,7 +48,7 @@ export function Steps({
       >
         <span className="faint">1</span> Overview
       </button>
-      {STEPS.map(({ name, label }, index) => {
+      {STEPS.map(({ name, label, money }, index) => {
         const step = isOverview ? null : chosen;
         const summary = summaries.find((one) => one.step === name);
         const left = summary?.left ?? 0;
@@ -76,7 +80,7 @@ export function Steps({
               style={{ display: 'flex', justifyContent: 'space-between', fontSize: 12 }}
             >
               <span>
-                {currency} {MONEY[name]}
+                {currency} {money}
               </span>
               <span className="figure">{summary ? formatMoney(summary.money) : ''}</span>
             </span>

@@ -1,23 +1,27 @@
 import { useMemo, useState } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { SortOrder, Stack } from '../../core/conditions';
-import type { AccountInfo, StepName } from '../../contract/api';
+import type { AccountInfo, BidStepName, RoundStep } from '../../contract/api';
+import type { BidSort } from '../shared/fieldEngine/types';
 import { recall, remember, useUrlState } from '../shared/urlState';
-import type { ReviewSettings, Show } from './worker/types';
+import type { ReviewSettings, Show } from './terms/worker/types';
 
 /** Steps in the order of the work. */
-export const STEPS: { name: StepName; label: string; does: string }[] = [
-  {
-    name: 'harvest',
-    label: 'Harvest',
-    does: 'Search terms that sold move to a keyword or item target of their own.',
-  },
-  {
-    name: 'negatives',
-    label: 'Negatives',
-    does: 'Search terms that had their chance and did not sell are blocked where they ran.',
-  },
+export const STEPS: { name: RoundStep; label: string; money: string }[] = [
+  { name: 'dead', label: 'Dead spend', money: 'spend a month' },
+  { name: 'over', label: 'Overpaying', money: 'above target a month' },
+  { name: 'grow', label: 'Room to grow', money: 'sales to win a month' },
+  { name: 'harvest', label: 'Harvest', money: 'sales' },
+  { name: 'negatives', label: 'Negatives', money: 'spend' },
 ];
+
+const BID_STEP_NAMES: readonly string[] = ['dead', 'over', 'grow'] satisfies BidStepName[];
+
+/** Whether a step goes through bids; the others go through search terms. */
+export const isBidStep = (step: RoundStep): step is BidStepName => BID_STEP_NAMES.includes(step);
+
+/** What rows are sorted by: a field of theirs, or what a plan of bids knows of them. */
+export type RoundSort = { by: SortOrder['by'] | BidSort['by']; descending: boolean };
 
 /** What the specialist has set by hand; what she has not, follows the account. */
 type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
@@ -25,10 +29,10 @@ type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
 /** Thresholds are remembered by account: an ACOS that suits one is wrong for another. */
 const settingsKey = (account: AccountInfo | undefined) => `round-settings-${account?.id ?? 0}`;
 
-function readSort(text: string | null): SortOrder | null {
+function readSort(text: string | null): RoundSort | null {
   if (text === null || text === '') return null;
   const descending = text.startsWith('-');
-  return { by: text.replace(/^-/, '') as SortOrder['by'], descending };
+  return { by: text.replace(/^-/, '') as RoundSort['by'], descending };
 }
 
 /** Everything in the round that a link carries, and the thresholds that this browser remembers. */
@@ -63,10 +67,10 @@ export function useRoundState(account: AccountInfo | undefined) {
     to: values.get('to'),
     settings,
     setOverview: () => set({ step: null, sort: null, show: null }),
-    setStep: (next: StepName) => set({ step: next, sort: null, show: null }),
+    setStep: (next: RoundStep) => set({ step: next, sort: null, show: null }),
     setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
-    setSort: (sort: SortOrder | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
+    setSort: (sort: RoundSort | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),
     setSettings: (changes: OwnSettings) => {
       const next = { ...own, ...changes };

@@ -1,23 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
 import type { AccountInfo } from '../../contract/api';
-import { api } from './api';
 import { NumberField } from './NumberField';
+import { useSetTarget } from './useSetTarget';
 
 /** The account's target ACOS, changed in place. */
 export function TargetField({ account }: { account: AccountInfo }) {
-  const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
-  const set = async (percent: number) => {
-    try {
-      const next = await api.setTarget(account.id, percent / 100);
-      client.setQueryData<AccountInfo[]>(['accounts'], (old) =>
-        old?.map((one) => (one.id === next.id ? next : one)),
-      );
-    } catch (error) {
-      enqueueSnackbar((error as Error).message, { variant: 'error' });
-    }
-  };
+  const setTarget = useSetTarget(account);
   return (
     <NumberField
       label="% target ACOS"
@@ -25,7 +12,7 @@ export function TargetField({ account }: { account: AccountInfo }) {
       min={0.1}
       step={1}
       width={44}
-      onChange={(value) => void set(value)}
+      onChange={(value) => void setTarget(value / 100)}
     />
   );
 }

@@ -26,6 +26,8 @@ import type {
   SuggestionsAnswer,
   Swath,
 } from '../../contract/field';
+import type { AsideRequest, TargetAside } from '../../contract/bids';
+import type { BidFeed } from '../../core/bids';
 import type { AccountTree, LensGrain } from '../../core/lenses';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
@@ -113,6 +115,10 @@ export const api = {
   ) => ask<HistoryAnswer>(`/api/history?${query({ account, from, ...of })}`),
   suggestBids: (account: number, ids: number[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
+  bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),
+  targetAside: (account: number) => ask<{ aside: TargetAside[] }>(`/api/target-aside?${query({ account })}`),
+  putTargetsAside: (request: AsideRequest) =>
+    ask<{ targets: number; until: string }>('/api/target-aside', send('POST', request)),
   notes: (account: number, subject: string) =>
     ask<{ notes: Note[] }>(`/api/notes?${query({ account, subject })}`),
   addNote: (account: number, subject: string, text: string) =>

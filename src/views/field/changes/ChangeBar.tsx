@@ -8,7 +8,7 @@ import type { LensTable } from '../../../core/lenses';
 import { MICROS_PER_UNIT } from '../../../core/units';
 import type { AccountInfo, NewChange } from '../../../contract/api';
 import { api } from '../../shared/api';
-import { countWords } from '../rows/rowRequest';
+import { countWords } from '../../shared/rowRequest';
 import { planMove, planState } from './handChanges';
 import { PlanWords } from './PlanWords';
 import type { Staged } from './staged';

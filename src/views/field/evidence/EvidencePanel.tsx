@@ -8,14 +8,14 @@ import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
-import { idsOf, subjectOf } from '../rows/rowRequest';
+import { idsOf, subjectOf } from '../../shared/rowRequest';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
-import { Elsewhere } from './Elsewhere';
-import { History } from './History';
+import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
+import { History } from '../../shared/evidence/History';
 import { Money } from './Money';
-import { Notes } from './Notes';
+import { Notes } from '../../shared/evidence/Notes';
 import { belowOf } from './below';
 
 interface EvidencePanelProps {
@@ -93,7 +93,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
           />
         )}
       />
-      <Elsewhere engine={engine} loaded={loaded} row={row} onRow={onRow} />
+      <SameElsewhere engine={engine} loaded={loaded} row={row} onRow={onRow} />
       <Notes account={account.id} subject={subject} />
     </>
   );

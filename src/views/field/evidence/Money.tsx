@@ -1,7 +1,7 @@
 import { GRADES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { DASH, formatMoney, formatShare } from '../../../core/units';
-import { EvidenceMark, StandingMark } from '../rows/marks';
+import { EvidenceMark, StandingMark } from '../../shared/evidence/marks';
 
 /** Gain or loss against target and break-even, in money, and what a click brings against what it costs. */
 export function Money({ table, row, currency }: { table: LensTable; row: number; currency: string }) {

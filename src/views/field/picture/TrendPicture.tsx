@@ -8,7 +8,7 @@ import { Trend } from '../../../charts';
 import { describeChange } from '../../../core/changes';
 import { api } from '../../shared/api';
 import { trendSeries } from '../../shared/trendSeries';
-import { idsOf } from '../rows/rowRequest';
+import { idsOf } from '../../shared/rowRequest';
 import type { PictureProps } from './Picture';
 
 /** So many rows are asked for by their ids; of more, those with the highest spend. */

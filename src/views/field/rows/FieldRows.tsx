@@ -10,7 +10,7 @@ import type { FieldState } from '../useFieldState';
 import { nextSorts } from '../useFieldState';
 import type { ArrangedRows, LoadedLens } from '../../shared/fieldEngine/types';
 import { NothingHere } from './NothingHere';
-import { countWords } from './rowRequest';
+import { countWords } from '../../shared/rowRequest';
 
 interface FieldRowsProps {
   account: number;

@@ -12,6 +12,7 @@ const SHOWN: Record<LensName, string[]> = {
   keywords: OF_TARGETS,
   items: OF_TARGETS,
   auto: OF_TARGETS,
+  targets: OF_TARGETS,
   terms: [
     'standing',
     'name',

@@ -7,7 +7,7 @@ import type { MeasureKey } from '../../../core/measures';
 import type { Column } from '../../../table';
 import { formatField } from '../../shared/formatValue';
 import { widthOf } from './defaultColumns';
-import { EvidenceMark, Spark, StandingMark } from './marks';
+import { EvidenceMark, Spark, StandingMark } from '../../shared/evidence/marks';
 import { ValueCell } from './ValueCell';
 import type { Staged } from '../changes/staged';
 

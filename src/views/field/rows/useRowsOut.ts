@@ -5,7 +5,7 @@ import type { Column } from '../../../table';
 import { saveTable } from '../../shared/api';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
 import { asTabText, outOfTable } from './outOfTable';
-import { countWords } from './rowRequest';
+import { countWords } from '../../shared/rowRequest';
 
 /** Ways for rows to leave the page: as a file, or by the clipboard. */
 export function useRowsOut(

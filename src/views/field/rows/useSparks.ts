@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
-import { idsOf } from './rowRequest';
+import { idsOf } from '../../shared/rowRequest';
 
 const WEEKS = 12;
 /** Rows that scroll by are not asked for: only those that stay in sight so long. */

@@ -10,18 +10,28 @@ interface ConversionProps {
   orders: number;
   /** Rate that the target needs; null where it is not known. */
   needed: number | null;
+  /** Weight of what is usual, in orders; and the clicks that count, where some count less. */
+  strength?: number;
+  exposure?: number;
 }
 
 /** What a row's own clicks make of what is usual there. */
-export function Conversion({ usual, clicks, orders, needed }: ConversionProps) {
-  const rate = PRIOR_ORDERS / usual;
+export function Conversion({
+  usual,
+  clicks,
+  orders,
+  needed,
+  strength = PRIOR_ORDERS,
+  exposure = clicks,
+}: ConversionProps) {
+  const rate = strength / usual;
   return (
     <>
       <h3 style={EVIDENCE_HEADING}>Conversion</h3>
       <RateCurve
         width={EVIDENCE_WIDTH}
-        prior={{ shape: PRIOR_ORDERS, rate }}
-        posterior={{ shape: PRIOR_ORDERS + orders, rate: rate + clicks }}
+        prior={{ shape: strength, rate }}
+        posterior={{ shape: strength + orders, rate: rate + exposure }}
         needed={needed}
       />
       <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>

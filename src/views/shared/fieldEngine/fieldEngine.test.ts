@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { aBidFeed } from '../../../../tests/make/bids';
 import { aTree } from '../../../../tests/make/lenses';
 import type { FieldSumsAnswer } from '../../../contract/api';
 import { readAnyOf } from '../../../core/conditions';
@@ -44,6 +45,7 @@ const engine = () => {
     ...fieldEngine({
       tree: () => (asked.push('tree'), Promise.resolve(aTree())),
       fieldSums: (_, grain) => (asked.push(grain), Promise.resolve(grain === 'term' ? TERMS : TARGETS)),
+      bidFeed: () => (asked.push('bids'), Promise.resolve(aBidFeed())),
     }),
   };
 };

@@ -12,14 +12,20 @@ import {
 } from '../../../core/lenses';
 import type { LensGrain, LensName, TreeIndex } from '../../../core/lenses';
 import { api } from '../api';
+import type { BidSettings, PlanColumns } from '../../../core/bids';
+import { arrangeBids } from './arrangeBids';
 import { findInTree } from './findInTree';
+import { heldBids } from './heldBids';
+import type { HeldBids, TargetTrial } from './heldBids';
 import { heldLens } from './heldLens';
 import type { HeldLens } from './heldLens';
 import { overviewOf } from './overviewParts';
 import { toGrainSums } from './toGrainSums';
 import type { LoadedSums } from './toGrainSums';
 import type {
+  ArrangedBids,
   ArrangedRows,
+  BidsAsked,
   CrossTab,
   Dimension,
   ElsewhereRow,
@@ -36,10 +42,16 @@ const SUMS_KEPT = 4;
 const MOST_ELSEWHERE = 12;
 
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
-export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api) {
+export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'> = api) {
   let lastLoad = 0;
   let loaded: HeldLens | null = null;
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
+  let preparedBids: { key: string; bids: Promise<HeldBids> } | null = null;
+  let bidsLoaded: {
+    loadId: number;
+    bids: HeldBids;
+    plan: { key: string; columns: PlanColumns } | null;
+  } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
   /** The account's tree; asked for anew when its version is another one. */
@@ -63,27 +75,90 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums'> = api
     return asked;
   }
 
+  /** The account's bids, prepared anew for another state of the tree. */
+  function bidsOf(account: number, version: number): Promise<HeldBids> {
+    const key = `${account} ${version}`;
+    if (preparedBids?.key !== key) {
+      const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
+        heldBids(index, feed),
+      );
+      bids.catch(() => (preparedBids = null));
+      preparedBids = { key, bids };
+    }
+    return preparedBids.bids;
+  }
+
   const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
 
+  /** The plan is kept here too: rows are arranged by it. */
+  function planOf(loadId: number, settings: BidSettings): PlanColumns | null {
+    const at = ofLoad(loadId);
+    if (!at || bidsLoaded?.loadId !== loadId) return null;
+    const key = JSON.stringify(settings);
+    if (bidsLoaded.plan?.key !== key)
+      bidsLoaded.plan = { key, columns: bidsLoaded.bids.columns(settings, at.table) };
+    return bidsLoaded.plan.columns;
+  }
+
+  /** Fetches the figures of a lens and keeps them in place of those before. `version` tells one state of the tree from another; sums stay as they are. */
+  async function load(
+    account: number,
+    version: number,
+    lens: LensName,
+    from?: string,
+    to?: string,
+  ): Promise<LoadedLens> {
+    const loadId = (lastLoad += 1);
+    const { grain } = lensNamed(lens);
+    const [index, { grainSums, terms, ...rest }] = await Promise.all([
+      treeOf(account, version),
+      sumsOf(account, grain, from, to),
+    ]);
+    const table = buildLens(lens, index, grainSums, terms);
+    // A slower answer to an earlier request must not take the place of a newer one.
+    if (loadId === lastLoad) loaded = heldLens(loadId, table, index);
+    return { loadId, ...rest, table };
+  }
+
   return {
-    /** Fetches the figures of a lens and keeps them in place of those before. `version` tells one state of the tree from another; sums stay as they are. */
-    async load(
+    load,
+
+    /** Fetches all targets of the account and what their bids are worked out from. */
+    async loadBids(account: number, version: number, from?: string, to?: string): Promise<LoadedLens> {
+      const [lens, bids] = await Promise.all([
+        load(account, version, 'targets', from, to),
+        bidsOf(account, version),
+      ]);
+      bidsLoaded = { loadId: lens.loadId, bids, plan: null };
+      return lens;
+    },
+
+    /** The plan at some settings, by row; null for another load. */
+    planBids(loadId: number, settings: BidSettings): (PlanColumns & { loadId: number }) | null {
+      const columns = planOf(loadId, settings);
+      return columns && { ...columns, loadId };
+    },
+
+    /** The rows of a step that tunes bids; null for another load. */
+    arrangeBids(loadId: number, asked: BidsAsked): ArrangedBids | null {
+      const at = ofLoad(loadId);
+      const columns = planOf(loadId, asked.settings);
+      return at && columns && arrangeBids(at, columns, asked);
+    },
+
+    /** What another target ACOS of the account would do; null for another load. */
+    tryTarget(loadId: number, settings: BidSettings, acos: number): TargetTrial | null {
+      return bidsLoaded?.loadId === loadId ? bidsLoaded.bids.tryTarget(settings, acos) : null;
+    },
+
+    /** The wanted bids of some targets, whatever their step. */
+    async wantedBids(
       account: number,
       version: number,
-      lens: LensName,
-      from?: string,
-      to?: string,
-    ): Promise<LoadedLens> {
-      const loadId = (lastLoad += 1);
-      const { grain } = lensNamed(lens);
-      const [index, { grainSums, terms, ...rest }] = await Promise.all([
-        treeOf(account, version),
-        sumsOf(account, grain, from, to),
-      ]);
-      const table = buildLens(lens, index, grainSums, terms);
-      // A slower answer to an earlier request must not take the place of a newer one.
-      if (loadId === lastLoad) loaded = heldLens(loadId, table, index);
-      return { loadId, ...rest, table };
+      settings: BidSettings,
+      targetIds: number[],
+    ): Promise<(number | null)[]> {
+      return (await bidsOf(account, version)).wanted(settings, targetIds);
     },
 
     /** The rows that are asked for, with their sums; null for another load. */

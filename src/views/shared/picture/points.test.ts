@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { aLoadedReview } from '../../../../tests/make/review';
-import { sourceOf } from '../../round/sourceOf';
+import { sourceOf } from '../../round/terms/sourceOf';
 import { areaAround, pointsOf, rowsInArea } from './points';
 
 const loaded = aLoadedReview([

@@ -1,0 +1,146 @@
+import type { Place, TreeIndex } from '../lenses';
+import type { Target } from '../structure';
+import { dayNumber } from '../units';
+import type { Day, Micros } from '../units';
+import type { BidObservations } from './observations';
+
+/** An account's days as they are kept, for the engine. Days without a click or an order may be left out. Money in micros. */
+export interface BidFeed {
+  /** The day on which is decided: the one after the last with data. */
+  today: Day;
+  /** Share of its final orders that a day's clicks show at an age; beyond the list all. */
+  completion: number[];
+  days: Columns<'targetId' | 'age' | 'clicks' | 'spend' | 'orders' | 'sales'>;
+  placements: Columns<'campaignId' | 'placement' | 'age' | 'clicks' | 'spend' | 'orders'>;
+  /** Accepted changes of bids. */
+  bidChanges: { targetId: number; day: Day; from: Micros | null }[];
+  /** Campaigns whose bids are held down because they run dry, and how far. */
+  held: { campaignId: number; held: number }[];
+}
+
+type Columns<K extends string> = Record<K, number[]>;
+
+/** What the engine is told of an account, and which target of it each index stands for. */
+export interface AccountObservations {
+  observations: BidObservations;
+  targetIds: Int32Array;
+  campaignIds: Int32Array;
+  /** Scope of the targets that are aimed by the account's own target ACOS; -1: none. */
+  accountScope: number;
+}
+
+/** A target ACOS of nothing or less cannot be met by any bid: the least that is aimed at. */
+const LEAST_ACOS = 0.01;
+
+/** An account's tree and days in the engine's plain form. Linear in both. */
+export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservations {
+  const { tree } = index;
+  const at = <T extends { id: number }>(list: T[]) => new Map(list.map(({ id }, place) => [id, place]));
+  const [campaignAt, productAt, targetAt] = [at(tree.campaigns), at(tree.products), at(tree.targets)];
+  const held = new Map(feed.held.map((one) => [one.campaignId, one.held]));
+  const scopes: BidObservations['scopes'] = [];
+  const scopeAt = new Map<string, number>();
+  const scopeOf = (place: Place) => {
+    const { acos, goal } = index.aimOf(place);
+    const targetAcos = Math.max(LEAST_ACOS, acos ?? tree.accountAcos);
+    const key = `${goal.scope} ${goal.scopeId} ${targetAcos}`;
+    let scope = scopeAt.get(key);
+    if (scope === undefined) {
+      scopeAt.set(key, (scope = scopes.length));
+      scopes.push({ targetAcos });
+    }
+    return scope;
+  };
+  const targets = tree.targets.map((target) => {
+    const place = index.placeOfTarget(target.id);
+    const adGroup = index.adGroups.get(target.adGroupId);
+    const campaign = index.campaigns.get(place.campaignId);
+    const bid = target.bid ?? adGroup?.defaultBid ?? 0;
+    const changed = index.changedOn('target', target.id);
+    return {
+      campaign: campaignAt.get(place.campaignId) ?? 0,
+      // Targets of ad groups without one product share a product that is not known.
+      product: productAt.get(place.productId) ?? tree.products.length,
+      scope: scopeOf(place),
+      kind: kindOf(target),
+      bid,
+      isRunning: bid > 0 && [target, adGroup, campaign].every((one) => one?.state === 'enabled'),
+      daysSinceChange: changed === undefined ? null : dayNumber(feed.today) - dayNumber(changed),
+    };
+  });
+  return {
+    observations: {
+      completion: feed.completion,
+      products: [
+        ...tree.products.map(({ price, margin }) => ({ price, margin })),
+        { price: null, margin: null },
+      ],
+      campaigns: tree.campaigns.map(({ id, budget, budgetKind, top, rest, pages }) => ({
+        budget: budgetKind === 'daily' ? budget : null,
+        modifiers: [top, rest, pages],
+        held: held.get(id) ?? 1,
+      })),
+      scopes,
+      targets,
+      days: daysOf(feed, targetAt),
+      placements: placementsOf(feed, campaignAt),
+    },
+    targetIds: Int32Array.from(tree.targets, ({ id }) => id),
+    campaignIds: Int32Array.from(tree.campaigns, ({ id }) => id),
+    accountScope: scopeAt.get(`account 0 ${Math.max(LEAST_ACOS, tree.accountAcos)}`) ?? -1,
+  };
+}
+
+const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto' ? expression : kind);
+
+/** The days of targets that are known, each with the bid that held on it. */
+function daysOf(
+  { days, bidChanges, today }: BidFeed,
+  targetAt: ReadonlyMap<number, number>,
+): BidObservations['days'] {
+  const kept = rowsWith(days.targetId, targetAt);
+  const number = (key: keyof typeof days) => Float64Array.from(kept, (row) => days[key][row]);
+  const bidOn = bidHistory(bidChanges, today);
+  return {
+    target: Int32Array.from(kept, (row) => targetAt.get(days.targetId[row])!),
+    age: Int32Array.from(kept, (row) => days.age[row]),
+    clicks: number('clicks'),
+    spend: number('spend'),
+    orders: number('orders'),
+    sales: number('sales'),
+    bid: Float64Array.from(kept, (row) => bidOn(days.targetId[row], days.age[row])),
+  };
+}
+
+function placementsOf(
+  { placements }: BidFeed,
+  campaignAt: ReadonlyMap<number, number>,
+): BidObservations['placements'] {
+  const kept = rowsWith(placements.campaignId, campaignAt);
+  const number = (key: keyof typeof placements) => Float64Array.from(kept, (row) => placements[key][row]);
+  return {
+    campaign: Int32Array.from(kept, (row) => campaignAt.get(placements.campaignId[row])!),
+    placement: Int32Array.from(kept, (row) => placements.placement[row]),
+    age: Int32Array.from(kept, (row) => placements.age[row]),
+    clicks: number('clicks'),
+    spend: number('spend'),
+    orders: number('orders'),
+  };
+}
+
+const rowsWith = (ids: number[], at: ReadonlyMap<number, number>) =>
+  ids.flatMap((id, row) => (at.has(id) ? [row] : []));
+
+/** The bid of a target at an age of days, from its changes: what the next later one moved it from. NaN: as it is now. */
+function bidHistory(changes: BidFeed['bidChanges'], today: Day): (targetId: number, age: number) => number {
+  const byTarget = new Map<number, { age: number; from: number }[]>();
+  for (const { targetId, day, from } of changes) {
+    if (from === null) continue;
+    const list = byTarget.get(targetId) ?? [];
+    // A change of a day holds from that day on.
+    list.push({ age: dayNumber(today) - 1 - dayNumber(day), from });
+    byTarget.set(targetId, list);
+  }
+  for (const list of byTarget.values()) list.sort((a, b) => b.age - a.age);
+  return (targetId, age) => byTarget.get(targetId)?.find((change) => change.age < age)?.from ?? NaN;
+}

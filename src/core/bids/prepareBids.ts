@@ -1,0 +1,31 @@
+import { calibrate } from './calibrate';
+import { exposuresOf } from './exposures';
+import type { Exposures } from './exposures';
+import type { BidObservations } from './observations';
+import { placementFactors } from './placementFactors';
+import type { PlacementFactors } from './placementFactors';
+import { priorsOf } from './priors';
+import type { Priors } from './priors';
+import { worthsOf } from './worths';
+import type { Worths } from './worths';
+
+/** Everything that an account's figures tell, whatever target or pace is chosen: worked out once, decided on many times. */
+export interface PreparedBids {
+  observations: BidObservations;
+  factors: PlacementFactors;
+  exposures: Exposures;
+  priors: Priors;
+  worths: Worths;
+  /** What the estimates were off by lately; 1: right. */
+  kappa: number;
+}
+
+/** Reads the days: what a click of each target brings and costs. Linear in targets and days. */
+export function prepareBids(observations: BidObservations): PreparedBids {
+  const factors = placementFactors(observations);
+  const exposures = exposuresOf(observations, factors);
+  const priors = priorsOf(observations, exposures);
+  const worths = worthsOf(observations, exposures, priors);
+  const kappa = calibrate(observations, factors, worths, priors.accountValue);
+  return { observations, factors, exposures, priors, worths, kappa };
+}

@@ -1,0 +1,31 @@
+import { HISTORY_DAYS } from '../../core/bids';
+import { addDays } from '../../core/units';
+import { listBidChanges, listHeld, readBidDays } from '../../db/queries/bidFeed';
+import type { PrintedColumns } from '../../db/queries/bidFeed';
+import { needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { db } from '../context/context';
+import { loadCompletion } from '../sync/loadCompletion';
+
+/**
+ * What bids are worked out from, as the text of a BidFeed. Its columns pass through as the database printed them. The day of
+ * decision is the one after the last with data: what came later is not known.
+ */
+export async function loadBidFeed(accountId: number): Promise<string> {
+  const account = await needAccount(accountId);
+  const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
+  const from = addDays(today, -HISTORY_DAYS);
+  const [{ days, placements }, bidChanges, held, completion] = await Promise.all([
+    readBidDays(db(), accountId, from, today),
+    listBidChanges(db(), accountId, from),
+    listHeld(db(), accountId),
+    loadCompletion(accountId, today),
+  ]);
+  const rest = JSON.stringify({ today, completion: completion.map(({ share }) => share), bidChanges, held });
+  return `{"days":${printed(days)},"placements":${printed(placements)},${rest.slice(1)}`;
+}
+
+const printed = (columns: PrintedColumns) =>
+  `{${Object.entries(columns)
+    .map(([name, numbers]) => `"${name}":[${numbers}]`)
+    .join(',')}}`;

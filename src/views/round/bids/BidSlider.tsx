@@ -1,0 +1,122 @@
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import { useQuery } from '@tanstack/react-query';
+import type { AccountInfo } from '../../../contract/api';
+import { monthAt, monthNow, proposalAt } from '../../../core/bids';
+import type { BidSettings, Month, PlanColumns } from '../../../core/bids';
+import type { LensTable } from '../../../core/lenses';
+import { formatMoney, formatShare } from '../../../core/units';
+import { api } from '../../shared/api';
+import { actOf } from './bidEdits';
+import type { BidDecisions } from './useBidDecisions';
+
+interface BidSliderProps {
+  account: AccountInfo;
+  plan: PlanColumns;
+  table: LensTable;
+  row: number;
+  settings: BidSettings;
+  decisions: BidDecisions;
+}
+
+/** A bid to be moved, and what a month at it comes to; the market's suggested range beside it. */
+export function BidSlider({ account, plan, table, row, settings, decisions }: BidSliderProps) {
+  const id = table.targetId[row];
+  const { from, to: proposed } = proposalAt(plan, row);
+  const act = actOf(plan, table, decisions.edits, row);
+  const { bidStep, minBid, maxBid } = settings.limits;
+  const suggestion = useQuery({
+    queryKey: ['suggestions', account.id, [id]],
+    queryFn: () => api.suggestBids(account.id, [id]),
+    enabled: account.connected,
+    staleTime: 60_000,
+    retry: false,
+  });
+  const suggested = suggestion.data?.bids[0] ?? null;
+  const most = Math.min(maxBid, Math.max(from * 2, proposed * 1.5, suggested?.high ?? 0, minBid * 10));
+  const now = monthNow(plan, row);
+  const after = act.isPause ? act.after : monthAt(now, act.to / from);
+  const marks = [
+    { value: from, label: 'now' },
+    ...(Math.abs(proposed - from) > most / 8 ? [{ value: proposed, label: 'proposed' }] : []),
+  ];
+  return (
+    <div>
+      <div className="bar" style={{ justifyContent: 'space-between' }}>
+        <span>
+          Bid <strong>{act.isPause ? 'paused' : formatMoney(act.to)}</strong>{' '}
+          <span className="faint">{account.currency}</span>
+        </span>
+        {decisions.edits.has(id) && (
+          <Button onClick={() => decisions.edit(id, null)} sx={{ padding: '0 6px' }}>
+            Back to {formatMoney(proposed)}
+          </Button>
+        )}
+        <Button
+          onClick={() => decisions.edit(id, act.isPause ? null : { kind: 'pause' })}
+          title="p"
+          sx={{ padding: '0 6px' }}
+        >
+          {act.isPause ? 'Do not pause' : 'Pause instead'}
+        </Button>
+      </div>
+      <div style={{ padding: '0 10px' }}>
+        <Slider
+          size="small"
+          aria-label="Bid"
+          value={act.to}
+          min={minBid}
+          max={most}
+          step={bidStep}
+          marks={marks}
+          valueLabelDisplay="auto"
+          valueLabelFormat={formatMoney}
+          getAriaValueText={formatMoney}
+          disabled={act.isPause}
+          onChange={(_, next) => decisions.edit(id, { kind: 'bid', to: next as number })}
+          sx={{ marginBottom: '18px', '& .MuiSlider-markLabel': { fontSize: 11, top: 24 } }}
+        />
+      </div>
+      <table className="plain" style={{ fontSize: 12.5 }} aria-label="Forecast of a month">
+        <thead>
+          <tr>
+            <th>A month</th>
+            {HEADINGS.map((heading) => (
+              <th key={heading} className="figure">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <Line label="now" month={now} />
+          <Line label={act.isPause ? 'paused' : 'at this bid'} month={after} />
+        </tbody>
+      </table>
+      <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
+        {suggested
+          ? `The market suggests ${formatMoney(suggested.bid)} (${formatMoney(suggested.low)}–${formatMoney(suggested.high)}).`
+          : suggestion.isLoading
+            ? 'Asking the market for its suggestion …'
+            : 'The market suggests no bid for it.'}
+      </p>
+    </div>
+  );
+}
+
+const HEADINGS = ['Clicks', 'CPC', 'Spend', 'Sales', 'ACOS'];
+
+function Line({ label, month: { clicks, spend, sales } }: { label: string; month: Month }) {
+  return (
+    <tr>
+      <td className="faint" style={{ whiteSpace: 'nowrap' }}>
+        {label}
+      </td>
+      <td className="figure">{clicks.toFixed(clicks < 10 ? 1 : 0)}</td>
+      <td className="figure">{formatMoney(clicks > 0 ? spend / clicks : null)}</td>
+      <td className="figure">{formatMoney(spend)}</td>
+      <td className="figure">{formatMoney(sales)}</td>
+      <td className="figure">{formatShare(sales > 0 ? spend / sales : null)}</td>
+    </tr>
+  );
+}

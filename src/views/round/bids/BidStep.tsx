@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import type { AccountInfo } from '../../../contract/api';
+import { NUMBER_FIELDS } from '../../../core/conditions';
+import { Conditions } from '../../shared/conditions/Conditions';
+import type { FieldsOffered } from '../../shared/conditions/words';
+import { CutPane, useFold } from '../CutPane';
+import { STEP_GRID } from '../look';
+import type { RoundState } from '../useRoundState';
+import { AcceptDialog } from './AcceptDialog';
+import { actOf, sumActs } from './bidEdits';
+import type { BidAct } from './bidEdits';
+import { BidEvidence } from './BidEvidence';
+import { BidHead } from './BidHead';
+import { BidRows } from './BidRows';
+import { LossDialog } from './LossDialog';
+import { toBidChange } from './toBidChanges';
+import { TryBar } from './TryBar';
+import { useBidKeys } from './useBidKeys';
+import type { BidWork } from './useBidWork';
+import { useTrial } from './useTrial';
+
+interface BidStepProps {
+  account: AccountInfo | undefined;
+  fault: Error | null;
+  state: RoundState;
+  work: BidWork;
+}
+
+/** A step that tunes bids: the cut line, its targets with what is proposed, and the evidence of the focused one. */
+export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
+  const { loaded, plan, arranged, decisions, rows, shown, area, setArea, points, step, settings } = work;
+  const [isAdding, setAdding] = useState(false);
+  const [editing, setEditing] = useState<number | null>(null);
+  const [asked, setAsked] = useState<number[] | null>(null);
+  const [lossOf, setLossOf] = useState<number[] | null>(null);
+  const { isFolded, fold } = useFold();
+  const { trial, tryTarget } = useTrial(work);
+  const table = loaded?.table;
+  const fault = outer ?? work.error;
+
+  const actsOf = (list: number[]): BidAct[] =>
+    plan && table ? list.map((row) => actOf(plan, table, decisions.edits, row)) : [];
+  const accept = (list: number[]) => {
+    if (!plan || !table) return;
+    const made = actsOf(list).flatMap((act) => {
+      const change = toBidChange(act, plan, table, decisions.edits, step);
+      return change ? [{ change, targetId: act.targetId }] : [];
+    });
+    rows.clearSelection();
+    void decisions.accept(
+      made.map(({ change }) => change),
+      made.map(({ targetId }) => targetId),
+    );
+  };
+  const idsOf = (list: number[]) => (table ? list.map((row) => table.targetId[row]) : []);
+  useBidKeys({
+    work,
+    accept,
+    onAsk: () => shown.length > 0 && setAsked(rows.selection.size > 0 ? rows.chosen() : Array.from(shown)),
+    onLoss: () => rows.chosen().length > 0 && setLossOf(idsOf(rows.chosen())),
+    onEditing: setEditing,
+    onAdding: setAdding,
+    onFold: fold,
+    trial,
+    tryTarget,
+  });
+
+  const focused = rows.focusedRow;
+  const margin = focused !== null && table ? table.margin[focused] : NaN;
+  return (
+    <>
+      <main style={STEP_GRID}>
+        <BidHead
+          account={account}
+          state={state}
+          work={work}
+          onAccept={() => setAsked(rows.selection.size > 0 ? rows.chosen() : Array.from(shown))}
+        />
+        <Conditions
+          fields={FIELDS}
+          conditions={state.conditions}
+          onChange={state.setConditions}
+          isAdding={isAdding}
+          onAdding={setAdding}
+          brushed={area ? shown.length : null}
+          onClearBrush={() => setArea(null)}
+        />
+        <CutPane
+          points={points}
+          target={account?.targetAcos ?? 0.25}
+          currency={account?.currency ?? ''}
+          focusedRow={focused}
+          area={area}
+          onArea={setArea}
+          onPick={rows.focusRow}
+          breakEven={Number.isNaN(margin) ? null : margin}
+          tried={trial?.acos ?? null}
+          onTry={tryTarget}
+          isFolded={isFolded}
+          onFold={fold}
+        >
+          {trial && account && <TryBar account={account} trial={trial} onBack={() => tryTarget(null)} />}
+        </CutPane>
+        {loaded && plan && arranged && account ? (
+          <BidRows
+            account={account}
+            state={state}
+            work={work}
+            table={loaded.table}
+            plan={plan}
+            editing={editing}
+            onEditing={setEditing}
+            onAccept={(row) => accept([row])}
+          />
+        ) : (
+          <div style={{ padding: 24 }} role={fault ? 'alert' : 'status'} className={fault ? 'over' : 'faint'}>
+            {fault ? fault.message : 'Working out what every target is worth …'}
+          </div>
+        )}
+      </main>
+      <BidEvidence account={account} work={work} onLoss={setLossOf} />
+      {asked && account && (
+        <AcceptDialog
+          summary={sumActs(actsOf(asked), settings.limits)}
+          currency={account.currency}
+          onDone={(isWanted) => {
+            if (isWanted) accept(asked);
+            setAsked(null);
+          }}
+        />
+      )}
+      {lossOf && account && (
+        <LossDialog
+          count={lossOf.length}
+          today={account.today}
+          onDone={(loss) => {
+            if (loss) void decisions.put(lossOf, 'accepted-loss', loss);
+            setLossOf(null);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+const FIELDS: FieldsOffered = {
+  numbers: NUMBER_FIELDS.map(({ key }) => key),
+  texts: ['term', 'place'],
+  choices: ['kind', 'evidence', 'standing'],
+};

@@ -1,0 +1,56 @@
+import Button from '@mui/material/Button';
+import type { AccountInfo } from '../../../contract/api';
+import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { useSetTarget } from '../../shared/useSetTarget';
+import type { TargetTrial } from '../../shared/fieldEngine/heldBids';
+
+interface TryBarProps {
+  account: AccountInfo;
+  trial: TargetTrial;
+  onBack: () => void;
+}
+
+/** What a tried target ACOS would do to the whole account in a month, and the way to keep it or to go back. */
+export function TryBar({ account, trial, onBack }: TryBarProps) {
+  const { acos, now, after, down, up } = trial;
+  const setTarget = useSetTarget(account);
+  const ratio = ({ spend, sales }: TargetTrial['now']) => formatShare(sales > 0 ? spend / sales : null);
+  const whole = (micros: number | null) =>
+    micros === null ? DASH : formatMoney(micros).replace(/\.\d+$/, '');
+  const figures: [string, string, string][] = [
+    ['spend', whole(now.spend), whole(after.spend)],
+    ['sales', whole(now.sales), whole(after.sales)],
+    ['ACOS', ratio(now), ratio(after)],
+    ['profit', whole(now.profit), whole(after.profit)],
+  ];
+  return (
+    <div
+      role="status"
+      aria-label="Tried target"
+      style={{
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        gap: '2px 14px',
+        padding: '4px 16px',
+        borderTop: '1px solid var(--hairline)',
+        fontSize: 12.5,
+      }}
+    >
+      <strong>At {formatShare(acos, 0)}</strong>
+      <span>
+        {formatCount(down)} bids down, {formatCount(up)} up; a month in {account.currency}:
+      </span>
+      {figures.map(([label, from, to]) => (
+        <span key={label} style={{ whiteSpace: 'nowrap' }}>
+          <span className="faint">{label}</span> {from} → <strong>{to}</strong>
+        </span>
+      ))}
+      <span style={{ flex: 1 }} />
+      <Button onClick={onBack}>Back to {formatShare(account.targetAcos, 0)}</Button>
+      <Button variant="outlined" onClick={() => void setTarget(acos)}>
+        Make it the target
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,164 @@
+import { BID_STEPS, monthNow, proposalAt, stakeOf } from '../../../core/bids';
+import type { PlanColumns } from '../../../core/bids';
+import { sumsAt } from '../../../core/lenses';
+import type { LensTable } from '../../../core/lenses';
+import { measure } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import { DASH, formatMoney, formatShare } from '../../../core/units';
+import type { BidStepName } from '../../../contract/api';
+import type { Column } from '../../../table';
+import { BidCell } from '../../shared/BidCell';
+import { EvidenceMark } from '../../shared/evidence/marks';
+import { formatField } from '../../shared/formatValue';
+import { DecideButtons } from '../DecideButtons';
+import { actOf } from './bidEdits';
+import type { BidDecisions } from './useBidDecisions';
+
+interface ColumnContext {
+  step: BidStepName;
+  currency: string;
+  table: LensTable;
+  plan: PlanColumns;
+  decisions: BidDecisions;
+  /** Row whose bid is edited in place. */
+  editing: number | null;
+  onEditing: (row: number | null) => void;
+  onAccept: (row: number) => void;
+  isAside: boolean;
+}
+
+/** The measures that matter in a step. */
+const FIGURES: Record<BidStepName, MeasureKey[]> = {
+  dead: ['clicks', 'spend', 'cpc'],
+  over: ['clicks', 'orders', 'spend', 'acos'],
+  grow: ['clicks', 'orders', 'sales', 'acos'],
+};
+const STAKE: Record<BidStepName, { label: string; definition: string }> = {
+  dead: { label: 'A month', definition: 'What a month costs at the present bid' },
+  over: { label: 'Above', definition: 'What a month costs above the target ACOS, at the present bid' },
+  grow: { label: 'To win', definition: 'Sales of a month that the proposed bid adds' },
+};
+const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '62px', spend: '58px', acos: '54px' };
+
+/** Columns of a step that tunes bids. */
+export function bidColumns(context: ColumnContext): Column<number>[] {
+  const { step, currency, table, plan } = context;
+  return [
+    {
+      key: 'grade',
+      label: '',
+      width: '22px',
+      definition: 'How sure the estimate is: one bar thin, two fair, three strong',
+      cell: (row) => <EvidenceMark grade={plan.grade[row]} />,
+    },
+    {
+      key: 'term',
+      label: 'Target',
+      width: 'minmax(120px, 1fr)',
+      sortable: true,
+      cell: (row) => (
+        <span title={table.name[row]}>
+          <strong style={{ fontWeight: 600 }}>{table.name[row]}</strong>{' '}
+          {table.kind[row] !== table.name[row] && <span className="faint">{table.kind[row]}</span>}
+        </span>
+      ),
+    },
+    ...FIGURES[step].map((key) => figure(key, context)),
+    {
+      key: 'stake',
+      label: STAKE[step].label,
+      definition: STAKE[step].definition,
+      unit: currency,
+      width: '66px',
+      isFigure: true,
+      sortable: true,
+      cell: (row) => {
+        const { now, after } = proposalAt(plan, row);
+        const own = BID_STEPS[plan.step[row]];
+        return own === 'none' ? DASH : formatMoney(stakeOf(own, now, after, table.targetAcos[row]));
+      },
+    },
+    {
+      key: 'move',
+      label: 'Bid',
+      definition: 'The present bid and the proposed one',
+      unit: currency,
+      width: '112px',
+      isFigure: true,
+      sortable: true,
+      cell: (row) => <Move row={row} {...context} />,
+    },
+    { key: 'decide', label: '', width: '84px', cell: (row) => <Decide row={row} {...context} /> },
+  ];
+}
+
+function figure(key: MeasureKey, { table, currency }: ColumnContext): Column<number> {
+  const { label, unit, definition, of } = measure(key);
+  return {
+    key,
+    label,
+    unit: unit === 'money' ? currency : '',
+    width: WIDTHS[key] ?? '48px',
+    isFigure: true,
+    sortable: true,
+    definition,
+    cell: (row) => formatField(key, of(sumsAt(table.now, row))),
+  };
+}
+
+/** The bid now, what it becomes, and by how much; a click edits it in place. */
+function Move({ row, plan, table, decisions, editing, onEditing }: ColumnContext & { row: number }) {
+  const act = actOf(plan, table, decisions.edits, row);
+  const id = table.targetId[row];
+  if (act.from === 0) return <span className="faint">{DASH}</span>;
+  if (act.isPause)
+    return (
+      <span>
+        <span className="faint">{formatMoney(act.from)} →</span> <strong>pause</strong>
+      </span>
+    );
+  const isEdited = decisions.edits.has(id);
+  const share = act.to / act.from - 1;
+  return (
+    <span style={{ display: 'inline-flex', gap: 4, justifyContent: 'flex-end', width: '100%' }}>
+      <span className="faint">{formatMoney(act.from)}</span>
+      <span className={act.to < act.from ? 'over' : act.to > act.from ? 'under' : 'faint'}>
+        {act.to < act.from ? '↓' : act.to > act.from ? '↑' : '='}
+      </span>
+      <span
+        style={{ fontWeight: 650, minWidth: 34, fontStyle: isEdited ? 'italic' : undefined }}
+        title={`${share < 0 ? '−' : '+'}${formatShare(Math.abs(share), 0)}${isEdited ? ', edited by hand' : ''}`}
+      >
+        <BidCell
+          bid={act.to}
+          isEditing={editing === row}
+          onEdit={() => onEditing(row)}
+          onDone={(bid) => {
+            if (bid !== null) decisions.edit(id, { kind: 'bid', to: bid });
+            onEditing(null);
+          }}
+        />
+      </span>
+    </span>
+  );
+}
+
+function Decide({ row, table, plan, decisions, onAccept, isAside }: ColumnContext & { row: number }) {
+  const id = table.targetId[row];
+  if (isAside)
+    return (
+      <button type="button" onClick={() => void decisions.takeBack([id])}>
+        Take back
+      </button>
+    );
+  if (decisions.stagedIds.includes(id)) return <span className="faint">in the tray</span>;
+  if (monthNow(plan, row).clicks === 0 && plan.from[row] === 0) return null;
+  return (
+    <DecideButtons
+      name={table.name[row]}
+      onAccept={() => onAccept(row)}
+      onLeave={() => void decisions.put([id], 'left')}
+      onLater={() => void decisions.put([id], 'later')}
+    />
+  );
+}

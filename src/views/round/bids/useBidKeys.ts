@@ -1,0 +1,76 @@
+import { useBrush } from '../../shared/picture/useBrush';
+import { useKeys } from '../../shared/useKeys';
+import { rowKeys } from '../rowKeys';
+import { actOf } from './bidEdits';
+import type { Trial } from './useTrial';
+import type { BidWork } from './useBidWork';
+
+interface BidKeys {
+  work: BidWork;
+  accept: (rows: number[]) => void;
+  onAsk: () => void;
+  onLoss: () => void;
+  onEditing: (row: number | null) => void;
+  onAdding: (isAdding: boolean) => void;
+  onFold: () => void;
+  trial: Trial | null;
+  tryTarget: (acos: number | null) => void;
+}
+
+/** Keys of a step that tunes bids: every decision without the mouse. */
+export function useBidKeys(view: BidKeys): void {
+  const { work, accept, trial, tryTarget } = view;
+  const { rows, decisions, plan, loaded, area, setArea, points, isCurrent, settings } = work;
+  const table = loaded?.table;
+  const brush = useBrush(area, setArea, points, rows);
+  const { bidStep, minBid, maxBid } = settings.limits;
+  const ids = () => (table ? rows.chosen().map((row) => table.targetId[row]) : []);
+  const eachChosen = (decide: (row: number, targetId: number) => void) => {
+    if (plan && table) for (const row of rows.chosen()) decide(row, table.targetId[row]);
+  };
+  const nudge = (factor: number) =>
+    eachChosen((row, id) => {
+      const { to } = actOf(plan!, table!, decisions.edits, row);
+      const stepped = Math.round((to * factor) / bidStep) * bidStep;
+      const moved = stepped === to ? to + Math.sign(factor - 1) * bidStep : stepped;
+      decisions.edit(id, { kind: 'bid', to: Math.min(maxBid, Math.max(minBid, moved)) });
+    });
+  const own = rowKeys(rows, brush);
+  useKeys({
+    ...own,
+    space: () => isCurrent && accept(rows.chosen()),
+    x: () => isCurrent && void decisions.put(ids(), 'left'),
+    l: () => isCurrent && void decisions.put(ids(), 'later'),
+    o: view.onLoss,
+    a: () => isCurrent && view.onAsk(),
+    u: () => void decisions.undo(),
+    e: () => rows.focusedRow !== null && view.onEditing(rows.focusedRow),
+    '[': () => nudge(0.95),
+    ']': () => nudge(1.05),
+    0: () =>
+      eachChosen((_, id) => {
+        const edit = decisions.edits.get(id);
+        decisions.edit(id, edit?.kind === 'bid' && edit.to === minBid ? null : { kind: 'bid', to: minBid });
+      }),
+    p: () =>
+      eachChosen((_, id) =>
+        decisions.edit(id, decisions.edits.get(id)?.kind === 'pause' ? null : { kind: 'pause' }),
+      ),
+    s: () => view.onAdding(true),
+    f: view.onFold,
+    '<': () => tryBy(-0.01),
+    '>': () => tryBy(0.01),
+    'shift+<': () => tryBy(-0.01),
+    'shift+>': () => tryBy(0.01),
+    escape: (event) => {
+      own.escape(event);
+      tryTarget(null);
+    },
+  });
+
+  function tryBy(by: number) {
+    const from = trial?.acos ?? work.accountAcos;
+    const next = Math.round((from + by) * 100) / 100;
+    if (next >= 0.02) tryTarget(next);
+  }
+}

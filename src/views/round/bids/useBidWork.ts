@@ -1,0 +1,117 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { Area } from '../../../charts';
+import type { AccountInfo, BidStepName } from '../../../contract/api';
+import { settingsOf, USUAL_CHOICES } from '../../../core/bids';
+import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
+import { USUAL_LIMITS } from '../../../core/changes';
+import { pageEngine } from '../../shared/fieldEngine/pageEngine';
+import { treeVersion } from '../../shared/fieldEngine/treeVersion';
+import type { ArrangedBids, BidsAsked, LoadedLens } from '../../shared/fieldEngine/types';
+import { pointsOf, rowsInArea } from '../../shared/picture/points';
+import type { PointSource } from '../../shared/picture/points';
+import { recall, remember } from '../../shared/urlState';
+import { useAnswer } from '../../shared/useAnswer';
+import { useRows } from '../../shared/useRows';
+import type { TrayState } from '../../shared/useTray';
+import { isBidStep } from '../useRoundState';
+import type { RoundState } from '../useRoundState';
+import { useBidDecisions } from './useBidDecisions';
+
+/** The choices of a round of bids, remembered by account. */
+function useChoices(account: AccountInfo | undefined) {
+  const key = `bid-choices-${account?.id ?? 0}`;
+  const [changed, setChanged] = useState<Partial<BidChoices>>({});
+  const choices = useMemo(
+    () => ({ ...USUAL_CHOICES, ...recall<Partial<BidChoices>>(key, {}), ...changed }),
+    [key, changed],
+  );
+  const setChoices = (changes: Partial<BidChoices>) => {
+    const next = { ...choices, ...changes };
+    setChanged(next);
+    // The wide first step is for once: another round begins with a usual pace.
+    remember(key, next.pace === 'to wanted' ? { ...next, pace: USUAL_CHOICES.pace } : next);
+  };
+  return { choices, setChoices };
+}
+
+/** The targets of a step that tunes bids, with everything that is decided on them. */
+export function useBidWork(account: AccountInfo | undefined, state: RoundState, tray: TrayState) {
+  const engine = pageEngine();
+  const isShown = isBidStep(state.step) && !state.isOverview;
+  const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
+  const version = treeVersion(account);
+  const { choices, setChoices } = useChoices(account);
+  const limits = account?.limits ?? USUAL_LIMITS;
+  const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);
+  const lens = useQuery<LoadedLens, Error>({
+    queryKey: ['bids', account?.id, version, state.from, state.to],
+    queryFn: () => engine.loadBids(account!.id, version, state.from ?? undefined, state.to ?? undefined),
+    enabled: account !== undefined,
+    staleTime: Infinity,
+    // The worker holds one load; one that was left is loaded anew.
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  const { data: loaded } = lens;
+  const decisions = useBidDecisions(account, step, tray);
+  const { answer: plan } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
+    loaded?.loadId,
+    settings,
+    (id, asked) => engine.planBids(id, asked),
+  );
+  const { answer: arranged, isCurrent } = useAnswer<BidsAsked, ArrangedBids>(
+    loaded?.loadId,
+    {
+      step,
+      show: isShown ? state.show : 'proposed',
+      settings,
+      conditions: isShown ? state.conditions : [],
+      sort: isShown ? (state.sort as BidsAsked['sort']) : null,
+      staged: decisions.stagedIds,
+      aside: decisions.asideIds,
+    },
+    (id, asked) => engine.arrangeBids(id, asked),
+  );
+  const [area, setArea] = useState<Area | null>(null);
+  const source = useMemo(() => (plan ? sourceOf(plan) : null), [plan]);
+  const shown = useMemo(
+    () =>
+      arranged && source && area ? rowsInArea(arranged.rows, source, area) : (arranged?.rows ?? NO_ROWS),
+    [arranged, source, area],
+  );
+  const rows = useRows(shown, `${step} ${state.show}`);
+  const points = useMemo(
+    () => (arranged && source ? pointsOf(arranged.rows, source) : null),
+    [arranged, source],
+  );
+  return {
+    engine,
+    accountAcos: account?.targetAcos ?? 0.25,
+    loaded,
+    error: lens.error,
+    plan,
+    arranged,
+    isCurrent,
+    step,
+    choices,
+    setChoices,
+    settings,
+    decisions,
+    area,
+    setArea,
+    shown,
+    rows,
+    points,
+    staged: decisions.staged,
+  };
+}
+
+export type BidWork = ReturnType<typeof useBidWork>;
+
+const NO_ROWS = new Int32Array();
+
+/** A target stands at what its clicks bring and cost by the plan; its size is what it spends in a month. */
+function sourceOf({ nowClicks, nowSpend, rpc, rpcLow, rpcHigh, grade }: PlanColumns): PointSource {
+  return { clicks: nowClicks, spend: nowSpend, rpc, low: rpcLow, high: rpcHigh, grade };
+}

@@ -1,0 +1,58 @@
+import { formatCount, formatMoney } from '../../../core/units';
+import { adGroupName, placeName } from './placeName';
+import type { LoadedReview, RowDetail } from './worker/types';
+
+/** Where else the term runs, is targeted, is negative; and the target that caught it here. */
+export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: LoadedReview; row: number }) {
+  const { table, structure } = review;
+  const target = structure.targets.find(({ id }) => id === table.targetId[row]);
+  const caught = target
+    ? `${target.expression || 'unknown target'} (${target.match ?? target.kind})`
+    : 'unknown target';
+  const others = table.targetCount[row] - 1;
+  return (
+    <>
+      <h3 style={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>Where it runs</h3>
+      <p style={{ margin: 0 }}>
+        Caught here by {caught}
+        {others > 0 && ` and ${others} other ${others === 1 ? 'target' : 'targets'}`}.
+        {detail.isNegativeHere && ' It is negative here already.'}
+      </p>
+      {detail.exactTargets.map((id) => {
+        const exact = structure.targets.find((one) => one.id === id);
+        return (
+          exact && (
+            <p key={id} style={{ margin: '2px 0' }} className="under">
+              ● Exact in {adGroupName(exact.adGroupId, review)}
+              {exact.bid !== null && `, bid ${formatMoney(exact.bid)}`}
+            </p>
+          )
+        );
+      })}
+      {detail.elsewhere.length === 0 ? (
+        <p className="faint" style={{ margin: '2px 0' }}>
+          In this window it ran nowhere else.
+        </p>
+      ) : (
+        <table className="plain" style={{ fontSize: 12.5 }}>
+          <thead>
+            <tr>
+              <th>Also in</th>
+              <th className="figure">Clicks</th>
+              <th className="figure">Orders</th>
+            </tr>
+          </thead>
+          <tbody>
+            {detail.elsewhere.slice(0, 8).map((other) => (
+              <tr key={other}>
+                <td>{placeName(other, review)}</td>
+                <td className="figure">{formatCount(table.clicks[other])}</td>
+                <td className="figure">{formatCount(table.orders[other])}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,99 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import { addDays } from '../../../core/units';
+import type { StepName } from '../../../contract/api';
+import { api } from '../../shared/api';
+import { Elsewhere } from './Elsewhere';
+import { placeName } from './placeName';
+import { ProposalForm } from './ProposalForm';
+import type { Decisions } from './useDecisions';
+import { Conversion } from '../../shared/evidence/Conversion';
+import { DayByDay } from '../../shared/evidence/DayByDay';
+import type { ReviewEngine } from './worker/reviewEngine';
+import type { LoadedReview, ReviewSettings, RowDetail } from './worker/types';
+
+interface EvidencePanelProps {
+  review: LoadedReview | undefined;
+  engine: Remote<ReviewEngine>;
+  row: number | null;
+  step: StepName;
+  settings: ReviewSettings;
+  decisions: Decisions;
+  /** Changes when staged changes do, so that the panel is told anew. */
+  version: number;
+}
+
+/** Why the focused row is proposed, and everything known about it. */
+export function EvidencePanel(props: EvidencePanelProps) {
+  const { review, row } = props;
+  return (
+    <aside
+      aria-label="Evidence"
+      style={{ borderLeft: '1px solid var(--hairline)', padding: '12px 16px', overflow: 'auto' }}
+    >
+      {review && row !== null ? (
+        <Evidence {...props} review={review} row={row} />
+      ) : (
+        <p className="faint">Focus a row to see its evidence.</p>
+      )}
+    </aside>
+  );
+}
+
+function useDetail({
+  engine,
+  row,
+  step,
+  settings,
+  review,
+  version,
+}: EvidencePanelProps & { review: LoadedReview; row: number }): RowDetail | null {
+  const [detail, setDetail] = useState<RowDetail | null>(null);
+  useEffect(() => {
+    let isStale = false;
+    void engine.detail(review.loadId, step, row, settings).then((answer) => !isStale && setDetail(answer));
+    return () => {
+      isStale = true;
+    };
+  }, [engine, row, step, settings, review, version]);
+  return detail?.proposal.row === row && detail.proposal.step === step ? detail : null;
+}
+
+function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: number }) {
+  const { review, row, decisions } = props;
+  const { table, window, account } = review;
+  const detail = useDetail(props);
+  const adGroupId = table.adGroupId[row];
+  const termId = table.termId[row];
+  const last = window.unsettled.at(-1) ?? window.to;
+  const days = useQuery({
+    queryKey: ['term-days', account.id, adGroupId, termId, last],
+    queryFn: () => api.termDays(account.id, adGroupId, termId, addDays(last, -119), last),
+    staleTime: 60_000,
+  });
+  return (
+    <>
+      <h2 className="serif" style={{ margin: 0, fontSize: 17, fontWeight: 500, overflowWrap: 'anywhere' }}>
+        {table.term[row]}
+      </h2>
+      <p className="faint" style={{ margin: '2px 0 8px' }}>
+        {placeName(row, review)}
+      </p>
+      {detail && (
+        <>
+          <p style={{ margin: '0 0 8px' }}>{detail.proposal.reason}</p>
+          <ProposalForm proposal={decisions.edited(detail.proposal)} review={review} decisions={decisions} />
+          <Conversion
+            usual={detail.usualConversion}
+            clicks={table.clicks[row]}
+            orders={table.orders[row]}
+            needed={detail.needed}
+          />
+        </>
+      )}
+      <DayByDay account={account} last={last} settledTo={window.to} asked={days} />
+      {detail && <Elsewhere detail={detail} review={review} row={row} />}
+    </>
+  );
+}

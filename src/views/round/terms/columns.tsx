@@ -1,0 +1,140 @@
+import { measure } from '../../../core/measures';
+import type { MeasureKey } from '../../../core/measures';
+import { sumsOfRow } from '../../../core/terms';
+import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import type { Column } from '../../../table';
+import type { StepName } from '../../../contract/api';
+import { BidCell } from '../../shared/BidCell';
+import { EvidenceMark } from '../../shared/evidence/marks';
+import { DecideButtons } from '../DecideButtons';
+import type { Decisions } from './useDecisions';
+import type { LoadedReview, Proposal } from './worker/types';
+
+/** What a row's cells need. */
+export interface RowView {
+  row: number;
+  proposal: Proposal | undefined;
+}
+
+interface ColumnContext {
+  review: LoadedReview;
+  step: StepName;
+  decisions: Decisions;
+  /** Row whose bid is edited in place. */
+  editing: number | null;
+  onEditing: (row: number | null) => void;
+  onAccept: (row: number) => void;
+  isAside: boolean;
+}
+
+/** Columns of a step: the measures that matter there, the proposal, the decision. */
+export function columnsOf(context: ColumnContext): Column<RowView>[] {
+  const { review, step } = context;
+  const { currency } = review.account;
+  const figures: MeasureKey[] =
+    step === 'harvest'
+      ? ['clicks', 'orders', 'sales', 'acos', 'cpc']
+      : ['clicks', 'orders', 'spend', 'acos', 'cpc'];
+  return [
+    {
+      key: 'grade',
+      label: '',
+      width: '20px',
+      definition: 'How sure the estimate is: one bar thin, two fair, three strong',
+      cell: ({ row }) => <EvidenceMark grade={review.estimates.grade[row]} />,
+    },
+    {
+      key: 'term',
+      label: 'Search term',
+      width: 'minmax(150px, 1fr)',
+      sortable: true,
+      cell: ({ row }) => (
+        <span title={review.table.term[row]} style={{ fontWeight: 600 }}>
+          {review.table.term[row]}
+        </span>
+      ),
+    },
+    ...figures.map((key) => figureColumn(key, context, currency)),
+    {
+      key: 'proposal',
+      label: step === 'harvest' ? 'Bid' : 'Block',
+      unit: step === 'harvest' ? currency : '',
+      width: step === 'harvest' ? '66px' : '106px',
+      isFigure: step === 'harvest',
+      cell: (view) => <ProposalCell view={view} {...context} />,
+    },
+    { key: 'decide', label: '', width: '84px', cell: (view) => <Decide view={view} {...context} /> },
+  ];
+}
+
+const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '66px', spend: '62px', acos: '56px' };
+
+function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: string): Column<RowView> {
+  const { label, unit, definition, of } = measure(key);
+  return {
+    key,
+    label,
+    unit: unit === 'money' ? currency : '',
+    width: WIDTHS[key] ?? '50px',
+    isFigure: true,
+    sortable: true,
+    definition,
+    cell: ({ row }) => {
+      const value = of(sumsOfRow(review.table, row));
+      if (value === null)
+        return <span title={key === 'acos' ? 'No sales, so no ACOS' : 'No clicks'}>{DASH}</span>;
+      return unit === 'count'
+        ? formatCount(value)
+        : unit === 'money'
+          ? formatMoney(value)
+          : formatShare(value);
+    },
+  };
+}
+
+function ProposalCell({ view, decisions, editing, onEditing, step }: ColumnContext & { view: RowView }) {
+  if (!view.proposal) return <span className="faint">{DASH}</span>;
+  const proposal = decisions.edited(view.proposal);
+  if (proposal.step === 'harvest')
+    return (
+      <BidCell
+        bid={proposal.bid}
+        isEditing={editing === view.row}
+        onEdit={() => onEditing(view.row)}
+        onDone={(bid) => {
+          if (bid !== null) decisions.edit(view.row, { bid });
+          onEditing(null);
+        }}
+      />
+    );
+  return (
+    <button
+      type="button"
+      className="cut"
+      style={{ all: 'unset', cursor: 'pointer' }}
+      title="Change between ad group and campaign"
+      onClick={() => decisions.edit(view.row, { inCampaign: !proposal.inCampaign })}
+      data-step={step}
+    >
+      {proposal.match}, {proposal.inCampaign ? 'campaign' : 'ad group'}
+    </button>
+  );
+}
+
+function Decide({ view, decisions, onAccept, isAside, review }: ColumnContext & { view: RowView }) {
+  const term = review.table.term[view.row];
+  if (isAside)
+    return (
+      <button type="button" onClick={() => void decisions.takeBack([view.row])}>
+        Take back
+      </button>
+    );
+  return (
+    <DecideButtons
+      name={term}
+      onAccept={() => onAccept(view.row)}
+      onLeave={() => void decisions.leave([view.row])}
+      onLater={() => void decisions.later([view.row])}
+    />
+  );
+}

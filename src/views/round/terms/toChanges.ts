@@ -1,0 +1,99 @@
+import { writeItemCode } from '../../../core/matching';
+import { DAYS_PER_MONTH, spendPerMonth } from '../../../core/negatives';
+import { sumsOfRow } from '../../../core/terms';
+import { daysIn } from '../../../core/units';
+import type { ChangeFigures, NewChange } from '../../../contract/api';
+import type { LoadedReview, Proposal } from './worker/types';
+
+/** Changes of one accepted proposal; a harvest's negative waits for its keyword. Null when a harvest has no home yet. */
+export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: number): NewChange[] | null {
+  const { table } = review;
+  const { row } = proposal;
+  const term = table.term[row];
+  const sums = sumsOfRow(table, row);
+  const figures: ChangeFigures = {
+    step: proposal.step,
+    termId: table.termId[row],
+    term,
+    adGroupId: table.adGroupId[row],
+    from: review.window.from,
+    to: review.window.to,
+    clicks: sums.clicks,
+    orders: sums.orders,
+    spend: sums.spend,
+    sales: sums.sales,
+    targetAcos,
+  };
+  const { reason } = proposal;
+  if (proposal.step === 'negatives') {
+    const saved = -spendPerMonth(sums.spend, review.window);
+    const lost = -Math.round((sums.sales / daysIn(review.window.from, review.window.to)) * DAYS_PER_MONTH);
+    return [
+      {
+        change: negativeOf(proposal.match, proposal.inCampaign, row, review),
+        reason,
+        figures,
+        effect: { spend: saved, sales: lost },
+      },
+    ];
+  }
+  if (proposal.homeId === null) return null;
+  const moved: NewChange = {
+    change: proposal.isItem
+      ? {
+          kind: 'add-item-target',
+          adGroupId: proposal.homeId,
+          expression: writeItemCode(term),
+          bid: proposal.bid,
+        }
+      : {
+          kind: 'add-keyword',
+          adGroupId: proposal.homeId,
+          expression: term,
+          match: 'exact',
+          bid: proposal.bid,
+        },
+    reason,
+    figures,
+    // The term's traffic moves with it; what a better bid adds is not claimed before it is measured.
+    effect: { spend: 0, sales: 0 },
+  };
+  if (!proposal.blockInSource) return [moved];
+  const block = negativeOf(proposal.isItem ? 'item' : 'exact', false, row, review);
+  return [
+    moved,
+    {
+      change: block,
+      reason: 'So that the term is bid on in its home alone.',
+      figures,
+      effect: { spend: 0, sales: 0 },
+      after: 0,
+    },
+  ];
+}
+
+function negativeOf(
+  match: 'exact' | 'phrase' | 'item',
+  inCampaign: boolean,
+  row: number,
+  { table }: LoadedReview,
+) {
+  const expression = match === 'item' ? writeItemCode(table.term[row]) : table.term[row];
+  return {
+    kind: 'add-negative' as const,
+    campaignId: table.campaignId[row],
+    adGroupId: inCampaign ? null : table.adGroupId[row],
+    match,
+    expression,
+  };
+}
+
+/** One request for many proposals: `after` counts inside the whole request. */
+export function joinChanges(lists: NewChange[][]): NewChange[] {
+  const all: NewChange[] = [];
+  for (const list of lists) {
+    const start = all.length;
+    all.push(...list.map((one) => (one.after === undefined ? one : { ...one, after: one.after + start })));
+  }
+  return all;
+}

@@ -1,0 +1,42 @@
+import { useQuery } from '@tanstack/react-query';
+import { wrap } from 'comlink';
+import type { Remote } from 'comlink';
+import { useState } from 'react';
+import { useAnswer } from '../../shared/useAnswer';
+import type { Arranged, ArrangeRequest, LoadedReview } from './worker/types';
+import type { ReviewEngine } from './worker/reviewEngine';
+
+/** One worker for the page: it keeps the window's columns. */
+function startEngine(): Remote<ReviewEngine> {
+  return wrap<ReviewEngine>(
+    new Worker(new URL('./worker/review.worker.ts', import.meta.url), { type: 'module' }),
+  );
+}
+
+/** The search terms of a window, loaded into the worker. */
+export function useReview(account: number | undefined, from: string | null, to: string | null) {
+  const [engine] = useState(startEngine);
+  const { data, error } = useQuery<LoadedReview, Error>({
+    queryKey: ['review', account, from, to],
+    queryFn: () => engine.load(account!, from ?? undefined, to ?? undefined),
+    enabled: account !== undefined,
+    staleTime: Infinity,
+    // The worker holds one window. A window that is left is loaded anew: a kept copy would not be the worker's.
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  return { engine, review: data, error };
+}
+
+export type ReviewState = ReturnType<typeof useReview>;
+
+/** The rows asked for. `isCurrent` is false while the worker is at a newer request. */
+export function useArranged(
+  { engine, review }: ReviewState,
+  request: ArrangeRequest,
+): { arranged: Arranged | null; isCurrent: boolean } {
+  const { answer, isCurrent } = useAnswer<ArrangeRequest, Arranged>(review?.loadId, request, (id, asked) =>
+    engine.arrange(id, asked),
+  );
+  return { arranged: answer, isCurrent };
+}

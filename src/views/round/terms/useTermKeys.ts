@@ -1,0 +1,46 @@
+import { useBrush } from '../../shared/picture/useBrush';
+import { rowKeys } from '../rowKeys';
+import { useKeys } from '../../shared/useKeys';
+import type { TermWork } from './useTermWork';
+
+interface TermKeys {
+  work: TermWork;
+  onAdding: (isAdding: boolean) => void;
+  onFold: () => void;
+}
+
+/** Keys of a step that goes through search terms: every decision without the mouse. */
+export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
+  const { rows, decisions, arranged, isCurrent, area, setArea, points, accept, setEditing } = work;
+  const row = rows.focusedRow;
+  const stepBid = (factor: number) => {
+    const proposal = row === null ? undefined : arranged?.proposals.get(row);
+    if (row === null || proposal?.step !== 'harvest') return;
+    const { bid } = decisions.edited(proposal) as typeof proposal;
+    const stepped = Math.round((bid * factor) / 10_000) * 10_000;
+    decisions.edit(row, {
+      bid: Math.max(10_000, stepped === bid ? bid + Math.sign(factor - 1) * 10_000 : stepped),
+    });
+  };
+  const edit = () => {
+    const proposal = row === null ? undefined : arranged?.proposals.get(row);
+    if (row === null || !proposal) return;
+    const now = decisions.edited(proposal);
+    if (now.step === 'harvest') setEditing(row);
+    else decisions.edit(row, { inCampaign: !now.inCampaign });
+  };
+  const brush = useBrush(area, setArea, points, rows);
+  // No key decides on rows that are about to change.
+  useKeys({
+    ...rowKeys(rows, brush),
+    space: () => isCurrent && void accept(rows.chosen()),
+    x: () => isCurrent && void decisions.leave(rows.chosen()),
+    l: () => isCurrent && void decisions.later(rows.chosen()),
+    u: () => void decisions.undo(),
+    e: edit,
+    '[': () => stepBid(0.95),
+    ']': () => stepBid(1.05),
+    s: () => onAdding(true),
+    f: onFold,
+  });
+}

@@ -1,0 +1,89 @@
+import { useMemo, useState } from 'react';
+import type { Area } from '../../../charts';
+import type { StepName } from '../../../contract/api';
+import { pointsOf, rowsInArea } from '../../shared/picture/points';
+import { useRows } from '../../shared/useRows';
+import type { TrayState } from '../../shared/useTray';
+import { isBidStep } from '../useRoundState';
+import type { RoundState } from '../useRoundState';
+import { sourceOf } from './sourceOf';
+import { useDecisions } from './useDecisions';
+import { useArranged } from './useReview';
+import type { ReviewState } from './useReview';
+import { rowKey } from './worker/types';
+
+/** The search terms of a step with everything that is decided on them. */
+export function useTermWork(loaded: ReviewState, state: RoundState, tray: TrayState) {
+  const { engine, review } = loaded;
+  // Beside the steps that tune bids the terms are arranged all the same: the list of steps tells how many are left.
+  const step: StepName = isBidStep(state.step) ? 'harvest' : state.step;
+  const isShown = !isBidStep(state.step);
+  const [area, setArea] = useState<Area | null>(null);
+  const [editing, setEditing] = useState<number | null>(null);
+  const decisions = useDecisions(review, step, tray, state.settings.targetAcos);
+  const stagedKeys = [...new Set([...keysOf(tray), ...decisions.underWay])];
+  const { arranged, isCurrent } = useArranged(loaded, {
+    step,
+    show: isShown ? state.show : 'proposed',
+    settings: state.settings,
+    conditions: isShown ? state.conditions : [],
+    sort: isShown ? (state.sort as never) : null,
+    staged: stagedKeys,
+    aside: decisions.asideKeys,
+  });
+  const shown = useMemo(
+    () =>
+      arranged && review && area
+        ? rowsInArea(arranged.rows, sourceOf(review), area)
+        : (arranged?.rows ?? NO_ROWS),
+    [arranged, review, area],
+  );
+  const rows = useRows(shown, step);
+  const points = useMemo(
+    () => (arranged && review ? pointsOf(arranged.rows, sourceOf(review)) : null),
+    [arranged, review],
+  );
+
+  const proposalsFor = async (list: number[]) => {
+    const known = list.map((row) => arranged?.proposals.get(row));
+    const missing = list.filter((_, at) => known[at] === undefined);
+    const made =
+      missing.length > 0 ? await engine.propose(review!.loadId, step, missing, state.settings) : [];
+    return list.map((row, at) => known[at] ?? made.find((one) => one.row === row)!);
+  };
+  const accept = async (list: number[]) => {
+    await decisions.accept(await proposalsFor(list));
+    rows.clearSelection();
+  };
+  return {
+    engine,
+    review,
+    step,
+    area,
+    setArea,
+    editing,
+    setEditing,
+    decisions,
+    arranged,
+    isCurrent,
+    shown,
+    rows,
+    points,
+    accept,
+    staged: (of: StepName) => stagedKeys.filter((key) => key.startsWith(`${of}:`)).length,
+  };
+}
+
+export type TermWork = ReturnType<typeof useTermWork>;
+
+const NO_ROWS = new Int32Array();
+
+/** Rows that are staged or under way. */
+function keysOf(tray: TrayState): string[] {
+  const keys = [...tray.changes, ...tray.sending].flatMap(({ figures }) =>
+    figures.step && !isBidStep(figures.step) && figures.adGroupId && figures.termId
+      ? [rowKey(figures.step, figures.adGroupId, figures.termId)]
+      : [],
+  );
+  return [...new Set(keys)];
+}

@@ -1,0 +1,147 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { aReview } from '../../../../../tests/make/review';
+import { anExactKeyword, aStructure } from '../../../../../tests/make/terms';
+import type { TermSpec } from '../../../../../tests/make/terms';
+import type { ReviewData } from '../../../../contract/api';
+import { readCondition } from '../../../../core/conditions';
+import { reviewEngine } from './reviewEngine';
+import type { ReviewEngine } from './reviewEngine';
+import { rowKey } from './types';
+import type { ArrangeRequest, LoadedReview } from './types';
+
+const TERMS: TermSpec[] = [
+  { term: 'fermentation weights', clicks: 1000, orders: 100, spend: 400, sales: 2000 },
+  { term: 'heavy jar weights', clicks: 20, orders: 3, spend: 9, sales: 60 },
+  { term: 'small jar weights', clicks: 30, orders: 5, spend: 12, sales: 100 },
+  { term: 'paperweight', clicks: 60, spend: 24 },
+  { term: 'curtain weights', clicks: 90, spend: 30 },
+];
+const settings = { minOrders: 2, maxAcos: 0.24, clicksMultiple: 2, targetAcos: 0.24 };
+const ask = (over: Partial<ArrangeRequest> = {}): ArrangeRequest => ({
+  step: 'harvest',
+  show: 'proposed',
+  settings,
+  conditions: [],
+  sort: null,
+  staged: [],
+  aside: [],
+  ...over,
+});
+
+let engine: ReviewEngine;
+let review: LoadedReview;
+let answers: ReviewData[];
+
+beforeEach(async () => {
+  answers = [aReview(TERMS)];
+  engine = reviewEngine(async () => answers.shift()!);
+  review = await engine.load(1);
+});
+
+const arrange = (over: Partial<ArrangeRequest> = {}) => engine.arrange(review.loadId, ask(over))!;
+const terms = (over: Partial<ArrangeRequest> = {}) =>
+  [...arrange(over).rows].map((row) => review.table.term[row]);
+
+describe('a step', () => {
+  test('queues its proposals by money at stake', () => {
+    expect(terms()).toEqual(['small jar weights', 'heavy jar weights']);
+    expect(terms({ step: 'negatives' })).toEqual(['curtain weights', 'paperweight']);
+  });
+
+  test('gives each a reason, and counts what is left in both', () => {
+    const { proposals, steps, totals } = arrange();
+    expect([...proposals.values()].map(({ reason }) => reason.slice(0, 24))).toEqual([
+      '3 orders from 20 clicks,',
+      '5 orders from 30 clicks,',
+    ]);
+    expect(steps).toEqual([
+      { step: 'harvest', left: 2, money: 160_000_000 },
+      { step: 'negatives', left: 2, money: 54_000_000 },
+    ]);
+    expect(totals).toMatchObject({ clicks: 50, orders: 8 });
+  });
+
+  test('follows its thresholds', () => {
+    expect(terms({ settings: { ...settings, minOrders: 5 } })).toEqual(['small jar weights']);
+    expect(terms({ settings: { ...settings, maxAcos: 0.13 } })).toEqual(['small jar weights']);
+    expect(terms({ step: 'negatives', settings: { ...settings, clicksMultiple: 8 } })).toEqual([
+      'curtain weights',
+    ]);
+  });
+
+  test('leaves out what is staged or put aside in it, not what is in the other step', () => {
+    const key = rowKey('harvest', 11, 3);
+    expect(terms({ staged: [key] })).toEqual(['heavy jar weights']);
+    expect(terms({ aside: [key] })).toEqual(['heavy jar weights']);
+    expect(terms({ staged: [rowKey('negatives', 11, 3)] })).toHaveLength(2);
+    expect(terms({ show: 'aside', aside: [key] })).toEqual(['small jar weights']);
+  });
+
+  test('shows all terms, filtered and sorted, with proposals only where there are some', () => {
+    const shown = arrange({
+      show: 'all',
+      conditions: [[readCondition('clicks>=25')!]],
+      sort: { by: 'clicks', descending: false },
+    });
+    expect([...shown.rows].map((row) => review.table.term[row])).toEqual([
+      'small jar weights',
+      'paperweight',
+      'curtain weights',
+      'fermentation weights',
+    ]);
+    expect([...shown.proposals.keys()]).toEqual([2]);
+  });
+
+  test('finds places by name too', () => {
+    expect(terms({ show: 'all', conditions: [[readCondition('place~AUTO')!]] })).toHaveLength(5);
+    expect(terms({ show: 'all', conditions: [[readCondition('place~exact')!]] })).toEqual([]);
+  });
+});
+
+describe('a row', () => {
+  test('that does not qualify can be proposed by hand', () => {
+    const [proposal] = engine.propose(review.loadId, 'harvest', [3], settings);
+    expect(proposal).toMatchObject({ step: 'harvest', row: 3, homeId: 12 });
+    expect(proposal.reason).toContain('0 orders from 60 clicks');
+  });
+
+  test('tells where else its term runs and is exact', async () => {
+    const structure = aStructure();
+    structure.targets.push(anExactKeyword('paperweight', { id: 150 }));
+    answers.push(
+      aReview([...TERMS, { term: 'Paper-weight', adGroupId: 12 }, { term: 'PAPERWEIGHT', adGroupId: 13 }], {
+        structure,
+      }),
+    );
+    review = await engine.load(1);
+    const detail = engine.detail(review.loadId, 'negatives', 3, settings)!;
+    expect(detail.elsewhere).toEqual([6]);
+    expect(detail.exactTargets).toEqual([150]);
+    expect(detail.isNegativeHere).toBe(false);
+    // CPC 0.40 at a usual order value of 20 and a target of 24 % needs 8.3 %.
+    expect(detail.needed).toBeCloseTo(0.4 / (0.24 * 20), 3);
+  });
+});
+
+describe('row numbers hold for one load only', () => {
+  test('asked with those of the window before, nothing is answered', async () => {
+    answers.push(aReview(TERMS.slice(0, 2)));
+    const next = await engine.load(1, '2026-11-01', '2026-11-07');
+    expect(engine.arrange(review.loadId, ask())).toBeNull();
+    expect(engine.detail(review.loadId, 'harvest', 4, settings)).toBeNull();
+    expect(engine.propose(review.loadId, 'harvest', [4], settings)).toEqual([]);
+    expect([...engine.arrange(next.loadId, ask())!.rows]).toEqual([1]);
+  });
+
+  test('a slow answer to an earlier request does not take the place of a newer one', async () => {
+    const release: ((data: ReviewData) => void)[] = [];
+    engine = reviewEngine(() => new Promise((resolve) => release.push(resolve)));
+    const slow = engine.load(1);
+    const quick = engine.load(2);
+    release[1](aReview(TERMS));
+    release[0](aReview(TERMS.slice(0, 1)));
+    const [old, current] = await Promise.all([slow, quick]);
+    expect(engine.arrange(old.loadId, ask())).toBeNull();
+    expect(engine.arrange(current.loadId, ask())!.rows).toHaveLength(2);
+  });
+});

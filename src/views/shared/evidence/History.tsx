@@ -1,0 +1,86 @@
+import { useQuery } from '@tanstack/react-query';
+import { describeChange } from '../../../core/changes';
+import type { LensTable } from '../../../core/lenses';
+import { daysIn, dayNumber, formatDay } from '../../../core/units';
+import { api } from '../api';
+
+interface HistoryProps {
+  account: number;
+  table: LensTable;
+  row: number;
+  from: string;
+  /** The strip of days above, on which the changes are marked. */
+  stripFrom: string;
+  stripTo: string;
+  width: number;
+}
+
+const MOST = 6;
+
+/** What was changed on a row, marked below its days and told in words. */
+export function History({ account, table, row, from, stripFrom, stripTo, width }: HistoryProps) {
+  const of = historyOf(table, row);
+  const history = useQuery({
+    queryKey: ['history', account, from, of],
+    queryFn: () => api.history(account, from, of!),
+    enabled: of !== null,
+  });
+  const changes = history.data?.changes ?? [];
+  if (of === null) return null;
+  const count = daysIn(stripFrom, stripTo);
+  const marked = [...new Set(changes.map(({ day }) => day))].filter(
+    (day) => day >= stripFrom && day <= stripTo,
+  );
+  return (
+    <>
+      {marked.length > 0 && (
+        <svg
+          width={width}
+          height={10}
+          role="img"
+          aria-label={`Changed on ${marked.map(formatDay).join(', ')}`}
+        >
+          {marked.map((day) => {
+            const x = ((dayNumber(day) - dayNumber(stripFrom) + 0.5) / count) * width;
+            return <path key={day} d={`M${x - 4},9 L${x},1 L${x + 4},9 Z`} fill="var(--accent)" />;
+          })}
+        </svg>
+      )}
+      {history.data && changes.length === 0 && (
+        <p className="faint" style={{ margin: '2px 0', fontSize: 12 }}>
+          Not changed from here in these days.
+        </p>
+      )}
+      {changes.slice(0, MOST).map(({ id, day, change, baleId }) => (
+        <p key={id} style={{ margin: '2px 0', fontSize: 12.5 }}>
+          <span className="faint">{formatDay(day)}</span> {describeChange(change)}{' '}
+          {baleId !== null && (
+            <a href={`/ledger?account=${account}&bale=${baleId}`} className="faint">
+              bale {baleId}
+            </a>
+          )}
+        </p>
+      ))}
+      {changes.length > MOST && (
+        <p className="faint" style={{ margin: '2px 0', fontSize: 12 }}>
+          and {changes.length - MOST} earlier
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Whose changes count for a row: of a target its own, of what is above it everything below too. */
+function historyOf(table: LensTable, row: number) {
+  switch (table.lens) {
+    case 'campaigns':
+    case 'placements':
+      return { campaignId: table.campaignId[row] };
+    case 'ad-groups':
+      return { adGroupId: table.adGroupId[row] };
+    case 'products':
+      return null;
+    default:
+      return { targetId: table.targetId[row] };
+  }
+}

@@ -1,0 +1,46 @@
+import { lensNamed } from '../../core/lenses';
+import type { LensTable } from '../../core/lenses';
+import type { RowsRequest } from '../../contract/field';
+
+/** The ids that name some rows to the server. */
+export function idsOf(
+  table: LensTable,
+  rows: ArrayLike<number>,
+): Pick<RowsRequest, 'lens' | 'ids' | 'parts'> {
+  const column = {
+    terms: table.targetId,
+    placements: table.campaignId,
+    campaigns: table.campaignId,
+    'ad-groups': table.adGroupId,
+    products: table.productId,
+    keywords: table.targetId,
+    items: table.targetId,
+    auto: table.targetId,
+    targets: table.targetId,
+  }[table.lens];
+  const hasParts = table.lens === 'terms' || table.lens === 'placements';
+  return {
+    lens: table.lens,
+    ids: Array.from(rows, (row) => column[row]),
+    parts: hasParts ? Array.from(rows, (row) => table.termId[row]) : [],
+  };
+}
+
+/** What names a row for good: "target 12", "term 12 5", "campaign 3". Notes hang on it. */
+export function subjectOf(table: LensTable, row: number): string {
+  const { ids, parts } = idsOf(table, [row]);
+  const words: Record<string, string> = {
+    terms: 'term',
+    placements: 'placement',
+    campaigns: 'campaign',
+    'ad-groups': 'ad-group',
+    products: 'product',
+  };
+  return [words[table.lens] ?? 'target', ids[0], ...parts].join(' ');
+}
+
+/** The words for some rows: "1 keyword", "1,204 keywords". */
+export function countWords(lens: LensTable['lens'], count: number): string {
+  const { row, rows } = lensNamed(lens);
+  return `${count.toLocaleString('en-GB')} ${count === 1 ? row : rows}`;
+}
