@@ -8,7 +8,7 @@ const LEFTS: readonly Left[] = [null, 'not running', 'cool-down', 'too small', '
 
 /** Numbers of a proposal that are kept by row. */
 const NUMBERS = [
-  'from', 'to', 'wanted', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
+  'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
   'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks', 'afterSpend', 'afterSales',
   'dry', 'held',
 ] as const; // prettier-ignore
@@ -82,6 +82,7 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
     from: from[row],
     to: to[row],
     wanted: wanted[row],
+    rho: columns.rho[row],
     clicks: clicks[row],
     orders: orders[row],
     conversion: {

@@ -32,6 +32,8 @@ export interface BidProposal {
   to: Micros;
   /** What it would be bid without step limits. */
   wanted: Micros;
+  /** What is bid of a click's worth so that its whole scope lands on the target, share. */
+  rho: number;
   clicks: number;
   orders: number;
   /** Estimated orders per click with its 80 % interval, and what is usual there. */
@@ -140,6 +142,7 @@ function proposalOf(target: number, parts: Parts): BidProposal {
     from: bid,
     to: bidAfter,
     wanted: Math.round(solution.wanted[target]),
+    rho: solution.rho[target],
     clicks: clicks[target],
     orders: orders[target],
     conversion: { mean, low, high, usual: priors.mean[target], grade },

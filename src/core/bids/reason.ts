@@ -18,33 +18,34 @@ export interface ReasonContext {
 
 /** Why a bid is proposed, or why none is, in one sentence with its numbers. */
 export function bidReason(proposal: BidProposal, context: ReasonContext): string {
-  const { step, clicks, orders, conversion, needed, chance, rpc, cpc, from, to, wanted, left } = proposal;
+  const { step, clicks, orders, conversion, needed, chance, rpc, cpc, from, to, wanted, left, rho } =
+    proposal;
   const { targetAcos, margin, strength, dry, held } = context;
   const { mean, usual } = conversion;
-  const own = `${formatCount(clicks)} ${clicks === 1 ? 'click' : 'clicks'}, ${formatCount(orders)} ${orders === 1 ? 'order' : 'orders'} in ${HISTORY_DAYS} days`;
-  const needs = `${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs`;
-  const prior = `what is usual there, ${formatShare(usual)}, counts like ${formatCount(Math.round(strength / usual))} clicks`;
-  const step_ =
-    left === null && Math.abs(wanted - to) > Math.abs(to - from) * 0.1
-      ? `; ${formatMoney(wanted)} is wanted, one step goes to ${formatMoney(to)}`
-      : '';
+  const own = `${count(clicks, 'click')}, ${count(orders, 'order')} in ${HISTORY_DAYS} days`;
+  const worth = `a click brings ${formatMoney(rpc)} and costs ${formatMoney(cpc)}, an ACOS of ${formatShare(rpc > 0 ? cpc / rpc : null, 0)}`;
+  const loses = margin !== null && cpc > rpc * margin ? ` (break-even ${formatShare(margin, 0)})` : '';
+  const aim = `all lands on ${formatShare(targetAcos, 0)} with bids at ${formatShare(rho, 0)} of a click’s worth`;
+  const isStepped = left === null && Math.abs(wanted - to) > Math.abs(to - from) * 0.1;
+  const goes = `${formatMoney(wanted)} is wanted${isStepped ? `, one step goes to ${formatMoney(to)}` : ''}`;
+  const prior = `what is usual, ${formatShare(usual)}, counts like ${count(Math.round(strength / usual), 'click')}`;
   const budget =
     held < 1 && dry !== null
-      ? `; its campaign ran dry on ${Math.round(dry * 7)} of 7 days, so its bids are held at ${formatShare(held, 0)}`
+      ? `; the campaign ran dry on ${Math.round(dry * 7)} of 7 days, so its bids are held at ${formatShare(held, 0)}`
       : '';
-  const loses =
-    margin !== null && cpc > rpc * margin ? ` and break-even ${formatMoney(Math.max(0, rpc * margin))}` : '';
   switch (step) {
     case 'dead':
-      return `${own}; an order usually takes ${formatCount(Math.round(1 / usual))} clicks here; ${needs}${step_}${budget}.`;
+      return `${own}; an order usually takes ${count(Math.round(1 / usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goes}${budget}.`;
     case 'over':
-      return `${own}: a click brings ${formatMoney(rpc)}, so ${formatShare(targetAcos, 0)} allow ${formatMoney(rpc * targetAcos)}${loses}, and it costs ${formatMoney(cpc)} (${prior})${step_}${budget}.`;
+      return `${own}: ${worth}${loses}; ${aim}: ${goes}; ${prior}${budget}.`;
     case 'grow':
-      return `${own}: converts ${formatShare(mean)}, a click brings ${formatMoney(rpc)} and costs ${formatMoney(cpc)}; ${prior}${step_}${budget}.`;
+      return `${own}: converts ${formatShare(mean)}, ${worth}; ${aim}: ${goes}; ${prior}${budget}.`;
     case 'none':
       return WHY_LEFT[left ?? 'too small'](dry);
   }
 }
+
+const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
 
 const WHY_LEFT: Record<NonNullable<BidProposal['left']>, (dry: number | null) => string> = {
   'cool-down': () => 'Changed lately: what that did cannot be seen yet.',

@@ -1,7 +1,7 @@
 import { CPC_ELASTICITY } from './exposures';
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
-import type { BidObservations, BidSettings } from './observations';
+import type { BidObservations, BidSettings, StepLimits } from './observations';
 import type { Worths } from './worths';
 
 /** The multipliers that bring every scope onto its target, and the moves they make. */
@@ -19,10 +19,15 @@ const OWN_ORDERS = 300;
 const [LEAST_RHO, MOST_RHO] = [0.02, 1.2];
 const STEPS = 40;
 const STRICT = 0.97;
+/**
+ * How far bids may move while the multiplier is looked for: it says where a scope is to go, the step limits only how far of the
+ * way a round goes. (Within the limits a scope that cannot land in one round would get a multiplier without measure.)
+ */
+const FREE = { down: 0.8, up: 3 };
 
 /**
  * One multiplier per scope: bid = rho x held x RPC x scale, with rho solved by bisection so that the whole scope lands on its
- * target: sum flow x cpc x x^1.8 = target x kappa x sum flow x x x RPC x mix, x = bid / bid now within the step limits (clicks ~ x,
+ * target: sum flow x cpc x x^1.8 = target x kappa x sum flow x x x RPC x mix, x = bid / bid now (clicks ~ x,
  * cost per click ~ x^0.8). The most sales under one ACOS ceiling need equal marginal ACOS on all targets, and where the price is
  * set by the next bidder that means one rho for all. Scopes with under 300 orders a month are solved together, rho in
  * proportion to their targets.
@@ -45,7 +50,7 @@ export function solve(
   };
   for (const group of groupsOf(observations, exposures)) {
     const multiplier = bisect(group);
-    for (const at of group) moveAt(at, multiplier, true);
+    for (const at of group) moveAt(at, multiplier, true, settings.step);
   }
   return solution;
 
@@ -57,7 +62,7 @@ export function solve(
     spent.fill(0);
     allowed.fill(0);
     for (const at of group) {
-      const x = moveAt(at, multiplier, false);
+      const x = moveAt(at, multiplier, false, FREE);
       const { campaign, scope } = targets[at];
       const target = scopes[scope].targetAcos * (settings.aim === 'strict' ? STRICT : 1);
       const flow = exposures.flow[at];
@@ -85,7 +90,7 @@ export function solve(
     return low;
   }
 
-  function moveAt(at: number, multiplier: number, isKept: boolean): number {
+  function moveAt(at: number, multiplier: number, isKept: boolean, step: StepLimits): number {
     const { campaign, scope, product, bid, isRunning } = targets[at];
     if (!isRunning || bid <= 0) return 1;
     const margin = observations.products[product]?.margin ?? null;
@@ -94,7 +99,7 @@ export function solve(
     if (settings.aim === 'keep profit' && margin !== null) rho = Math.min(rho, Math.max(LEAST_RHO, margin));
     const { held, scale } = plans[campaign];
     const wanted = rho * held * worths.rpc[at] * scale;
-    const x = Math.min(1 + settings.step.up, Math.max(1 - settings.step.down, wanted / bid));
+    const x = Math.min(1 + step.up, Math.max(1 - step.down, wanted / bid));
     if (isKept) {
       solution.wanted[at] = wanted;
       solution.move[at] = x;

@@ -70,7 +70,7 @@ const SENTENCES: Record<BidStepName, (left: number, money: number, currency: str
   over: (left, money, currency) =>
     left === 0
       ? 'Overpaying: no bid above what its clicks are worth is left.'
-      : `${count(left)} ${left === 1 ? 'costs' : 'cost'} ${formatMoney(money)} ${currency} a month more than the target allows, or more than their like.`,
+      : `${count(left)} ${left === 1 ? 'costs' : 'cost'} ${formatMoney(money)} ${currency} a month above the target.`,
   grow: (left, money, currency) =>
     left === 0
       ? 'Room to grow: no target is left whose next click would still pay.'
