@@ -7,6 +7,7 @@ export { DayStrip } from './dayStrip/DayStrip';
 export { shortNumber } from './frame';
 export { Histogram } from './histogram/Histogram';
 export type { HistogramBar } from './histogram/Histogram';
+export { Interval } from './interval/Interval';
 export { RateCurve } from './rateCurve/RateCurve';
 export { Trend } from './trend/Trend';
 export type { TrendMark } from './trend/Trend';

@@ -3,7 +3,7 @@ import type { MarketOptions } from './market';
 import type { BreakEven, ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import type { ImportKind, ReportField, ReportKind } from './reportFields';
-import type { Change, ChangeState, MarketLimits } from '../core/changes';
+import type { Change, ChangeState, MarketLimits, ReadBack } from '../core/changes';
 import type { Sums } from '../core/measures';
 import type { Structure } from '../core/structure';
 
@@ -133,10 +133,16 @@ export interface ChangeInfo {
   change: Change;
   state: ChangeState;
   /** Where it takes place: campaign and ad group. */
+  campaignId: number | null;
   campaign: string;
+  adGroupId: number | null;
   adGroup: string | null;
   /** What an archiving change ends, in words. */
   subject: string | null;
+  /** What now stands where it sets something: micros, a share, a state; for what it made or ends, its state. */
+  present: number | string | null;
+  /** Whether the campaign, the ad group and the target that it stands in run. */
+  runs: boolean;
   afterId: number | null;
   undoesId: number | null;
   reason: string;
@@ -150,6 +156,22 @@ export interface ChangeInfo {
   stagedAt: string;
   answeredAt: string | null;
 }
+
+/** Changes to be undone; `changed` says what to do where something else was set since. */
+export interface UndoRequest {
+  account: number;
+  ids: number[];
+  changed?: 'leave' | 'set-back';
+}
+
+/** What was staged to undo; or, when something else was set since and nothing was said of it, what that is. */
+export interface UndoAnswer {
+  ids: number[];
+  changed: { id: number; what: string; where: string; present: number | string | null }[];
+}
+
+/** What an edited change file says differently from the tray. */
+export type FileDifferences = ReadBack;
 
 export interface BaleInfo {
   id: number;

@@ -35,7 +35,12 @@ describe('what comes in at an endpoint is checked', () => {
       ['verdict'],
     ],
     ['nothing to send', schemas.changeIds, { account: 1, ids: [] }, ['ids']],
-    ['a negative bid', schemas.bidEdit, { account: 1, id: 1, bid: -1 }, ['bid']],
+    [
+      'a negative bid',
+      schemas.stagedValues,
+      { account: 1, values: [{ id: 1, value: -1 }] },
+      ['values.0.value'],
+    ],
   ])('%s', (_, schema, value, expected) => expect(faults(schema, value)).toEqual(expected));
 });
 

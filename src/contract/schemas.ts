@@ -154,12 +154,23 @@ export const changesQuery = Joi.object({
   bale: id,
 });
 
+export const effectsQuery = Joi.object({ account: id.required(), bale: id });
+
 export const changeIds = Joi.object({
   account: id.required(),
   ids: Joi.array().items(id).min(1).max(10_000).required(),
 });
 
-export const bidEdit = Joi.object({ account: id.required(), id: id.required(), bid: bid.required() });
+export const undoRequest = changeIds.append({ changed: Joi.string().valid('leave', 'set-back') });
+
+export const stagedValues = Joi.object({
+  account: id.required(),
+  values: Joi.array()
+    .items(Joi.object({ id: id.required(), value: Joi.number().min(0).max(1e15).required() }))
+    .min(1)
+    .max(10_000)
+    .required(),
+});
 
 export const fieldQuery = Joi.object({
   account: id.required(),
@@ -269,6 +280,6 @@ export const advanceRequest = Joi.object({
 
 export const exportQuery = Joi.object({
   account: id.required(),
-  format: Joi.string().valid('csv', 'json').required(),
+  format: Joi.string().valid('csv', 'xlsx', 'json').required(),
   bale: id,
 });

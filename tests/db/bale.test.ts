@@ -3,7 +3,8 @@ import type { NewChange } from '../../src/contract/api';
 import { listAdGroups, listTargets } from '../../src/db/queries/structure';
 import { loadBales, loadChanges } from '../../src/server/changes/loadChanges';
 import { resumeBales, sendBale } from '../../src/server/changes/sendBale';
-import { stageChanges, undoChanges, withdraw } from '../../src/server/changes/stageChanges';
+import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
+import { undoChanges } from '../../src/server/changes/undoChanges';
 import { closeContext, db } from '../../src/server/context/context';
 import { accountOfMarket } from '../../src/server/market/openMarket';
 import { syncAccount } from '../../src/server/sync/syncAccount';
@@ -184,13 +185,13 @@ describe('taking back', () => {
   test('an accepted negative is lifted by another change, once', async () => {
     const ids = await stage(aNegative('blocked in haste'));
     await sendBale(account, ids);
-    const undo = await undoChanges(account, ids);
+    const { ids: undo } = await undoChanges({ account, ids });
     await sendBale(account, undo);
     expect((await stateOf(undo))[0].state).toBe('accepted');
     const [{ state }] =
       await books`select state from quaymarket.negative where account_id = ${key} and expression = 'blocked in haste'`;
     expect(state).toBe('archived');
-    await expect(undoChanges(account, ids)).rejects.toMatchObject({ code: 'conflict' });
+    await expect(undoChanges({ account, ids })).rejects.toMatchObject({ code: 'conflict' });
   });
 });
 

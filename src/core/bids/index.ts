@@ -23,5 +23,5 @@ export { settingsOf, USUAL_CHOICES } from './choices';
 export type { BidChoices } from './choices';
 export { BID_STEPS, monthNow, planColumns, proposalAt, reasonContext } from './planColumns';
 export type { PlanColumns } from './planColumns';
-export { MonthSum, stakeOf } from './stake';
+export { effectAtBid, MonthSum, stakeOf } from './stake';
 export type { MonthTotal } from './stake';

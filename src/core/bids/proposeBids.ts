@@ -1,5 +1,6 @@
 import { chanceToReach, estimateConversion, EVIDENCE_GRADES } from '../evidence';
 import type { EvidenceGrade } from '../evidence';
+import { DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import { CPC_ELASTICITY } from './exposures';
 import { campaignPlans } from './modifiers';
@@ -67,7 +68,6 @@ export interface BidPlan {
   strength: number;
 }
 
-const DAYS_PER_MONTH = 30.4;
 const DEAD_CHANCE = 0.2;
 
 /**

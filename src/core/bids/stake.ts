@@ -1,3 +1,5 @@
+import type { Micros } from '../units';
+import { CPC_ELASTICITY } from './exposures';
 import type { BidStep, Month } from './proposeBids';
 
 /**
@@ -38,4 +40,20 @@ export class MonthSum {
   get total(): MonthTotal {
     return { ...this.sum, profit: this.profit };
   }
+}
+
+/**
+ * What is expected of another bid than the planned one, from what was expected of that: sales ~ bid, spend ~ bid to the 1.8
+ * (see monthAt). Micros a month.
+ */
+export function effectAtBid(
+  planned: { spend: Micros; sales: Micros },
+  { from, to, next }: { from: Micros; to: Micros; next: Micros },
+): { spend: Micros; sales: Micros } {
+  if (from <= 0 || to === from) return planned;
+  const part = (power: number) => ((next / from) ** power - 1) / ((to / from) ** power - 1);
+  return {
+    spend: Math.round(planned.spend * part(1 + CPC_ELASTICITY)),
+    sales: Math.round(planned.sales * part(1)),
+  };
 }

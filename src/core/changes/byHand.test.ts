@@ -1,10 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { moveByHand } from '.';
-import type { HandStep } from '.';
+import type { HandStep, HandValue } from '.';
 
 const limits = { step: 10_000, min: 50_000, max: 5_000_000 };
-const bid = (now: number | null) => ({ now, cpc: 333_300, suggested: 612_500 });
+const bid = (now: number | null, over: Partial<HandValue> = {}): HandValue => ({
+  now,
+  cpc: 333_300,
+  suggested: 612_500,
+  wanted: 447_000,
+  spend: 12_000_000,
+  sales: 40_000_000,
+  targetAcos: 0.2,
+  ...over,
+});
 
 describe('a bid moved by hand', () => {
   test.each<[string, number | null, HandStep, number | null, string | null]>([
@@ -14,6 +23,7 @@ describe('a bid moved by hand', () => {
     ['to a value', 430_000, { kind: 'value', to: 500_000 }, 500_000, null],
     ['to what a click costs, to the nearest step', 430_000, { kind: 'cpc' }, 330_000, null],
     ['to what the market suggests', 430_000, { kind: 'suggested' }, 610_000, null],
+    ['to the bid that is worked out, to the nearest step', 430_000, { kind: 'wanted' }, 450_000, null],
     ['to the floor', 430_000, { kind: 'floor' }, 50_000, 'floor'],
     ['not below the floor, and it says so', 60_000, { kind: 'percent', by: -0.5 }, 50_000, 'floor'],
     ['not above the cap, and it says so', 4_900_000, { kind: 'amount', by: 900_000 }, 5_000_000, 'cap'],
@@ -38,5 +48,24 @@ describe('a bid moved by hand', () => {
         expect(moved.to).toBeLessThanOrEqual(limits.max);
       }),
     );
+  });
+});
+
+describe('ACOS bands', () => {
+  const bands = [
+    { from: 1, by: -0.1 },
+    { from: 1.4, by: -0.2 },
+    { from: 0, by: 0.1 },
+  ];
+  const step: HandStep = { kind: 'bands', bands, noSales: { spend: 10_000_000, by: -0.5 } };
+
+  test.each<[string, Partial<HandValue>, number | null]>([
+    ['the highest band that is reached is applied, once: 30 % at a target of 20 %', {}, 320_000],
+    ['a band holds from where it begins', { spend: 8_000_000 }, 360_000],
+    ['under the target the bid goes up', { spend: 7_900_000 }, 440_000],
+    ['without sales, once enough was spent', { sales: 0 }, 200_000],
+    ['without sales and hardly any spend it stays', { sales: 0, spend: 900_000 }, null],
+  ])('%s', (_, over, to) => {
+    expect(moveByHand(bid(400_000, over), step, limits)?.to ?? null).toBe(to);
   });
 });

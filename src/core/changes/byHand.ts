@@ -7,7 +7,18 @@ export type HandStep =
   | { kind: 'value'; to: Micros }
   | { kind: 'cpc' }
   | { kind: 'suggested' }
+  | { kind: 'wanted' }
+  | ({ kind: 'bands' } & AcosBands)
   | { kind: 'floor' };
+
+/**
+ * Steps by how a target stands: of the bands it reaches, the one that begins highest is applied, once. A band begins at an ACOS of
+ * `from` times the target ACOS; targets without sales have a step of their own once they spent enough.
+ */
+export interface AcosBands {
+  bands: readonly { from: number; by: number }[];
+  noSales: { spend: Micros; by: number };
+}
 
 /** What a value may be, and on which step it has to stand. Micros. */
 export interface ValueLimits {
@@ -21,6 +32,12 @@ export interface HandValue {
   now: Micros | null;
   cpc: Micros | null;
   suggested: Micros | null;
+  /** The bid that is worked out for it. */
+  wanted: Micros | null;
+  /** Spend, sales and target ACOS (share) in the window. */
+  spend: Micros;
+  sales: Micros;
+  targetAcos: number;
 }
 
 /** A moved value, and whether it ended at a limit of the market. */
@@ -39,7 +56,7 @@ export function moveByHand(value: HandValue, step: HandStep, limits: ValueLimits
   if (wanted === null) return null;
   const steps = wanted / limits.step;
   const isDown = value.now !== null && wanted < value.now;
-  const isMove = step.kind === 'percent' || step.kind === 'amount';
+  const isMove = step.kind === 'percent' || step.kind === 'amount' || step.kind === 'bands';
   const whole = !isMove ? Math.round(steps) : isDown ? Math.floor(steps + 1e-9) : Math.ceil(steps - 1e-9);
   const rounded = whole * limits.step;
   const to = Math.min(limits.max, Math.max(limits.min, rounded));
@@ -62,7 +79,28 @@ function wantedOf(value: HandValue, step: HandStep, limits: ValueLimits): Micros
       return value.cpc;
     case 'suggested':
       return value.suggested;
+    case 'wanted':
+      return value.wanted;
+    case 'bands': {
+      const by = bandStep(value, step);
+      return value.now === null || by === 0 ? null : value.now * (1 + by);
+    }
     case 'floor':
       return limits.min;
   }
+}
+
+/** The one step that bands give a target, share; 0 for none. */
+export function bandStep(
+  { spend, sales, targetAcos }: Pick<HandValue, 'spend' | 'sales' | 'targetAcos'>,
+  { bands, noSales }: AcosBands,
+): number {
+  if (sales <= 0) return noSales.spend > 0 && spend >= noSales.spend ? noSales.by : 0;
+  const reached = bands.filter(({ from }) => spend >= from * targetAcos * sales);
+  return (
+    reached.reduce<{ from: number; by: number } | null>(
+      (highest, band) => (highest === null || band.from > highest.from ? band : highest),
+      null,
+    )?.by ?? 0
+  );
 }

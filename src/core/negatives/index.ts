@@ -1,3 +1,3 @@
-export { DAYS_PER_MONTH, negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
+export { negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
 export type { NegativeProposal, NegativeSettings } from './proposeNegatives';
 export { chanceOnTarget, neededConversion, negativeReason } from './negativeReason';

@@ -1,7 +1,7 @@
 import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
 import type { TermContext } from '../terms';
-import { daysIn } from '../units';
+import { daysIn, DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import type { Window } from '../windows';
 
@@ -18,9 +18,6 @@ export interface NegativeProposal {
   /** True: block in the whole campaign; false: in the ad group only. */
   inCampaign: boolean;
 }
-
-/** Days of an average month, for figures "per month". */
-export const DAYS_PER_MONTH = 30.4;
 
 /**
  * Search terms that had their chance and did not sell: no order and clicks >= clicksMultiple x the clicks an order

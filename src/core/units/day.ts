@@ -41,3 +41,6 @@ export function isDay(text: string): boolean {
   const parts = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
   return parts !== null && isRealDay(Number(parts[1]), Number(parts[2]), Number(parts[3]));
 }
+
+/** Days of a month, where something is told per month. */
+export const DAYS_PER_MONTH = 30.4;

@@ -1,5 +1,5 @@
 export { MICROS_PER_UNIT, microsToDecimal, roundDownToStep, toMicros } from './money';
 export type { Micros } from './money';
-export { addDays, dayFromNumber, dayNumber, dayOf, daysIn, isDay, isRealDay } from './day';
+export { addDays, dayFromNumber, dayNumber, dayOf, DAYS_PER_MONTH, daysIn, isDay, isRealDay } from './day';
 export type { Day } from './day';
 export { formatCount, formatDay, formatMoney, formatShare, DASH } from './format';

@@ -20,9 +20,15 @@ export interface ChangeRow {
   madeNegativeId: number | null;
   stagedAt: string;
   answeredAt: string | null;
+  campaignId: number | null;
   campaign: string | null;
+  adGroupId: number | null;
   adGroup: string | null;
   subject: string | null;
+  /** What now stands where the change sets something: micros, a share, a state; for what it made or ends, its state. */
+  present: number | string | null;
+  /** Whether the campaign, the ad group and the target that it stands in run. */
+  runs: boolean;
   /** Whether another change that is not refused or withdrawn undoes this one. */
   undone: boolean;
 }
@@ -32,7 +38,18 @@ const select = (sql: Query) => sql`
     c.undoes_change_id as "undoesId", c.reason, c.figures, c.effect_spend as "effectSpend", c.effect_sales as "effectSales",
     c.bale_id as "baleId", c.answer_code as "answerCode", c.answer, c.made_target_id as "madeTargetId",
     c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
-    p.name as campaign, g.name as "adGroup", coalesce(t.expression, n.expression) as subject,
+    p.campaign_id as "campaignId", p.name as campaign, g.ad_group_id as "adGroupId", g.name as "adGroup",
+    coalesce(t.expression, n.expression) as subject,
+    case c.kind
+      when 'set-bid' then to_jsonb(t.bid_micros)
+      when 'set-budget' then to_jsonb(p.budget_micros)
+      when 'set-modifier' then to_jsonb(case c.change->>'placement' when 'top' then p.top_modifier when 'rest' then p.rest_modifier else p.pages_modifier end)
+      when 'set-state' then to_jsonb(case c.change->>'entity' when 'target' then t.state when 'ad-group' then g.state else p.state end)
+      when 'archive-target' then to_jsonb(t.state)
+      when 'archive-negative' then to_jsonb(n.state)
+      else to_jsonb(coalesce(mt.state, mn.state))
+    end as present,
+    coalesce(p.state, 'enabled') = 'enabled' and coalesce(g.state, 'enabled') = 'enabled' and coalesce(t.state, 'enabled') = 'enabled' as runs,
     exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
             and u.state in ('staged', 'sending', 'accepted')) as undone
   from mowing.change c
@@ -44,7 +61,9 @@ const select = (sql: Query) => sql`
                              else coalesce((c.change->>'adGroupId')::integer, t.ad_group_id, n.ad_group_id) end
   left join mowing.campaign p on p.account_id = c.account_id
     and p.campaign_id = case when c.change->>'entity' = 'campaign' then (c.change->>'id')::integer
-                             else coalesce((c.change->>'campaignId')::integer, g.campaign_id, n.campaign_id) end`;
+                             else coalesce((c.change->>'campaignId')::integer, g.campaign_id, n.campaign_id) end
+  left join mowing.target mt on mt.account_id = c.account_id and mt.target_id = c.made_target_id
+  left join mowing.negative mn on mn.account_id = c.account_id and mn.negative_id = c.made_negative_id`;
 
 export async function listChanges(
   sql: Query,
@@ -106,16 +125,18 @@ export async function withdrawChanges(sql: Query, accountId: number, ids: number
   return rows.map((row) => row.id);
 }
 
-/** Sets the bid of a staged change. @returns false when it is not staged any more */
-export async function updateStagedBid(
+/** Puts another value into a staged change, with what that is expected to do. @returns false when it is not staged any more */
+export async function rewriteStaged(
   sql: Query,
   accountId: number,
   id: number,
-  bid: number,
+  change: Change,
+  effect: { spend: number; sales: number },
 ): Promise<boolean> {
   const rows = await sql`
-    update mowing.change set change = jsonb_set(change, '{bid}', to_jsonb(${bid}::bigint))
-    where account_id = ${accountId} and change_id = ${id} and state = 'staged' and change ? 'bid' returning 1`;
+    update mowing.change set change = ${sql.json(change as never)}, effect_spend = ${Math.round(effect.spend)},
+      effect_sales = ${Math.round(effect.sales)}
+    where account_id = ${accountId} and change_id = ${id} and state = 'staged' returning 1`;
   return rows.length > 0;
 }
 

@@ -3,7 +3,7 @@ import { describeChange } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
 import type { ChangeInfo } from '../../contract/api';
-import { neutralCell } from '../../connect/spreadsheet';
+import { neutralCell, writeWorkbook } from '../../connect/spreadsheet';
 
 const FIELDS = [
   'change',
@@ -53,6 +53,19 @@ function valueText({ kind }: Change, value: number | string | null): string {
 /** Changes as a CSV file for a spreadsheet. */
 export function changesCsv(changes: ChangeInfo[]): string {
   return `${Papa.unparse({ fields: FIELDS, data: changes.map(fields) }, { newline: '\n' })}\n`;
+}
+
+const NUMBERS = ['change', 'bid', 'from', 'to', 'after change'];
+
+/** Changes as a workbook: values as numbers, so that a spreadsheet can calculate with them. */
+export function changesWorkbook(changes: ChangeInfo[]): AsyncIterable<Uint8Array> {
+  async function* rows() {
+    for (const change of changes)
+      yield fields(change).map((cell, at) =>
+        NUMBERS.includes(FIELDS[at]) && cell !== '' && Number.isFinite(Number(cell)) ? Number(cell) : cell,
+      );
+  }
+  return writeWorkbook('Changes', FIELDS, rows());
 }
 
 /** Changes as a JSON file for a program; money as decimal strings. */

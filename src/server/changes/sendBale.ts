@@ -56,6 +56,9 @@ export async function resumeBales(): Promise<void> {
   for (const { id, accountId } of await listSendingBales(db())) await deliverBale(accountId, id);
 }
 
+/** Changes that are handed to the market at once: the answers of each lot are kept before the next, so that it is seen how far it is. */
+const LOT = 200;
+
 /**
  * Delivers one bale: first the changes that wait for nothing, then those that wait for an accepted one.
  * @returns why it could not be delivered to its end, empty when it was (or another process is at it)
@@ -63,8 +66,11 @@ export async function resumeBales(): Promise<void> {
 export async function deliverBale(accountId: number, baleId: number): Promise<string> {
   try {
     for (const wave of [1, 2]) {
-      const isMine = await db().begin((tx) => deliverWave(tx, accountId, baleId, wave));
-      if (!isMine) return '';
+      for (;;) {
+        const outcome = await db().begin((tx) => deliverLot(tx, accountId, baleId, wave));
+        if (outcome === 'not mine') return '';
+        if (outcome === 'done') break;
+      }
     }
     await db().begin((tx) => endBale(tx, accountId, baleId));
     return '';
@@ -79,16 +85,21 @@ export async function deliverBale(accountId: number, baleId: number): Promise<st
   }
 }
 
-async function deliverWave(tx: Query, accountId: number, baleId: number, wave: number): Promise<boolean> {
+async function deliverLot(
+  tx: Query,
+  accountId: number,
+  baleId: number,
+  wave: number,
+): Promise<'not mine' | 'more' | 'done'> {
   const bale = await lockBale(tx, accountId, baleId);
-  if (!bale) return false;
+  if (!bale) return 'not mine';
   const unanswered = await listUnanswered(tx, accountId, baleId);
-  const ready = unanswered.filter((one) => (one.afterId === null) === (wave === 1));
-  const { changes, unknown } = await toMarketChanges(
-    tx,
-    accountId,
-    ready.filter((one) => wave === 1 || one.afterState === 'accepted'),
-  );
+  const ready = unanswered
+    .filter((one) => (one.afterId === null) === (wave === 1))
+    .filter((one) => wave === 1 || one.afterState === 'accepted')
+    .slice(0, LOT);
+  if (ready.length === 0) return 'done';
+  const { changes, unknown } = await toMarketChanges(tx, accountId, ready);
   for (const { id } of unknown)
     await answerChange(
       tx,
@@ -99,15 +110,16 @@ async function deliverWave(tx: Query, accountId: number, baleId: number, wave: n
         'The market does not know the campaign, ad group or target: it came from a file. Nothing was sent for this change.',
       ),
     );
-  if (changes.length === 0) return true;
+  if (changes.length === 0) return 'more';
   const account = (await findAccount(tx, accountId))!;
-  const answers = await ask(account.marketId!, `${bale.key}-${wave}`, changes);
+  // A lot that is asked again after a failure begins with the same change, and so has the same key.
+  const answers = await ask(account.marketId!, `${bale.key}-${ready[0].id}`, changes);
   const byRef = new Map(ready.map((one) => [String(one.id), one]));
   for (const answer of answers) {
     const one = byRef.get(answer.ref);
     if (one) await takeAnswer(tx, accountId, one, answer);
   }
-  return true;
+  return answers.length > 0 ? 'more' : 'done';
 }
 
 /** A batch that the market refuses as a whole is refused change by change: asking again would not help. */

@@ -1,8 +1,8 @@
-import { changeKey, entitiesOf, inverseOf } from '../../core/changes';
+import { changeKey, entitiesOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { NewChange } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
-import { insertChange, listChanges, updateStagedBid, withdrawChanges } from '../../db/queries/changes';
+import { insertChange, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';
 import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
@@ -66,44 +66,4 @@ async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
 /** Takes changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
 export async function withdraw(accountId: number, ids: number[]): Promise<number[]> {
   return withdrawChanges(db(), accountId, ids);
-}
-
-/** Sets another bid on a staged change. */
-export async function editBid(accountId: number, id: number, bid: number): Promise<void> {
-  if (!(await updateStagedBid(db(), accountId, id, bid)))
-    throw new MowingError('conflict', `Change ${id} is not in the tray any more, so its bid stays as it is.`);
-}
-
-/** Stages the opposite of accepted changes. @returns ids of what was staged */
-export async function undoChanges(accountId: number, ids: number[]): Promise<number[]> {
-  const rows = await listChanges(db(), accountId, { ids });
-  const inverses = rows.map((row) => ({
-    row,
-    inverse:
-      row.state === 'accepted' && !row.undone
-        ? inverseOf(row.change, { targetId: row.madeTargetId, negativeId: row.madeNegativeId })
-        : null,
-  }));
-  const possible = inverses.filter(({ inverse }) => inverse !== null);
-  if (possible.length === 0)
-    throw new MowingError(
-      'conflict',
-      'None of these changes can be undone: they were not accepted, are undone already, or are final.',
-    );
-  return db().begin(async (tx) => {
-    const staged: number[] = [];
-    for (const { row, inverse } of possible) {
-      const { id, isNew } = await insertChange(tx, accountId, {
-        change: inverse!,
-        key: changeKey(inverse!),
-        reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
-        figures: {},
-        effect: { spend: -row.effectSpend, sales: -row.effectSales },
-        afterId: null,
-        undoesId: row.id,
-      });
-      if (isNew) staged.push(id);
-    }
-    return staged;
-  });
 }

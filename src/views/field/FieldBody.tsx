@@ -1,5 +1,5 @@
 import type { AccountInfo } from '../../contract/api';
-import type { TrayState } from '../shared/useTray';
+import type { TrayState } from '../shared/tray/useTray';
 import { LoadedField } from './LoadedField';
 import type { FieldState } from './useFieldState';
 import type { LensState } from './useLens';

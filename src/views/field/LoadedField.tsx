@@ -36,7 +36,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
   const moveBar = useRef<HTMLSelectElement>(null);
   const view = useLensRows(engine, loaded, state, !isPictureFolded);
   const { arranged, isCurrent, reader, shown, rows } = view;
-  const hand = useHandWork(account, table, tray);
+  const hand = useHandWork(account, loaded, tray);
   const { sparks, onSight } = useSparks(account.id, loaded);
   const { staged, setValue } = hand;
   const columns = useMemo(
@@ -154,7 +154,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
         ) : (
           <ChangeBar
             account={account}
-            table={table}
+            loaded={loaded}
             chosen={chosen}
             selected={rows.selection.size}
             staged={hand.staged}

@@ -1,12 +1,7 @@
-import { useState } from 'react';
-import { recall, remember } from '../shared/urlState';
+import { useRemembered } from '../shared/useRemembered';
 
 /** Whether a part of the page is folded away, as this browser remembers it. */
 export function useFolded(key: string): [isFolded: boolean, fold: () => void] {
-  const [isFolded, setFolded] = useState(() => recall(key, false));
-  const fold = () => {
-    remember(key, !isFolded);
-    setFolded(!isFolded);
-  };
-  return [isFolded, fold];
+  const [isFolded, setFolded] = useRemembered(key, false);
+  return [isFolded, () => setFolded(!isFolded)];
 }

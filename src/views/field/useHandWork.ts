@@ -1,12 +1,18 @@
 import { useMemo, useRef } from 'react';
-import type { LensTable } from '../../core/lenses';
+import { daysIn } from '../../core/units';
+import type { LoadedLens } from '../shared/fieldEngine/types';
 import type { AccountInfo, NewChange } from '../../contract/api';
-import type { TrayState } from '../shared/useTray';
+import type { TrayState } from '../shared/tray/useTray';
 import { newChange, planMove, planState } from './changes/handChanges';
 import { stagedOf, valueChange } from './changes/staged';
 
 /** Changes made by hand on the rows of a lens: staged, stepped, taken back. */
-export function useHandWork(account: AccountInfo | undefined, table: LensTable | undefined, tray: TrayState) {
+export function useHandWork(
+  account: AccountInfo | undefined,
+  { table, window }: Pick<LoadedLens, 'table' | 'window'>,
+  tray: TrayState,
+) {
+  const days = daysIn(window.from, window.to);
   const done = useRef<number[][]>([]);
   const { changes, sending } = tray;
   const staged = useMemo(() => stagedOf({ changes, sending } as TrayState), [changes, sending]);
@@ -19,20 +25,29 @@ export function useHandWork(account: AccountInfo | undefined, table: LensTable |
     staged,
     stage: (list: NewChange[]) => void stage(list).catch(() => {}), // the tray tells why it failed
     setValue: (row: number, to: number) => {
-      const change = table && valueChange(table, row, to);
+      const change = valueChange(table, row, to);
       if (change && 'from' in change && change.from !== to)
-        void stage([newChange(table, row, change, 'By hand.')]).catch(() => {});
+        void stage([newChange(table, row, change, 'By hand.', days)]).catch(() => {});
     },
     nudge: (rows: number[], by: number) => {
-      if (!account || !table) return;
-      const options = { limits: account.limits, staged, suggested: new Map(), againToo: true, isNudge: true };
+      if (!account) return;
+      const options = {
+        limits: account.limits,
+        staged,
+        suggested: new Map(),
+        wanted: new Map(),
+        days,
+        againToo: true,
+        isNudge: true,
+      };
       void stage(planMove(table, rows, { kind: 'percent', by }, options).changes).catch(() => {});
     },
     /** Pauses what runs among some rows; resumes them when nothing does. */
     pause: (rows: number[]) => {
-      if (!table) return;
-      const pausing = planState(table, rows, 'paused', staged);
-      void stage(pausing.length > 0 ? pausing : planState(table, rows, 'enabled', staged)).catch(() => {});
+      const pausing = planState(table, rows, 'paused', staged, days);
+      void stage(pausing.length > 0 ? pausing : planState(table, rows, 'enabled', staged, days)).catch(
+        () => {},
+      );
     },
     undo: () => {
       const last = done.current.pop();

@@ -1,11 +1,16 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { describeChange } from '../../core/changes';
+import { describeChange, sumEffects } from '../../core/changes';
+import type { Moved } from '../../core/effect';
+import type { EffectInfo } from '../../contract/effects';
 import { formatCount, formatMoney } from '../../core/units';
 import type { AccountInfo, BaleInfo, ChangeInfo } from '../../contract/api';
 import { formatTime } from '../shared/formatTime';
-import type { TrayState } from '../shared/useTray';
+import type { TrayState } from '../shared/tray/useTray';
+import { BaleEffect } from './effects/BaleEffect';
+import { howMeasured, movedWords } from './effects/effectWords';
+import { stageAgain } from './stageAgain';
 import type { AnswerFilter, LedgerState } from './useLedger';
 
 interface BaleChangesProps {
@@ -16,8 +21,13 @@ interface BaleChangesProps {
 }
 
 /** The changes of one bale with the market's answers; refused ones first, since they ask for something. */
-export function BaleChanges({ bale, ledger, account }: BaleChangesProps) {
+export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
   const undoable = ledger.changes.filter((one) => one.undoable).map(({ id }) => id);
+  const refused = ledger.all.filter(({ state }) => state === 'refused');
+  const effects = new Map(ledger.effects?.changes.map(({ id, effect }) => [id, effect]));
+  const expected = sumEffects(
+    ledger.all.filter(({ state }) => state === 'accepted').map(({ effect }) => effect),
+  );
   const order = [...ledger.changes].sort(
     (a, b) => Number(b.state === 'refused') - Number(a.state === 'refused') || a.id - b.id,
   );
@@ -45,6 +55,9 @@ export function BaleChanges({ bale, ledger, account }: BaleChangesProps) {
           </Button>
         </p>
       )}
+      {ledger.effects && (
+        <BaleEffect effects={ledger.effects} expected={expected} currency={account.currency} />
+      )}
       <div style={{ display: 'flex', gap: 12, alignItems: 'center', marginBottom: 8 }}>
         <ToggleButtonGroup
           size="small"
@@ -62,9 +75,16 @@ export function BaleChanges({ bale, ledger, account }: BaleChangesProps) {
         </ToggleButtonGroup>
         <span style={{ flex: 1 }} />
         <Button href={`/api/changes/file?account=${account.id}&format=csv&bale=${bale.id}`}>CSV</Button>
+        <Button href={`/api/changes/file?account=${account.id}&format=xlsx&bale=${bale.id}`}>XLSX</Button>
         <Button href={`/api/changes/file?account=${account.id}&format=json&bale=${bale.id}`}>JSON</Button>
+        {refused.length > 0 && (
+          <Button onClick={() => tray.stage.mutate(stageAgain(refused))}>
+            Stage {refused.length === 1 ? 'the refused one' : `the ${formatCount(refused.length)} refused`}{' '}
+            again
+          </Button>
+        )}
         {undoable.length > 0 && (
-          <Button variant="outlined" onClick={() => ledger.undo.mutate(undoable)}>
+          <Button variant="outlined" onClick={() => ledger.undo.undo(undoable)}>
             Undo {formatCount(undoable.length)}
           </Button>
         )}
@@ -76,13 +96,15 @@ export function BaleChanges({ bale, ledger, account }: BaleChangesProps) {
             <th>Change</th>
             <th>Campaign › ad group</th>
             <th className="figure">Bid {account.currency}</th>
+            <th className="figure">Spend since</th>
+            <th className="figure">Sales since</th>
             <th>Why</th>
             <th />
           </tr>
         </thead>
         <tbody>
           {order.map((one) => (
-            <ChangeRow key={one.id} one={one} ledger={ledger} />
+            <ChangeRow key={one.id} one={one} ledger={ledger} effect={effects.get(one.id)} />
           ))}
         </tbody>
       </table>
@@ -99,7 +121,13 @@ const ANSWERS = {
   withdrawn: 'withdrawn',
 };
 
-function ChangeRow({ one, ledger }: { one: ChangeInfo; ledger: LedgerState }) {
+interface ChangeRowProps {
+  one: ChangeInfo;
+  ledger: LedgerState;
+  effect: EffectInfo | undefined;
+}
+
+function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
   return (
     <tr>
       <td className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}>
@@ -114,10 +142,40 @@ function ChangeRow({ one, ledger }: { one: ChangeInfo; ledger: LedgerState }) {
         {one.campaign} › {one.adGroup ?? 'whole campaign'}
       </td>
       <td className="figure">{'bid' in one.change ? formatMoney(one.change.bid) : ''}</td>
-      <td className="faint" style={{ maxWidth: 420 }}>
-        {one.reason}
+      <td className="figure">
+        <Since moved={effect?.spend ?? null} effect={effect} />
       </td>
-      <td>{one.undoable && <Button onClick={() => ledger.undo.mutate([one.id])}>Undo</Button>}</td>
+      <td className="figure">
+        <Since moved={effect?.sales ?? null} effect={effect} />
+      </td>
+      <td className="faint" style={{ maxWidth: 380 }}>
+        <span className="twoLines" title={one.reason}>
+          {one.reason}
+        </span>
+      </td>
+      <td>{one.undoable && <Button onClick={() => ledger.undo.undo([one.id])}>Undo</Button>}</td>
     </tr>
+  );
+}
+
+/** A measured change of one row; hollow while it may as well be chance. */
+function Since({ moved, effect }: { moved: Moved | null; effect: EffectInfo | undefined }) {
+  if (!effect) return null;
+  if (!moved)
+    return (
+      <span className="faint" title={howMeasured(effect)}>
+        {effect.measured > 0 ? '–' : 'too early'}
+      </span>
+    );
+  const { change, low, high } = moved;
+  const isSure = low > 0 || high < 0;
+  return (
+    <span
+      className={isSure ? '' : 'faint'}
+      style={{ whiteSpace: 'nowrap' }}
+      title={`80 % interval ${movedWords(low)} to ${movedWords(high)}. ${howMeasured(effect)}`}
+    >
+      {isSure ? '●' : '○'} {movedWords(change)}
+    </span>
   );
 }

@@ -20,11 +20,22 @@ export function BaleList({ ledger }: { ledger: LedgerState }) {
       <h1 className="serif" style={{ margin: '0 16px 10px', fontSize: 18, fontWeight: 500 }}>
         Ledger
       </h1>
+      {ledger.bales.length > 0 && (
+        <button
+          type="button"
+          aria-current={ledger.isWorkedOpen ? 'true' : undefined}
+          onClick={ledger.showWorked}
+          className="entry"
+          title="w"
+        >
+          Which changes worked
+        </button>
+      )}
       {ledger.bales.map((bale) => (
         <button
           key={bale.id}
           type="button"
-          aria-current={bale.id === ledger.bale?.id ? 'true' : undefined}
+          aria-current={!ledger.isWorkedOpen && bale.id === ledger.bale?.id ? 'true' : undefined}
           onClick={() => ledger.choose(bale.id)}
           className="entry"
         >

@@ -3,6 +3,8 @@ import { Frame } from '../shared/frame/Frame';
 import { useAccount } from '../shared/useAccount';
 import { BaleChanges } from './BaleChanges';
 import { BaleList } from './BaleList';
+import { WhatWorked } from './effects/WhatWorked';
+import { UndoDialog } from './UndoDialog';
 import { LEDGER_KEYS, useLedger } from './useLedger';
 
 export function LedgerPlace() {
@@ -30,15 +32,23 @@ function Ledger() {
                 {fault.message}
               </p>
             )}
-            {ledger.bale && account && (
+            {ledger.isWorkedOpen && account && <WhatWorked account={account} />}
+            {!ledger.isWorkedOpen && ledger.bale && account && (
               <BaleChanges bale={ledger.bale} ledger={ledger} tray={tray} account={account} />
             )}
-            {!ledger.bale && !fault && (
+            {!ledger.isWorkedOpen && !ledger.bale && !fault && (
               <p className="faint">
                 {ledger.isLoading
                   ? 'Opening the ledger …'
                   : 'Nothing was sent yet. What you accept in the round waits in the tray; once sent, it stands here with the market’s answers.'}
               </p>
+            )}
+            {ledger.undo.asking && (
+              <UndoDialog
+                changed={ledger.undo.asking.changed}
+                all={ledger.undo.asking.ids.length}
+                onDone={ledger.undo.answer}
+              />
             )}
           </main>
         </div>

@@ -4,12 +4,14 @@ import { useState } from 'react';
 import { api } from '../shared/api';
 import type { KeyLine } from '../shared/frame/KeysHelp';
 import { useKeys } from '../shared/useKeys';
+import { useUndo } from './useUndo';
 import { useUrlState } from '../shared/urlState';
 
 export type AnswerFilter = 'all' | 'accepted' | 'refused' | 'sending';
 
 export const LEDGER_KEYS: KeyLine[] = [
   ['↑ ↓', 'bale'],
+  ['w', 'which changes worked'],
   ['r', 'show refused changes only, or all'],
 ];
 
@@ -33,6 +35,11 @@ export function useLedger(account: number | undefined) {
     queryFn: () => api.changes(account!, { bale: bale!.id }),
     enabled: bale !== undefined,
   });
+  const effects = useQuery({
+    queryKey: ['bale-effects', account, bale?.id, bale?.accepted],
+    queryFn: () => api.baleEffects(account!, bale!.id),
+    enabled: bale !== undefined && bale.accepted > 0,
+  });
   const refresh = () =>
     client.invalidateQueries({
       predicate: ({ queryKey }) => ['changes', 'bales'].includes(String(queryKey[0])),
@@ -45,16 +52,10 @@ export function useLedger(account: number | undefined) {
     onError: tell,
     onSettled: refresh,
   });
-  const undo = useMutation({
-    mutationFn: (ids: number[]) => api.undo(account!, ids),
-    onSuccess: ({ ids }) =>
-      enqueueSnackbar(
-        `${ids.length} ${ids.length === 1 ? 'undoing change waits' : 'undoing changes wait'} in the tray.`,
-      ),
-    onError: tell,
-    onSettled: refresh,
-  });
-  const choose = (id: number) => set({ bale: String(id) });
+  const undo = useUndo(account, () => void refresh());
+  const isWorkedOpen = values.get('view') === 'worked';
+  const choose = (id: number) => set({ bale: String(id), view: null });
+  const showWorked = () => set({ view: 'worked' });
   const step = (by: number) => {
     const next = list[list.findIndex(({ id }) => id === bale?.id) + by];
     if (next) choose(next.id);
@@ -62,6 +63,7 @@ export function useLedger(account: number | undefined) {
   useKeys({
     arrowdown: () => step(1),
     arrowup: () => step(-1),
+    w: () => (isWorkedOpen ? set({ view: null }) : showWorked()),
     r: () => setFilter(filter === 'refused' ? 'all' : 'refused'),
   });
   return {
@@ -74,6 +76,9 @@ export function useLedger(account: number | undefined) {
     filter,
     setFilter,
     choose,
+    isWorkedOpen,
+    showWorked,
+    effects: effects.data,
     retry,
     undo,
   };

@@ -1,5 +1,5 @@
 import type { AccountInfo } from '../../contract/api';
-import type { TrayState } from '../shared/useTray';
+import type { TrayState } from '../shared/tray/useTray';
 import { BidStep } from './bids/BidStep';
 import { useBidWork } from './bids/useBidWork';
 import { OverviewStep } from './overview/OverviewStep';

@@ -5,6 +5,7 @@ import type {
   ChangeInfo,
   ErrorAnswer,
   FieldSumsAnswer,
+  FileDifferences,
   GoalsAnswer,
   ImportAnswer,
   NewAccount,
@@ -14,6 +15,7 @@ import type {
   StepName,
   SyncInfo,
   TermDays,
+  UndoAnswer,
 } from '../../contract/api';
 import type {
   HistoryAnswer,
@@ -26,6 +28,7 @@ import type {
   SuggestionsAnswer,
   Swath,
 } from '../../contract/field';
+import type { BaleEffects, SortEffects } from '../../contract/effects';
 import type { AsideRequest, TargetAside } from '../../contract/bids';
 import type { BidFeed } from '../../core/bids';
 import type { AccountTree, LensGrain } from '../../core/lenses';
@@ -90,10 +93,21 @@ export const api = {
     ask<{ ids: (number | null)[] }>('/api/changes', send('POST', { account, changes })),
   withdraw: (account: number, ids: number[]) =>
     ask<{ ids: number[] }>('/api/changes/withdraw', send('POST', { account, ids })),
-  undo: (account: number, ids: number[]) =>
-    ask<{ ids: number[] }>('/api/changes/undo', send('POST', { account, ids })),
-  setBid: (account: number, id: number, bid: number) =>
-    ask<{ bid: number }>('/api/changes/bid', send('POST', { account, id, bid })),
+  undo: (account: number, ids: number[], changed?: 'leave' | 'set-back') =>
+    ask<UndoAnswer>('/api/changes/undo', send('POST', { account, ids, changed })),
+  setValues: (account: number, values: { id: number; value: number }[]) =>
+    ask<{ ids: number[] }>('/api/changes/values', send('POST', { account, values })),
+  goFromPresent: (account: number, ids: number[]) =>
+    ask<{ ids: number[] }>('/api/changes/from-present', send('POST', { account, ids })),
+  readChangeFile: (account: number, file: Blob) =>
+    ask<FileDifferences>(`/api/changes/file?${query({ account })}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: file,
+    }),
+  baleEffects: (account: number, bale: number) =>
+    ask<BaleEffects>(`/api/effects?${query({ account, bale })}`),
+  sortEffects: (account: number) => ask<SortEffects>(`/api/effects?${query({ account })}`),
   bales: (account: number) => ask<BaleInfo[]>(`/api/bales?${query({ account })}`),
   sendBale: (account: number, ids: number[]) =>
     ask<{ baleId: number; trouble: string }>('/api/bales', send('POST', { account, ids })),

@@ -1,8 +1,8 @@
-import { changeIds } from '../../../contract/schemas';
-import { undoChanges } from '../../../server/changes/stageChanges';
+import type { UndoRequest } from '../../../contract/api';
+import { undoRequest } from '../../../contract/schemas';
+import { undoChanges } from '../../../server/changes/undoChanges';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) => {
-  const { account, ids } = await readBody<{ account: number; ids: number[] }>(context, changeIds);
-  return { ids: await undoChanges(account, ids) };
-});
+export const POST = endpoint(async (context) =>
+  undoChanges(await readBody<UndoRequest>(context, undoRequest)),
+);

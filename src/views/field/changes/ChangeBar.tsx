@@ -1,21 +1,23 @@
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { RefObject } from 'react';
-import type { HandStep } from '../../../core/changes';
+import type { AcosBands, HandStep } from '../../../core/changes';
 import { lensNamed } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { MICROS_PER_UNIT } from '../../../core/units';
 import type { AccountInfo, NewChange } from '../../../contract/api';
-import { api } from '../../shared/api';
+import type { LoadedLens } from '../../shared/fieldEngine/types';
 import { countWords } from '../../shared/rowRequest';
-import { planMove, planState } from './handChanges';
+import { useRemembered } from '../../shared/useRemembered';
+import { USUAL_BANDS } from './bands';
+import { BandsForm } from './BandsForm';
 import { PlanWords } from './PlanWords';
 import type { Staged } from './staged';
+import { useHandPlan } from './useHandPlan';
 
 interface ChangeBarProps {
   account: AccountInfo;
-  table: LensTable;
+  loaded: LoadedLens;
   /** The selected rows, or the focused one. */
   chosen: number[];
   selected: number;
@@ -31,15 +33,16 @@ const STEPS: { kind: StepKind; label: string; unit: 'percent' | 'value' | null; 
   { kind: 'amount', label: 'by amount', unit: 'value' },
   { kind: 'value', label: 'to value', unit: 'value' },
   { kind: 'cpc', label: 'to CPC', unit: null, bidsOnly: true },
+  { kind: 'wanted', label: 'to the wanted bid', unit: null, bidsOnly: true },
+  { kind: 'bands', label: 'by ACOS bands', unit: null, bidsOnly: true },
   { kind: 'suggested', label: 'to the market’s suggestion', unit: null, bidsOnly: true },
   { kind: 'floor', label: 'to the floor', unit: null },
 ];
 const NAMES = { bid: 'Bids', budget: 'Budgets', modifier: 'Modifiers', price: '', none: '' } as const;
-/** Suggestions are asked for so many targets at most. */
-const MOST_SUGGESTED = 5000;
 
 /** Changes made by hand on the chosen rows: seen before they are staged, told what they come to. */
-export function ChangeBar({ account, table, chosen, selected, staged, onStage, inputRef }: ChangeBarProps) {
+export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, inputRef }: ChangeBarProps) {
+  const { table } = loaded;
   const [kind, setKind] = useState<StepKind>('percent');
   const [text, setText] = useState('-15');
   const [againToo, setAgainToo] = useState(false);
@@ -48,23 +51,16 @@ export function ChangeBar({ account, table, chosen, selected, staged, onStage, i
     value === 'bid' ? table.lens !== 'ad-groups' : value === 'budget' || value === 'modifier';
   const steps = STEPS.filter(({ bidsOnly }) => !bidsOnly || value === 'bid');
   const chosenKind = steps.some((one) => one.kind === kind) ? kind : 'percent';
-  const ids = chosen.slice(0, MOST_SUGGESTED).map((row) => table.targetId[row]);
-  const suggestions = useQuery({
-    queryKey: ['suggestions', account.id, ids],
-    queryFn: () => api.suggestBids(account.id, ids),
-    enabled: chosenKind === 'suggested' && ids.length > 0,
-    staleTime: 60_000,
+  const [bands, setBands] = useRemembered<AcosBands>('acos-bands', USUAL_BANDS);
+  const step = isSettable ? readStep(chosenKind, text, value === 'modifier', bands) : null;
+  const { plan, pausing, resuming, asking, error } = useHandPlan({
+    account,
+    loaded,
+    chosen,
+    staged,
+    step,
+    againToo,
   });
-  const step = readStep(chosenKind, text, value === 'modifier');
-  const plan = useMemo(() => {
-    if (!step || !isSettable || chosen.length === 0) return null;
-    const bids = suggestions.data?.bids ?? [];
-    const suggested = new Map(bids.flatMap((one, at) => (one ? [[ids[at], one.bid] as const] : [])));
-    return planMove(table, chosen, step, { limits: account.limits, staged, suggested, againToo });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- ids and step are made of what is listed
-  }, [table, chosen, chosenKind, text, isSettable, staged, againToo, suggestions.data, account.limits]);
-  const pausing = useMemo(() => planState(table, chosen, 'paused', staged), [table, chosen, staged]);
-  const resuming = useMemo(() => planState(table, chosen, 'enabled', staged), [table, chosen, staged]);
   const { unit } = steps.find((one) => one.kind === chosenKind)!;
   return (
     <form
@@ -108,6 +104,9 @@ export function ChangeBar({ account, table, chosen, selected, staged, onStage, i
                 {unit === 'percent' || value === 'modifier' ? '%' : account.currency}
               </>
             )}
+            {chosenKind === 'bands' && (
+              <BandsForm bands={bands} currency={account.currency} onBands={setBands} />
+            )}
           </span>
           {plan && (
             <PlanWords
@@ -118,10 +117,10 @@ export function ChangeBar({ account, table, chosen, selected, staged, onStage, i
               onAgainToo={setAgainToo}
             />
           )}
-          {suggestions.isFetching && <span className="faint">asking the market …</span>}
-          {suggestions.error && (
+          {asking && <span className="faint">{asking}</span>}
+          {error && (
             <span role="alert" className="over">
-              {suggestions.error.message}
+              {error.message}
             </span>
           )}
           <Button type="submit" variant="contained" disabled={!plan || plan.changes.length === 0}>
@@ -150,7 +149,7 @@ const WHY_NOT: Partial<Record<LensTable['lens'], string>> = {
   products: 'Costs and targets of products are set under Setup.',
 };
 
-function readStep(kind: StepKind, text: string, isShare: boolean): HandStep | null {
+function readStep(kind: StepKind, text: string, isShare: boolean, bands: AcosBands): HandStep | null {
   const number = Number(text.replace(',', '.').replace('−', '-'));
   const isNumber = text.trim() !== '' && Number.isFinite(number);
   const toValue = (value: number) => (isShare ? value / 100 : Math.round(value * MICROS_PER_UNIT));
@@ -161,6 +160,8 @@ function readStep(kind: StepKind, text: string, isShare: boolean): HandStep | nu
       return isNumber ? { kind, by: toValue(number) } : null;
     case 'value':
       return isNumber && number >= 0 ? { kind, to: toValue(number) } : null;
+    case 'bands':
+      return { kind, ...bands };
     default:
       return { kind };
   }

@@ -11,7 +11,14 @@ const sums = sumsByTarget([{ id: 1001, now: { impressions: 9, clicks: 10, spend:
 const auto = (over: Partial<AccountTree> = {}) => buildLens('auto', indexTree(aTree(over)), sums);
 const limits = { ...USUAL_LIMITS, minBid: 250_000 };
 const none: Staged = new Map();
-const options = { limits, staged: none, suggested: new Map<number, number>(), againToo: false };
+const options = {
+  limits,
+  staged: none,
+  suggested: new Map<number, number>(),
+  wanted: new Map<number, number>(),
+  days: 30.4,
+  againToo: false,
+};
 const waiting = (change: Change): Staged => new Map([[changeKey(change), change]]);
 
 describe('bids of a selection moved by hand', () => {
@@ -110,7 +117,7 @@ describe('pausing a selection', () => {
     const table = auto();
     table.state[1] = 1;
     const staged = waiting({ kind: 'set-state', entity: 'target', id: 1005, from: 'enabled', to: 'paused' });
-    expect(planState(table, [0, 1, 2], 'paused', staged).map(({ change }) => change)).toEqual([
+    expect(planState(table, [0, 1, 2], 'paused', staged, 30).map(({ change }) => change)).toEqual([
       { kind: 'set-state', entity: 'target', id: 1001, from: 'enabled', to: 'paused' },
     ]);
   });
@@ -122,6 +129,6 @@ describe('pausing a selection', () => {
       { ...sums, termId: Int32Array.of(1) },
       new Map([[1, 'crock']]),
     );
-    expect(planState(terms, [0], 'paused', none)).toEqual([]);
+    expect(planState(terms, [0], 'paused', none, 30)).toEqual([]);
   });
 });

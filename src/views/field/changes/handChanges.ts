@@ -2,7 +2,9 @@ import { changeKey, moveByHand } from '../../../core/changes';
 import type { HandStep, MarketLimits, ValueLimits } from '../../../core/changes';
 import { sumsAt } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
-import { formatMoney, formatShare } from '../../../core/units';
+import { monthAt } from '../../../core/bids';
+import type { Month } from '../../../core/bids';
+import { DAYS_PER_MONTH, formatMoney, formatShare } from '../../../core/units';
 import type { NewChange } from '../../../contract/api';
 import { isRecent, stateChange, stagedValue, valueChange } from './staged';
 import type { Staged } from './staged';
@@ -29,6 +31,10 @@ interface PlanOptions {
   staged: Staged;
   /** Suggested bids by target; for that step alone. */
   suggested: ReadonlyMap<number, number>;
+  /** Bids that are worked out, by target; for that step alone. */
+  wanted: ReadonlyMap<number, number>;
+  /** Days of the window: what is expected is told per month. */
+  days: number;
   /** Take rows too that have a change pending, or a new one. */
   againToo: boolean;
   /** A nudge goes on from what is staged, instead of leaving it out. */
@@ -73,12 +79,16 @@ export function planMove(
       continue;
     }
     const now = options.isNudge && waiting !== undefined ? waiting : known(table.value[row]);
-    const { clicks, spend } = sumsAt(table.now, row);
+    const { clicks, spend, sales } = sumsAt(table.now, row);
     const moved = moveByHand(
       {
         now,
         cpc: clicks > 0 ? spend / clicks : null,
         suggested: options.suggested.get(table.targetId[row]) ?? null,
+        wanted: options.wanted.get(table.targetId[row]) ?? null,
+        spend,
+        sales,
+        targetAcos: table.targetAcos[row],
       },
       step,
       limits,
@@ -94,7 +104,9 @@ export function planMove(
     else plan.up += 1;
     plan.before += now ?? 0;
     plan.after += moved.to;
-    plan.changes.push(newChange(table, row, change, `By hand: ${stepWords(step, table.lens)}.`));
+    plan.changes.push(
+      newChange(table, row, change, `By hand: ${stepWords(step, table.lens)}.`, options.days),
+    );
   }
   return plan;
 }
@@ -109,11 +121,12 @@ export function planState(
   rows: readonly number[],
   to: 'enabled' | 'paused',
   staged: Staged,
+  days: number,
 ): NewChange[] {
   return rows.flatMap((row) => {
     const change = stateChange(table, row, to);
     if (!change || staged.has(changeKey(change))) return [];
-    return [newChange(table, row, change, to === 'paused' ? 'Paused by hand.' : 'Resumed by hand.')];
+    return [newChange(table, row, change, to === 'paused' ? 'Paused by hand.' : 'Resumed by hand.', days)];
   });
 }
 
@@ -123,15 +136,31 @@ export function newChange(
   row: number,
   change: NewChange['change'],
   reason: string,
+  days: number,
 ): NewChange {
   const { clicks, orders, spend, sales } = sumsAt(table.now, row);
   return {
     change,
     reason,
     figures: { clicks, orders, spend, sales },
-    // What another bid brings is told when it is estimated, not guessed.
-    effect: { spend: 0, sales: 0 },
+    effect: expectedOf(change, { clicks, spend, sales }, days),
   };
+}
+
+/**
+ * What is expected in a month of the figures of the window: of a bid by how clicks and prices follow it (see monthAt), of a pause that
+ * they end. Of budgets, modifiers and what was not known before nothing is claimed.
+ */
+function expectedOf(change: NewChange['change'], window: Month, days: number): NewChange['effect'] {
+  const part = DAYS_PER_MONTH / days;
+  const now = { clicks: window.clicks * part, spend: window.spend * part, sales: window.sales * part };
+  const after =
+    change.kind === 'set-bid' && change.from
+      ? monthAt(now, change.to / change.from)
+      : change.kind === 'set-state' && change.to === 'paused'
+        ? { clicks: 0, spend: 0, sales: 0 }
+        : now;
+  return { spend: Math.round(after.spend - now.spend), sales: Math.round(after.sales - now.sales) };
 }
 
 function stepWords(step: HandStep, lens: LensTable['lens']): string {
@@ -147,6 +176,10 @@ function stepWords(step: HandStep, lens: LensTable['lens']): string {
       return 'to what a click costs';
     case 'suggested':
       return 'to the market’s suggested bid';
+    case 'wanted':
+      return 'to the bid that is worked out for it';
+    case 'bands':
+      return 'by the band its ACOS is in';
     case 'floor':
       return 'to the floor';
   }

@@ -1,7 +1,7 @@
 import type { LensTable } from '../../../core/lenses';
 import { changeKey } from '../../../core/changes';
 import type { Change, Placement } from '../../../core/changes';
-import type { TrayState } from '../../shared/useTray';
+import type { TrayState } from '../../shared/tray/useTray';
 
 /** Days in which a change is new: what it did cannot be seen yet. */
 export const COOL_DOWN_DAYS = 6;

@@ -5,7 +5,7 @@ import type { AccountInfo, BidStepName, NewChange, RoundStep } from '../../../co
 import type { AsideRequest, AsideVerdict, TargetAside } from '../../../contract/bids';
 import { formatDay } from '../../../core/units';
 import { api } from '../../shared/api';
-import type { TrayState } from '../../shared/useTray';
+import type { TrayState } from '../../shared/tray/useTray';
 import { isBidStep } from '../useRoundState';
 import type { BidEdit } from './bidEdits';
 

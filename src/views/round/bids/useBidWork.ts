@@ -2,35 +2,31 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Area } from '../../../charts';
 import type { AccountInfo, BidStepName } from '../../../contract/api';
-import { settingsOf, USUAL_CHOICES } from '../../../core/bids';
+import { settingsOf } from '../../../core/bids';
 import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
+import { recallChoices, rememberChoices } from '../../shared/bidChoices';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { treeVersion } from '../../shared/fieldEngine/treeVersion';
 import type { ArrangedBids, BidsAsked, LoadedLens } from '../../shared/fieldEngine/types';
 import { pointsOf, rowsInArea } from '../../shared/picture/points';
 import type { PointSource } from '../../shared/picture/points';
-import { recall, remember } from '../../shared/urlState';
 import { useAnswer } from '../../shared/useAnswer';
 import { useRows } from '../../shared/useRows';
-import type { TrayState } from '../../shared/useTray';
+import type { TrayState } from '../../shared/tray/useTray';
 import { isBidStep } from '../useRoundState';
 import type { RoundState } from '../useRoundState';
 import { useBidDecisions } from './useBidDecisions';
 
 /** The choices of a round of bids, remembered by account. */
 function useChoices(account: AccountInfo | undefined) {
-  const key = `bid-choices-${account?.id ?? 0}`;
+  const id = account?.id;
   const [changed, setChanged] = useState<Partial<BidChoices>>({});
-  const choices = useMemo(
-    () => ({ ...USUAL_CHOICES, ...recall<Partial<BidChoices>>(key, {}), ...changed }),
-    [key, changed],
-  );
+  const choices = useMemo(() => ({ ...recallChoices(id), ...changed }), [id, changed]);
   const setChoices = (changes: Partial<BidChoices>) => {
     const next = { ...choices, ...changes };
     setChanged(next);
-    // The wide first step is for once: another round begins with a usual pace.
-    remember(key, next.pace === 'to wanted' ? { ...next, pace: USUAL_CHOICES.pace } : next);
+    rememberChoices(id, next);
   };
   return { choices, setChoices };
 }

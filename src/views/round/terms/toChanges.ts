@@ -1,7 +1,7 @@
 import { writeItemCode } from '../../../core/matching';
-import { DAYS_PER_MONTH, spendPerMonth } from '../../../core/negatives';
+import { spendPerMonth } from '../../../core/negatives';
 import { sumsOfRow } from '../../../core/terms';
-import { daysIn } from '../../../core/units';
+import { daysIn, DAYS_PER_MONTH } from '../../../core/units';
 import type { ChangeFigures, NewChange } from '../../../contract/api';
 import type { LoadedReview, Proposal } from './worker/types';
 

@@ -3,7 +3,7 @@ import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { NewChange, PutAside, StepName } from '../../../contract/api';
 import { api } from '../../shared/api';
-import type { TrayState } from '../../shared/useTray';
+import type { TrayState } from '../../shared/tray/useTray';
 import { joinChanges, toChanges } from './toChanges';
 import { rowKey } from './worker/types';
 import type { LoadedReview, Proposal } from './worker/types';

@@ -3,7 +3,7 @@ import type { Area } from '../../../charts';
 import type { StepName } from '../../../contract/api';
 import { pointsOf, rowsInArea } from '../../shared/picture/points';
 import { useRows } from '../../shared/useRows';
-import type { TrayState } from '../../shared/useTray';
+import type { TrayState } from '../../shared/tray/useTray';
 import { isBidStep } from '../useRoundState';
 import type { RoundState } from '../useRoundState';
 import { sourceOf } from './sourceOf';

@@ -3,14 +3,14 @@ import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useKeys } from '../useKeys';
 import type { KeyMap } from '../useKeys';
-import { useTray } from '../useTray';
-import type { TrayState } from '../useTray';
+import { useTray } from '../tray/useTray';
+import type { TrayState } from '../tray/useTray';
 import { FindOrDo } from './FindOrDo';
 import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
 import type { KeyLine } from './KeysHelp';
 import { TopBar } from './TopBar';
-import { Tray } from './Tray';
+import { Tray } from '../tray/Tray';
 import { PLACES, goTo } from './places';
 import type { PlaceName } from './places';
 

@@ -8,7 +8,7 @@ import Tooltip from '@mui/material/Tooltip';
 import { useColorScheme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import type { TrayState } from '../useTray';
+import type { TrayState } from '../tray/useTray';
 import { PLACES, placeLink } from './places';
 import type { PlaceName } from './places';
 

@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useMemo } from 'react';
-import { sumEffects } from '../../core/changes';
-import type { NewChange } from '../../contract/api';
-import { api } from './api';
+import { findConflicts, sumEffects } from '../../../core/changes';
+import type { NewChange } from '../../../contract/api';
+import { api } from '../api';
 
 const NOTHING: never[] = [];
 
@@ -29,6 +29,7 @@ export function useTray(account: number | undefined) {
   const fail = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
   const changes = staged.data ?? NOTHING;
   const effect = useMemo(() => sumEffects(changes.map((one) => one.effect)), [changes]);
+  const conflicts = useMemo(() => findConflicts(changes), [changes]);
 
   const stage = useMutation({
     mutationFn: (list: NewChange[]) => api.stage(account!, list),
@@ -40,8 +41,13 @@ export function useTray(account: number | undefined) {
     onError: fail,
     onSettled: refresh,
   });
-  const setBid = useMutation({
-    mutationFn: ({ id, bid }: { id: number; bid: number }) => api.setBid(account!, id, bid),
+  const setValues = useMutation({
+    mutationFn: (values: { id: number; value: number }[]) => api.setValues(account!, values),
+    onError: fail,
+    onSettled: refresh,
+  });
+  const goFromPresent = useMutation({
+    mutationFn: (ids: number[]) => api.goFromPresent(account!, ids),
     onError: fail,
     onSettled: refresh,
   });
@@ -61,7 +67,9 @@ export function useTray(account: number | undefined) {
     isLoading: staged.isLoading,
     stage,
     withdraw,
-    setBid,
+    setValues,
+    goFromPresent,
+    conflicts,
     send,
     refresh,
   };

@@ -3,10 +3,12 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useSnackbar } from 'notistack';
 import { useEffect, useRef } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import { formatCount, formatMoney } from '../../../core/units';
-import type { TrayState } from '../useTray';
-import { placeLink } from './places';
+import type { TrayState } from './useTray';
+import { placeLink } from '../frame/places';
+import { ChangeFileMenu } from './ChangeFileMenu';
+import { changeCount, signed } from './money';
 import { TrayList } from './TrayList';
+import { useSendProgress } from './useSendProgress';
 
 interface TrayProps {
   tray: TrayState;
@@ -15,13 +17,10 @@ interface TrayProps {
   onOpen: (isOpen: boolean) => void;
 }
 
-const plural = (count: number) => `${formatCount(count)} ${count === 1 ? 'change' : 'changes'}`;
-const signed = (micros: number) =>
-  `${micros > 0 ? '+' : micros < 0 ? '−' : ''}${formatMoney(Math.abs(micros))}`;
-
 /** Everything staged, as one line that opens upward. Nothing is sent from anywhere else. */
 export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
-  const { changes, sending, effect } = tray;
+  const { changes, sending, effect, conflicts } = tray;
+  const progress = useSendProgress(account?.id, tray.send.isPending);
   const { enqueueSnackbar } = useSnackbar();
   const sendButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
@@ -39,7 +38,13 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
       aria-label="Tray"
       style={{ borderTop: '1px solid var(--hairline)', background: 'var(--raised)' }}
     >
-      {tray.send.isPending && <LinearProgress aria-label="Sending" />}
+      {tray.send.isPending && (
+        <LinearProgress
+          aria-label="Sending"
+          variant={progress.share > 0 ? 'determinate' : 'indeterminate'}
+          value={progress.share * 100}
+        />
+      )}
       <div style={{ display: 'flex', alignItems: 'center', gap: 12, height: 36, padding: '0 16px' }}>
         <button
           type="button"
@@ -54,7 +59,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
             textOverflow: 'ellipsis',
           }}
         >
-          <strong>{changes.length === 0 ? 'Nothing staged' : plural(changes.length)}</strong>
+          <strong>{changes.length === 0 ? 'Nothing staged' : changeCount(changes.length)}</strong>
           {changes.length > 0 && (
             <span className="faint">
               {' '}
@@ -63,19 +68,21 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
               {effect.spend === 0 && effect.sales === 0 ? '· no change of spend is claimed' : 'expected'}
             </span>
           )}
-          {sending.length > 0 && (
+          {conflicts.length > 0 && (
             <span className="over">
               {' '}
-              · {plural(sending.length)} sent, answer not known yet; asked again by itself
+              · ▲ {conflicts.length} {conflicts.length === 1 ? 'conflict' : 'conflicts'}
+            </span>
+          )}
+          {tray.send.isPending && <span> · {progress.words}</span>}
+          {!tray.send.isPending && sending.length > 0 && (
+            <span className="over">
+              {' '}
+              · {changeCount(sending.length)} sent, answer not known yet; asked again by itself
             </span>
           )}
         </button>
-        {changes.length > 0 && (
-          <>
-            <Button href={`/api/changes/file?account=${account?.id}&format=csv`}>Change file, CSV</Button>
-            <Button href={`/api/changes/file?account=${account?.id}&format=json`}>JSON</Button>
-          </>
-        )}
+        {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && (
           <span className="faint">Fed by files: take the change file</span>
         )}
@@ -86,7 +93,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
             disabled={tray.send.isPending}
             onClick={() => void send().catch(() => {})}
           >
-            Send {plural(changes.length)}
+            Send {changeCount(changes.length)}
           </Button>
         )}
       </div>

@@ -1,0 +1,22 @@
+// What the ledger gets of measured effects.
+import type { ChangeSort, MeasuredEffect } from '../core/effect';
+
+/** A measured effect; `readyOn` is the account's day from which a first answer can be given. */
+export type EffectInfo = Omit<MeasuredEffect, 'readyOn'> & { readyOn: string | null };
+
+export interface BaleEffects {
+  /** The last day whose orders are in. */
+  settledThrough: string;
+  bale: EffectInfo;
+  changes: { id: number; effect: EffectInfo }[];
+}
+
+export interface SortEffects {
+  settledThrough: string;
+  sorts: {
+    sort: ChangeSort;
+    changes: number;
+    expected: { spend: number; sales: number };
+    effect: EffectInfo;
+  }[];
+}

@@ -1,0 +1,76 @@
+import type { Change } from './change';
+import { checkChange } from './limits';
+import type { MarketLimits } from './limits';
+import { setValueOf, withValue } from './value';
+
+/** A line of a change file that was edited elsewhere: texts as they stand there. */
+export interface FileLine {
+  line: number;
+  /** Number of the change. */
+  change: string;
+  /** The value to set: the bid of what is added, the value after of what is set. */
+  bid: string;
+  to: string;
+}
+
+/** What a change file says differently from the tray. */
+export interface ReadBack {
+  edits: { line: number; id: number; from: number; to: number; unit: 'money' | 'share' }[];
+  /** Staged changes that the file does not name any more. */
+  missing: number[];
+  refused: { line: number; reason: string }[];
+  /** Lines that say what the tray says. */
+  same: number;
+}
+
+/** Compares a change file with the tray. Values are checked as the market would. */
+export function readBack(
+  lines: readonly FileLine[],
+  staged: readonly { id: number; change: Change }[],
+  limits: MarketLimits,
+): ReadBack {
+  const byId = new Map(staged.map((one) => [String(one.id), one]));
+  const seen = new Set<string>();
+  const result: ReadBack = { edits: [], missing: [], refused: [], same: 0 };
+  for (const { line, change: text, bid, to } of lines) {
+    const refuse = (reason: string) => result.refused.push({ line, reason });
+    const id = text.trim();
+    const one = byId.get(id);
+    if (id === '') refuse('There is no number of a change. New changes are made in the rows, not in a file.');
+    else if (!one)
+      refuse(`The tray has no change ${id}: it was sent or taken out, or belongs to another account.`);
+    else if (seen.has(id)) refuse(`Change ${id} stands in the file twice; the first line counts.`);
+    else {
+      seen.add(id);
+      const value = setValueOf(one.change);
+      const written = one.change.kind.startsWith('add-') ? bid : to;
+      if (!value) {
+        result.same += 1;
+        continue;
+      }
+      const next = readValue(written, value.unit);
+      if (next === null)
+        refuse(`“${written.slice(0, 40)}” is no ${value.unit === 'money' ? 'amount' : 'share'}.`);
+      else if (next === value.to) result.same += 1;
+      else {
+        const [finding] = checkChange(withValue(one.change, next), limits);
+        if (finding) refuse(`${finding.sentence} The market would refuse it.`);
+        else result.edits.push({ line, id: one.id, from: value.to, to: next, unit: value.unit });
+      }
+    }
+  }
+  result.missing = staged.filter(({ id }) => !seen.has(String(id))).map(({ id }) => id);
+  return result;
+}
+
+/** "0.52", "0,52" and "1.234,50" as micros; "0.5" and "50 %" as a share. Null for anything else. */
+function readValue(text: string, unit: 'money' | 'share'): number | null {
+  const bare = text.replace(/[\s\u00a0]/g, '').replace('%', '');
+  const plain = /,\d{1,2}$/.test(bare)
+    ? bare.replace(/\./g, '').replace(',', '.')
+    : bare.replace(/,(?=\d{3}\b)/g, '');
+  if (!/^\d+(\.\d+)?$/.test(plain)) return null;
+  const value = Number(plain);
+  if (unit === 'money') return Math.round(value * 1_000_000);
+  return text.includes('%') ? Number((value / 100).toFixed(4)) : value;
+}

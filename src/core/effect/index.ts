@@ -1,0 +1,6 @@
+export { MOST_WEEKS } from './effectFeed';
+export type { EffectFeed, EffectTarget, MadeChange, WeeksAround } from './effectFeed';
+export { effectMeasure } from './measureEffect';
+export type { MeasuredEffect, Moved } from './measureEffect';
+export { CHANGE_SORTS, sortOfChange, touchedTargets } from './touched';
+export type { ChangeSort, TargetPlaces } from './touched';

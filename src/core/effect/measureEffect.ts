@@ -1,0 +1,172 @@
+import { DAYS_PER_MONTH } from '../units';
+import type { Micros } from '../units';
+import { quantileOf } from './chance';
+import { beforeAndAfter, freeWeeks, MOST_WEEKS } from './effectFeed';
+import type { EffectFeed, MadeChange } from './effectFeed';
+import { makePools } from './pools';
+import type { Pool, Pools } from './pools';
+import { growthOf, outcomeOf } from './outcome';
+import type { Outcome, Unit } from './outcome';
+import { resample, RESAMPLES } from './resample';
+
+/** A relative change (share: -0.3 is 30 % less) with its 80 % interval. */
+export interface Moved {
+  change: number;
+  low: number;
+  high: number;
+}
+
+/** What changes did, against what would have come without them. */
+export interface MeasuredEffect {
+  /** Targets that could be measured, and those that cannot yet: changed again too soon, or the days are not in. */
+  measured: number;
+  waiting: number;
+  /** Whole weeks before and after, the most of any target. */
+  weeks: number;
+  /** What they were compared with, in words; empty for nothing. */
+  like: string;
+  /** Null where it cannot be told: nothing before, or nothing to compare with. */
+  spend: Moved | null;
+  sales: Moved | null;
+  acos: Moved | null;
+  /** Micros in a month of 30.4 days, with the 80 % interval; null where no margin is known. */
+  profit: { perMonth: number; low: number; high: number } | null;
+  /** What the measured targets came to since, micros in a month. */
+  since: { spend: Micros; sales: Micros };
+  /** 'new': there was nothing before. */
+  verdict: 'too early' | 'as wanted' | 'against' | 'no clear effect' | 'nothing to compare with' | 'new';
+  /** Day number from which a first answer can be given; null when there is one. */
+  readyOn: number | null;
+}
+
+const [LOW, HIGH] = [0.1, 0.9];
+
+/** Measures the effect of sets of changes; pools are worked out once for all of them. */
+export function effectMeasure(feed: EffectFeed): (changes: readonly MadeChange[]) => MeasuredEffect {
+  const pools = new Map<string, Pools>();
+  const poolFor = (day: number, weeks: number, target: number) => {
+    const key = `${day} ${weeks}`;
+    let found = pools.get(key);
+    if (!found) pools.set(key, (found = makePools(feed, feed.weeks.get(day)!, weeks)));
+    return found.poolFor(target);
+  };
+  return (changes) => measure(feed, changes, poolFor);
+}
+
+/**
+ * Difference in differences (Card and Krueger, 1994): what the targets came to after, over what they would have come to had they gone as
+ * untouched ones like them went over the same days of the week. Whole weeks before and after the day, settled days alone, up to
+ * the next change on the target. The 80 % interval is a bootstrap over targets (Efron, 1979; clusters: Cameron, Gelbach and
+ * Miller, 2008) of changed and compared ones alike.
+ */
+function measure(
+  feed: EffectFeed,
+  changes: readonly MadeChange[],
+  poolFor: (day: number, weeks: number, target: number) => Pool | null,
+): MeasuredEffect {
+  const units: Unit[] = [];
+  const pools = new Map<Pool, number>();
+  let [waiting, weeks, alone, firstDay] = [0, 0, 0, Infinity];
+  const seen = new Set<string>();
+  for (const { day, targets } of changes) {
+    const around = feed.weeks.get(day);
+    firstDay = Math.min(firstDay, day);
+    for (const target of targets) {
+      const key = `${day} ${target}`;
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const free = around ? freeWeeks(feed.touched[target], around) : 0;
+      if (free === 0) {
+        waiting += 1;
+        continue;
+      }
+      const pool = poolFor(day, free, target);
+      if (!pool) {
+        alone += 1;
+        continue;
+      }
+      weeks = Math.max(weeks, free);
+      pools.set(pool, (pools.get(pool) ?? 0) + 1);
+      const [spendBefore, spendAfter] = beforeAndAfter(around!.spend, target, free);
+      const [salesBefore, salesAfter] = beforeAndAfter(around!.sales, target, free);
+      const { margin } = feed.targets[target];
+      units.push({ pool, weeks: free, margin, spendBefore, spendAfter, salesBefore, salesAfter });
+    }
+  }
+  const like = [...pools].sort((a, b) => b[1] - a[1])[0]?.[0].like ?? '';
+  const rest = { measured: units.length, waiting, weeks, like };
+  if (units.length === 0) {
+    const verdict = alone > 0 ? 'nothing to compare with' : 'too early';
+    const readyOn = alone > 0 ? null : firstDay + 7;
+    return { ...rest, ...NOTHING, verdict, readyOn };
+  }
+  const known = outcomeOf(units, growthOf);
+  const drawn = resample(units);
+  const effect = {
+    ...rest,
+    spend: moved(known.spend, drawn, ({ spend }) => spend),
+    sales: moved(known.sales, drawn, ({ sales }) => sales),
+    acos: moved(known.spend / known.sales, drawn, ({ spend, sales }) => spend / sales),
+    profit: known.hasMargin
+      ? { perMonth: known.profit, ...interval(drawn.map(({ profit }) => profit)) }
+      : null,
+    since: sinceOf(units),
+    readyOn: null,
+  };
+  return { ...effect, verdict: verdictOf(effect, changes, units) };
+}
+
+const NOTHING = { spend: null, sales: null, acos: null, profit: null, since: { spend: 0, sales: 0 } };
+
+function sinceOf(units: readonly Unit[]): { spend: Micros; sales: Micros } {
+  const since = { spend: 0, sales: 0 };
+  for (const unit of units) {
+    since.spend += (unit.spendAfter / unit.weeks / 7) * DAYS_PER_MONTH;
+    since.sales += (unit.salesAfter / unit.weeks / 7) * DAYS_PER_MONTH;
+  }
+  return since;
+}
+
+function moved(ratio: number, drawn: readonly Outcome[], read: (outcome: Outcome) => number): Moved | null {
+  const known = drawn.map(read).filter((one) => Number.isFinite(one));
+  if (!Number.isFinite(ratio) || known.length < RESAMPLES / 2) return null;
+  return { change: ratio - 1, ...interval(known.map((one) => one - 1)) };
+}
+
+function interval(drawn: number[]): { low: number; high: number } {
+  const sorted = Float64Array.from(drawn).sort();
+  return { low: quantileOf(sorted, LOW), high: quantileOf(sorted, HIGH) };
+}
+
+/**
+ * Judged by what was wanted: less spend where the changes were to save, more sales where they were to win. Too early until the
+ * interval is shorter than what they were to do, or four weeks are over.
+ */
+function verdictOf(
+  effect: Pick<MeasuredEffect, 'spend' | 'sales' | 'weeks'>,
+  changes: readonly MadeChange[],
+  units: readonly Unit[],
+): MeasuredEffect['verdict'] {
+  const wanted = { spend: 0, sales: 0 };
+  for (const { expected } of changes) {
+    wanted.spend += expected.spend;
+    wanted.sales += expected.sales;
+  }
+  const isSaving = wanted.spend < 0;
+  if (units.every(({ spendBefore }) => spendBefore === 0)) return 'new';
+  const judged = isSaving ? effect.spend : effect.sales;
+  if (judged === null) return effect.weeks >= MOST_WEEKS ? 'no clear effect' : 'too early';
+  const { low, high } = judged;
+  const isRight = isSaving ? high < 0 : low > 0;
+  const isWrong = isSaving ? low > 0 : high < 0;
+  if (isRight) return 'as wanted';
+  if (isWrong) return 'against';
+  const perMonth = units.reduce(
+    (total, unit) =>
+      total + ((isSaving ? unit.spendBefore : unit.salesBefore) / unit.weeks / 7) * DAYS_PER_MONTH,
+    0,
+  );
+  const share = perMonth > 0 ? Math.abs(isSaving ? wanted.spend : wanted.sales) / perMonth : 0;
+  const isPrecise = share > 0 && high - low < share;
+  return effect.weeks >= MOST_WEEKS || isPrecise ? 'no clear effect' : 'too early';
+}

@@ -1,0 +1,72 @@
+import { DAYS_PER_MONTH } from '../units';
+import type { Pool } from './pools';
+
+/** One measured target: its figures, and the pool that says what would have come. */
+export interface Unit {
+  pool: Pool;
+  weeks: number;
+  margin: number | null;
+  spendBefore: number;
+  spendAfter: number;
+  salesBefore: number;
+  salesAfter: number;
+}
+
+/** How a pool went by itself: after over before. */
+export interface Growth {
+  spend: number;
+  sales: number;
+}
+
+export const sum = (numbers: number[]) => numbers.reduce((total, one) => total + one, 0);
+
+const known = new WeakMap<Pool, Growth>();
+
+/** How a pool went; worked out once. */
+export function growthOf(pool: Pool): Growth {
+  let growth = known.get(pool);
+  if (!growth) {
+    growth = {
+      spend: over(sum(pool.spendAfter), sum(pool.spendBefore)),
+      sales: over(sum(pool.salesAfter), sum(pool.salesBefore)),
+    };
+    known.set(pool, growth);
+  }
+  return growth;
+}
+
+/** After over before. A pool that had nothing before says nothing: as if it had stayed. */
+export const over = (after: number, before: number) => (before > 0 ? after / before : 1);
+
+/** What measured targets came to, against what would have come. */
+export interface Outcome {
+  /** After over what would have come. */
+  spend: number;
+  sales: number;
+  profit: number;
+  hasMargin: boolean;
+}
+
+/** What targets came to, over what they would have come to had they gone as their pools. */
+export function outcomeOf(units: readonly Unit[], growthIn: (pool: Pool) => Growth): Outcome {
+  let [spend, spendWithout, sales, salesWithout, profit] = [0, 0, 0, 0, 0];
+  let hasMargin = false;
+  for (const unit of units) {
+    const went = growthIn(unit.pool);
+    const [spendElse, salesElse] = [unit.spendBefore * went.spend, unit.salesBefore * went.sales];
+    spend += unit.spendAfter;
+    spendWithout += spendElse;
+    sales += unit.salesAfter;
+    salesWithout += salesElse;
+    if (unit.margin === null) continue;
+    hasMargin = true;
+    const gained = unit.margin * (unit.salesAfter - salesElse) - (unit.spendAfter - spendElse);
+    profit += (gained / (unit.weeks * 7)) * DAYS_PER_MONTH;
+  }
+  return {
+    spend: spendWithout > 0 ? spend / spendWithout : NaN,
+    sales: salesWithout > 0 ? sales / salesWithout : NaN,
+    profit,
+    hasMargin,
+  };
+}

@@ -1,0 +1,71 @@
+import { changeKey, describeChange, fromPresent, inverseOf, isChangedSince } from '../../core/changes';
+import type { Change } from '../../core/changes';
+import type { UndoAnswer, UndoRequest } from '../../contract/api';
+import { MowingError } from '../../contract/mowingError';
+import { insertChange, listChanges } from '../../db/queries/changes';
+import type { ChangeRow } from '../../db/queries/changes';
+import { db } from '../context/context';
+
+/**
+ * Stages the opposite of accepted changes. Where something else was set since, nothing is staged and it is asked what to do, unless
+ * `changed` says it: 'leave' those as they are, or 'set-back' all the same.
+ */
+export async function undoChanges({ account, ids, changed }: UndoRequest): Promise<UndoAnswer> {
+  const rows = await listChanges(db(), account, { ids });
+  const possible = rows.flatMap((row) => {
+    const inverse = inverseOfRow(row);
+    return inverse ? [{ row, inverse, isChanged: isChangedSince(row.change, row.present) }] : [];
+  });
+  if (possible.length === 0)
+    throw new MowingError(
+      'conflict',
+      'None of these changes can be undone: they were not accepted, are undone already, or are final.',
+    );
+  const since = possible.filter(({ isChanged }) => isChanged);
+  if (since.length > 0 && changed === undefined)
+    return {
+      ids: [],
+      changed: since.map(({ row }) => ({
+        id: row.id,
+        what: describeChange(row.change),
+        where: [row.campaign, row.adGroup].filter(Boolean).join(' › '),
+        present: row.present,
+      })),
+    };
+  const chosen = possible.filter(
+    ({ row, isChanged }) => !isChanged || (changed === 'set-back' && canComeBack(row)),
+  );
+  return { ids: await stageUndoing(account, chosen), changed: [] };
+}
+
+function inverseOfRow(row: ChangeRow): Change | null {
+  if (row.state !== 'accepted' || row.undone) return null;
+  return inverseOf(row.change, { targetId: row.madeTargetId, negativeId: row.madeNegativeId });
+}
+
+/** What was made and has ended since cannot be ended again. */
+const canComeBack = ({ change, present }: ChangeRow) =>
+  !change.kind.startsWith('add-') || present !== 'archived';
+
+async function stageUndoing(
+  accountId: number,
+  list: { row: ChangeRow; inverse: Change }[],
+): Promise<number[]> {
+  return db().begin(async (tx) => {
+    const staged: number[] = [];
+    for (const { row, inverse } of list) {
+      const change = fromPresent(inverse, row.present);
+      const { id, isNew } = await insertChange(tx, accountId, {
+        change,
+        key: changeKey(change),
+        reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
+        figures: {},
+        effect: { spend: -row.effectSpend, sales: -row.effectSales },
+        afterId: null,
+        undoesId: row.id,
+      });
+      if (isNew) staged.push(id);
+    }
+    return staged;
+  });
+}

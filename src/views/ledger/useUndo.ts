@@ -1,0 +1,38 @@
+import { useMutation } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import type { UndoAnswer } from '../../contract/api';
+import { api } from '../shared/api';
+
+interface Asking {
+  ids: number[];
+  changed: UndoAnswer['changed'];
+}
+
+/** Undoes changes by staging their opposites; asks where something else was set since. */
+export function useUndo(account: number | undefined, onDone: () => void) {
+  const { enqueueSnackbar } = useSnackbar();
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const undo = useMutation({
+    mutationFn: ({ ids, changed }: { ids: number[]; changed?: 'leave' | 'set-back' }) =>
+      api.undo(account!, ids, changed),
+    onSuccess: ({ ids, changed }, asked) => {
+      if (changed.length > 0) return setAsking({ ids: asked.ids, changed });
+      enqueueSnackbar(
+        ids.length === 0
+          ? 'Nothing was left to undo.'
+          : `${ids.length} ${ids.length === 1 ? 'undoing change waits' : 'undoing changes wait'} in the tray.`,
+      );
+    },
+    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 }),
+    onSettled: onDone,
+  });
+  return {
+    undo: (ids: number[]) => undo.mutate({ ids }),
+    asking,
+    answer: (choice: 'leave' | 'set-back' | null) => {
+      if (asking && choice) undo.mutate({ ids: asking.ids, changed: choice });
+      setAsking(null);
+    },
+  };
+}

@@ -1,0 +1,78 @@
+import Button from '@mui/material/Button';
+import ListItemText from '@mui/material/ListItemText';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useSnackbar } from 'notistack';
+import { useRef, useState } from 'react';
+import type { AccountInfo, FileDifferences } from '../../../contract/api';
+import { api } from '../api';
+import { ReadBackDialog } from './ReadBackDialog';
+import type { TrayState } from './useTray';
+
+const FORMATS = ['csv', 'xlsx', 'json'] as const;
+
+/** The change file: out in three formats, and back in after it was edited elsewhere. */
+export function ChangeFileMenu({ account, tray }: { account: AccountInfo; tray: TrayState }) {
+  const anchor = useRef<HTMLButtonElement>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const [read, setRead] = useState<{ name: string; differences: FileDifferences } | null>(null);
+  const { enqueueSnackbar } = useSnackbar();
+  const take = async (file: File) => {
+    try {
+      setRead({ name: file.name, differences: await api.readChangeFile(account.id, file) });
+    } catch (error) {
+      enqueueSnackbar((error as Error).message, { variant: 'error', autoHideDuration: 12_000 });
+    }
+  };
+  return (
+    <>
+      <Button ref={anchor} onClick={() => setOpen(true)} aria-haspopup="menu">
+        Change file
+      </Button>
+      <Menu open={isOpen} anchorEl={anchor.current} onClose={() => setOpen(false)}>
+        {FORMATS.map((format) => (
+          <MenuItem
+            key={format}
+            component="a"
+            href={`/api/changes/file?account=${account.id}&format=${format}`}
+            onClick={() => setOpen(false)}
+          >
+            Save as {format.toUpperCase()}
+          </MenuItem>
+        ))}
+        <MenuItem
+          onClick={() => {
+            setOpen(false);
+            input.current?.click();
+          }}
+        >
+          <ListItemText secondary="values edited in a spreadsheet; shown before they count">
+            Read an edited one back …
+          </ListItemText>
+        </MenuItem>
+      </Menu>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        aria-label="Edited change file"
+        accept=".csv,.tsv,.txt,.xlsx,.json"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      {read && (
+        <ReadBackDialog
+          name={read.name}
+          differences={read.differences}
+          currency={account.currency}
+          tray={tray}
+          onClose={() => setRead(null)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,81 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { describeChange } from '../../../core/changes';
+import type { Conflict } from '../../../core/changes';
+import { formatCount } from '../../../core/units';
+import type { TrayState } from './useTray';
+
+/** Shown at first. */
+const MOST = 6;
+
+/** What does not go together among the staged changes, each with its ways out; a kind can be solved at once. */
+export function Conflicts({ tray }: { tray: TrayState }) {
+  const { conflicts, changes } = tray;
+  const [isAll, setAll] = useState(false);
+  if (conflicts.length === 0) return null;
+  const byId = new Map(changes.map((one) => [one.id, one]));
+  const shown = isAll ? conflicts : conflicts.slice(0, MOST);
+  return (
+    <section
+      aria-label="Conflicts"
+      style={{ border: '1px solid var(--over)', borderRadius: 3, padding: '6px 12px', margin: '0 0 8px' }}
+    >
+      <strong className="over">
+        ▲ {formatCount(conflicts.length)} {conflicts.length === 1 ? 'conflict' : 'conflicts'}
+      </strong>
+      <span className="faint"> · sending is possible, but these do not go together</span>
+      {shown.map((one) => {
+        const first = byId.get(one.ids[0]);
+        return (
+          <div key={`${one.kind} ${one.ids.join(' ')}`} className="bar" style={{ minHeight: 26 }}>
+            <span style={{ flex: 1, minWidth: 0 }}>
+              {first && (
+                <span className="faint">
+                  {first.campaign}
+                  {first.adGroup ? ` › ${first.adGroup}` : ''}
+                  {first.subject ? ` › ${first.subject}` : ''}:{' '}
+                </span>
+              )}
+              {one.sentence}
+            </span>
+            {one.ways.map((way) => (
+              <Button
+                key={way.words}
+                onClick={() => solve(tray, [one], way.words)}
+                aria-label={`${way.words}: ${first ? describeChange(first.change) : ''}`}
+              >
+                {way.words}
+              </Button>
+            ))}
+          </div>
+        );
+      })}
+      {conflicts.length > MOST && (
+        <Button onClick={() => setAll(!isAll)}>
+          {isAll ? 'Fewer' : `${formatCount(conflicts.length - MOST)} more`}
+        </Button>
+      )}
+      {conflicts.length > 1 && (
+        <Button
+          onClick={() =>
+            tray.withdraw.mutate([
+              ...new Set(
+                conflicts.flatMap(({ ways }) => ways.findLast(({ does }) => does === 'take-out')!.ids),
+              ),
+            ])
+          }
+        >
+          Take out what stands in the way
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function solve(tray: TrayState, conflicts: Conflict[], words: string) {
+  for (const { ways } of conflicts) {
+    const way = ways.find((one) => one.words === words);
+    if (way?.does === 'take-out') tray.withdraw.mutate(way.ids);
+    if (way?.does === 'from-present') tray.goFromPresent.mutate(way.ids);
+  }
+}
