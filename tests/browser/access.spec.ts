@@ -7,9 +7,11 @@ import { demoAccount } from './page';
 const PAGES: [name: string, path: string, sign: string][] = [
   ['overview', '/round?', 'How targets stand'],
   ['harvest', '/round?step=harvest', 'Accept'],
+  ['overpaying', '/round?step=over', 'Accept'],
   ['keywords', '/field?lens=keywords', 'Change by hand'],
   ['cross-tab', '/field?lens=auto&shape=cross', 'of auto targets'],
   ['ledger', '/ledger?', 'Ledger'],
+  ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Setup'],
 ];
 

@@ -40,7 +40,7 @@ test('import → review → accept → send → ledger', async ({ page, request 
     await page.goto(`/round?account=${id}&step=harvest`);
     await expect(rows(page)).toContainText('brown crock');
     await expect(rows(page)).not.toContainText('stone crock');
-    await press(page, '3');
+    await press(page, '6');
     await expect(rows(page)).toContainText('umbrella stand');
     await expect(rows(page)).toContainText('168 clicks, 0 orders');
   });
@@ -90,7 +90,7 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
     await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space');
     await expect(tray(page, 10)).toBeVisible();
     await expect(shownTerm(page)).not.toHaveText(first!);
-    await press(page, '3');
+    await press(page, '6');
     await expect(page.getByText(/without an order, past their chance/)).toBeVisible();
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await expect(page.getByRole('button', { name: 'Accept the 10 selected' })).toBeVisible();

@@ -69,7 +69,7 @@ test.describe('what the rows show', () => {
 test.describe('a link', () => {
   test('brings back step, conditions, order and thresholds', async ({ page }) => {
     await openRound(page, account);
-    await press(page, '3', 's');
+    await press(page, '6', 's');
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
@@ -81,7 +81,7 @@ test.describe('a link', () => {
     await expect(rows(other).getByRole('row').nth(1)).toBeVisible();
     await expect.poll(async () => (await rowCount(other)) - (await rowCount(page))).toBe(0);
     await expect(other.getByRole('button', { name: 'Spend ≥ 10' })).toBeVisible();
-    await expect(other.getByRole('button', { name: /3 Negatives/ })).toHaveAttribute('aria-current', 'step');
+    await expect(other.getByRole('button', { name: /6 Negatives/ })).toHaveAttribute('aria-current', 'step');
     await expect(rows(other).getByRole('columnheader', { name: /Clicks/ })).toHaveAttribute(
       'aria-sort',
       'descending',
@@ -231,8 +231,8 @@ test.describe('decisions', () => {
     await expect(tray(page, 2)).toBeVisible();
     await press(page, 't');
     const panel = page.getByRole('region', { name: 'Tray' });
-    await panel.getByRole('spinbutton', { name: 'Bid' }).fill('0.44');
-    await panel.getByRole('spinbutton', { name: 'Bid' }).press('Enter');
+    await panel.getByRole('spinbutton', { name: 'Value' }).fill('0.44');
+    await panel.getByRole('spinbutton', { name: 'Value' }).press('Enter');
     const bids = async () =>
       (
         (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
@@ -281,7 +281,7 @@ test('every place stands up without data', async ({ page, request }) => {
   const empty = await newAccount(request, 'Nothing yet');
   await page.goto(`/round?account=${empty}&step=harvest`);
   await expect(page.getByText('There are no search terms in this window.')).toBeVisible();
-  await press(page, '3', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
+  await press(page, '6', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
   await page.goto(`/ledger?account=${empty}`);
   await expect(page.getByText('Nothing was sent yet.')).toBeVisible();
   await page.goto(`/setup?account=${empty}`);

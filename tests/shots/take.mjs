@@ -43,7 +43,7 @@ for (const [one, name] of [
   await visit(one, '/round?step=harvest', 'Search terms');
   await keep(one, `round-harvest${name}`);
 }
-await press(page, '3');
+await press(page, '6');
 await keep(page, 'round-negatives');
 
 // The field: keywords far over their target, search terms inside one product, automatic groups by campaign.
@@ -70,7 +70,7 @@ await page.keyboard.type('term~for sauerkraut for kimchi');
 await press(page, 'Enter');
 await press(page, 'Space');
 await visit(page, '/round?step=harvest', 'Search terms');
-await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space', '3');
+await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space', '6');
 for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
 await press(page, 'Space', 't');
 await keep(page, 'tray');

@@ -9,11 +9,11 @@ const SIZE = 60;
 /** Sixty targets of one kind that spend about 10 and sell about 40 a week; `change` is what happens after the day. */
 function aFeed(
   change: (target: number) => { spend: number; sales: number },
-  { settledWeeks = 2, touched = {} as Record<number, number[]> } = {},
+  { settledDays = 14, touched = {} as Record<number, number[]> } = {},
 ): EffectFeed {
   const chance = steadyChance(7);
   const column = () => new Float64Array(SIZE * 2 * MOST_WEEKS);
-  const around: WeeksAround = { day: DAY, settledWeeks, clicks: column(), spend: column(), sales: column() };
+  const around: WeeksAround = { day: DAY, settledDays, clicks: column(), spend: column(), sales: column() };
   for (let target = 0; target < SIZE; target += 1)
     for (let week = 0; week < 2 * MOST_WEEKS; week += 1) {
       const at = target * 2 * MOST_WEEKS + week;
@@ -49,7 +49,7 @@ describe('the effect of changes', () => {
     expect(Math.abs(effect.sales!.change)).toBeLessThan(0.12);
     expect(effect.acos!.change).toBeCloseTo(-0.4, 1);
     expect(effect.profit!.low).toBeGreaterThan(0);
-    expect(effect).toMatchObject({ verdict: 'as wanted', measured: 20, waiting: 0, weeks: 2 });
+    expect(effect).toMatchObject({ verdict: 'as wanted', measured: 20, waiting: 0, days: 14 });
   });
 
   test('of doing nothing is nothing, and the interval says so', () => {
@@ -64,13 +64,13 @@ describe('the effect of changes', () => {
     expect(effect.verdict).toBe('against');
   });
 
-  test('is not told before a whole week is over and its orders are in', () => {
-    const effect = effectMeasure(aFeed(() => ({ spend: 1, sales: 1 }), { settledWeeks: 0 }))([aChange()]);
+  test('is not told before four days are over and their orders are in', () => {
+    const effect = effectMeasure(aFeed(() => ({ spend: 1, sales: 1 }), { settledDays: 3 }))([aChange()]);
     expect(effect).toMatchObject({
       verdict: 'too early',
       measured: 0,
       waiting: 20,
-      readyOn: DAY + 7,
+      readyOn: DAY + 3,
       spend: null,
     });
   });
@@ -78,7 +78,7 @@ describe('the effect of changes', () => {
   test('ends where a target was changed again', () => {
     const again = Object.fromEntries(twenty.map((target) => [target, [DAY, DAY + 10]]));
     const feed = aFeed(() => ({ spend: 1, sales: 1 }), { touched: again });
-    expect(effectMeasure(feed)([aChange()]).weeks).toBe(1);
+    expect(effectMeasure(feed)([aChange()]).days).toBe(7);
     const atOnce = Object.fromEntries(twenty.map((target) => [target, [DAY, DAY + 3]]));
     expect(
       effectMeasure(aFeed(() => ({ spend: 1, sales: 1 }), { touched: atOnce }))([aChange()]).waiting,

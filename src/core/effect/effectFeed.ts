@@ -16,13 +16,14 @@ export interface EffectTarget {
 
 /**
  * What targets did in the weeks around a day on which something was changed. Week w of target t stands at [8 t + w]: w 0 to 3 the
- * four weeks before the day, nearest last; w 4 to 7 the weeks after it. The day itself is in none: half of it is before.
+ * four weeks before the day, nearest last; w 4 to 7 the weeks after it, which begin with the day: what was set on it held for most of it,
+ * and what it did is told too small rather than too large.
  */
 export interface WeeksAround {
   /** Day number, see units. */
   day: number;
-  /** Whole weeks after the day whose orders are in, 0 to 4. */
-  settledWeeks: number;
+  /** Days from the day on whose orders are in, 0 to 28. A week that is not over holds them alone, and its week before the same weekdays. */
+  settledDays: number;
   clicks: Float64Array;
   /** Micros. */
   spend: Float64Array;
@@ -48,12 +49,17 @@ export interface EffectFeed {
   touched: readonly (readonly number[])[];
 }
 
+/** Of a week that is not over, so many days have to be in for it to count. */
+const LEAST_DAYS = 4;
+
+/** The first day on which a change of a day can be measured, in days after it. */
+export const FIRST_ANSWER = LEAST_DAYS - 1;
+
 /** Weeks before and after a day in which nothing else was changed on a target, and whose orders are in: 0 to 4. */
-export function freeWeeks(touched: readonly number[], around: WeeksAround): number {
-  let weeks = around.settledWeeks;
-  for (const day of touched) {
-    if (day === around.day) continue;
-    weeks = Math.min(weeks, Math.floor(Math.abs(day - around.day) / 7));
+export function freeWeeks(touched: readonly number[], { day, settledDays }: WeeksAround): number {
+  let weeks = Math.min(MOST_WEEKS, Math.floor((settledDays + 7 - LEAST_DAYS) / 7));
+  for (const other of touched) {
+    if (other !== day) weeks = Math.min(weeks, Math.floor(Math.abs(other - day) / 7));
   }
   return weeks;
 }

@@ -1,7 +1,7 @@
 import { DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import { quantileOf } from './chance';
-import { beforeAndAfter, freeWeeks, MOST_WEEKS } from './effectFeed';
+import { beforeAndAfter, FIRST_ANSWER, freeWeeks, MOST_WEEKS } from './effectFeed';
 import type { EffectFeed, MadeChange } from './effectFeed';
 import { makePools } from './pools';
 import type { Pool, Pools } from './pools';
@@ -21,8 +21,8 @@ export interface MeasuredEffect {
   /** Targets that could be measured, and those that cannot yet: changed again too soon, or the days are not in. */
   measured: number;
   waiting: number;
-  /** Whole weeks before and after, the most of any target. */
-  weeks: number;
+  /** Days before and after, the most of any target. */
+  days: number;
   /** What they were compared with, in words; empty for nothing. */
   like: string;
   /** Null where it cannot be told: nothing before, or nothing to compare with. */
@@ -35,7 +35,7 @@ export interface MeasuredEffect {
   since: { spend: Micros; sales: Micros };
   /** 'new': there was nothing before. */
   verdict: 'too early' | 'as wanted' | 'against' | 'no clear effect' | 'nothing to compare with' | 'new';
-  /** Day number from which a first answer can be given; null when there is one. */
+  /** Day number of the day whose orders have to be in for a first answer; null when there is one. */
   readyOn: number | null;
 }
 
@@ -55,8 +55,8 @@ export function effectMeasure(feed: EffectFeed): (changes: readonly MadeChange[]
 
 /**
  * Difference in differences (Card and Krueger, 1994): what the targets came to after, over what they would have come to had they gone as
- * untouched ones like them went over the same days of the week. Whole weeks before and after the day, settled days alone, up to
- * the next change on the target. The 80 % interval is a bootstrap over targets (Efron, 1979; clusters: Cameron, Gelbach and
+ * untouched ones like them went over the same days of the week. Settled days from the change on against the same weekdays
+ * before it, up to the next change on the target. The 80 % interval is a bootstrap over targets (Efron, 1979; clusters: Cameron, Gelbach and
  * Miller, 2008) of changed and compared ones alike.
  */
 function measure(
@@ -66,7 +66,7 @@ function measure(
 ): MeasuredEffect {
   const units: Unit[] = [];
   const pools = new Map<Pool, number>();
-  let [waiting, weeks, alone, firstDay] = [0, 0, 0, Infinity];
+  let [waiting, days, alone, firstDay] = [0, 0, 0, Infinity];
   const seen = new Set<string>();
   for (const { day, targets } of changes) {
     const around = feed.weeks.get(day);
@@ -85,19 +85,20 @@ function measure(
         alone += 1;
         continue;
       }
-      weeks = Math.max(weeks, free);
+      const length = Math.min(7 * free, around!.settledDays);
+      days = Math.max(days, length);
       pools.set(pool, (pools.get(pool) ?? 0) + 1);
       const [spendBefore, spendAfter] = beforeAndAfter(around!.spend, target, free);
       const [salesBefore, salesAfter] = beforeAndAfter(around!.sales, target, free);
       const { margin } = feed.targets[target];
-      units.push({ pool, weeks: free, margin, spendBefore, spendAfter, salesBefore, salesAfter });
+      units.push({ pool, days: length, margin, spendBefore, spendAfter, salesBefore, salesAfter });
     }
   }
   const like = [...pools].sort((a, b) => b[1] - a[1])[0]?.[0].like ?? '';
-  const rest = { measured: units.length, waiting, weeks, like };
+  const rest = { measured: units.length, waiting, days, like };
   if (units.length === 0) {
     const verdict = alone > 0 ? 'nothing to compare with' : 'too early';
-    const readyOn = alone > 0 ? null : firstDay + 7;
+    const readyOn = alone > 0 ? null : firstDay + FIRST_ANSWER;
     return { ...rest, ...NOTHING, verdict, readyOn };
   }
   const known = outcomeOf(units, growthOf);
@@ -121,8 +122,8 @@ const NOTHING = { spend: null, sales: null, acos: null, profit: null, since: { s
 function sinceOf(units: readonly Unit[]): { spend: Micros; sales: Micros } {
   const since = { spend: 0, sales: 0 };
   for (const unit of units) {
-    since.spend += (unit.spendAfter / unit.weeks / 7) * DAYS_PER_MONTH;
-    since.sales += (unit.salesAfter / unit.weeks / 7) * DAYS_PER_MONTH;
+    since.spend += (unit.spendAfter / unit.days) * DAYS_PER_MONTH;
+    since.sales += (unit.salesAfter / unit.days) * DAYS_PER_MONTH;
   }
   return since;
 }
@@ -130,7 +131,9 @@ function sinceOf(units: readonly Unit[]): { spend: Micros; sales: Micros } {
 function moved(ratio: number, drawn: readonly Outcome[], read: (outcome: Outcome) => number): Moved | null {
   const known = drawn.map(read).filter((one) => Number.isFinite(one));
   if (!Number.isFinite(ratio) || known.length < RESAMPLES / 2) return null;
-  return { change: ratio - 1, ...interval(known.map((one) => one - 1)) };
+  const { low, high } = interval(known.map((one) => one - 1));
+  // A single target is drawn smoothed, the figure itself is not.
+  return { change: ratio - 1, low: Math.min(low, ratio - 1), high: Math.max(high, ratio - 1) };
 }
 
 function interval(drawn: number[]): { low: number; high: number } {
@@ -143,7 +146,7 @@ function interval(drawn: number[]): { low: number; high: number } {
  * interval is shorter than what they were to do, or four weeks are over.
  */
 function verdictOf(
-  effect: Pick<MeasuredEffect, 'spend' | 'sales' | 'weeks'>,
+  effect: Pick<MeasuredEffect, 'spend' | 'sales' | 'profit' | 'days'>,
   changes: readonly MadeChange[],
   units: readonly Unit[],
 ): MeasuredEffect['verdict'] {
@@ -152,21 +155,28 @@ function verdictOf(
     wanted.spend += expected.spend;
     wanted.sales += expected.sales;
   }
+  if (wanted.spend === 0 && wanted.sales === 0) return byProfit(effect);
   const isSaving = wanted.spend < 0;
   if (units.every(({ spendBefore }) => spendBefore === 0)) return 'new';
   const judged = isSaving ? effect.spend : effect.sales;
-  if (judged === null) return effect.weeks >= MOST_WEEKS ? 'no clear effect' : 'too early';
+  if (judged === null) return effect.days >= 7 * MOST_WEEKS ? 'no clear effect' : 'too early';
   const { low, high } = judged;
   const isRight = isSaving ? high < 0 : low > 0;
   const isWrong = isSaving ? low > 0 : high < 0;
   if (isRight) return 'as wanted';
   if (isWrong) return 'against';
   const perMonth = units.reduce(
-    (total, unit) =>
-      total + ((isSaving ? unit.spendBefore : unit.salesBefore) / unit.weeks / 7) * DAYS_PER_MONTH,
+    (total, unit) => total + ((isSaving ? unit.spendBefore : unit.salesBefore) / unit.days) * DAYS_PER_MONTH,
     0,
   );
   const share = perMonth > 0 ? Math.abs(isSaving ? wanted.spend : wanted.sales) / perMonth : 0;
   const isPrecise = share > 0 && high - low < share;
-  return effect.weeks >= MOST_WEEKS || isPrecise ? 'no clear effect' : 'too early';
+  return effect.days >= 7 * MOST_WEEKS || isPrecise ? 'no clear effect' : 'too early';
+}
+
+/** Where nothing was said of spend or sales, the profit judges. */
+function byProfit({ profit, days }: Pick<MeasuredEffect, 'profit' | 'days'>): MeasuredEffect['verdict'] {
+  if (profit && profit.low > 0) return 'as wanted';
+  if (profit && profit.high < 0) return 'against';
+  return days >= 7 * MOST_WEEKS ? 'no clear effect' : 'too early';
 }

@@ -4,7 +4,7 @@ import type { Pool } from './pools';
 /** One measured target: its figures, and the pool that says what would have come. */
 export interface Unit {
   pool: Pool;
-  weeks: number;
+  days: number;
   margin: number | null;
   spendBefore: number;
   spendAfter: number;
@@ -61,7 +61,7 @@ export function outcomeOf(units: readonly Unit[], growthIn: (pool: Pool) => Grow
     if (unit.margin === null) continue;
     hasMargin = true;
     const gained = unit.margin * (unit.salesAfter - salesElse) - (unit.spendAfter - spendElse);
-    profit += (gained / (unit.weeks * 7)) * DAYS_PER_MONTH;
+    profit += (gained / unit.days) * DAYS_PER_MONTH;
   }
   return {
     spend: spendWithout > 0 ? spend / spendWithout : NaN,

@@ -55,18 +55,27 @@ function drawGrowth(pool: Pool, chance: () => number): Growth {
   };
 }
 
-/** A single target with the noise that one like it shows from weeks to weeks without a change. */
+/** Of what is usual in a pool, so much is added to both sides of a single target: one that sold nothing might have sold a little. */
+const SMOOTHING = 0.25;
+
+/** A single target, over what one like it did from weeks to weeks without a change. */
 function noisy(unit: Unit, chance: () => number): Unit {
   const { pool } = unit;
   const at = Math.floor(chance() * pool.spendBefore.length);
   const went = growthOf(pool);
-  const noise = (before: number[], after: number[], growth: number) => {
-    const usual = (sum(before) / before.length) * growth;
-    return (after[at] + usual) / (before[at] * growth + usual || 1);
+  const both = (own: [number, number], before: number[], after: number[], growth: number) => {
+    const usual = (SMOOTHING * sum(before)) / before.length;
+    const byItself = (after[at] + usual * growth) / (before[at] * growth + usual * growth || 1);
+    return [own[0] + usual, (own[1] + usual * growth) / (byItself || 1)];
   };
+  const { spendBefore, spendAfter, salesBefore, salesAfter } = pool;
+  const spend = both([unit.spendBefore, unit.spendAfter], spendBefore, spendAfter, went.spend);
+  const sales = both([unit.salesBefore, unit.salesAfter], salesBefore, salesAfter, went.sales);
   return {
     ...unit,
-    spendAfter: unit.spendAfter * noise(pool.spendBefore, pool.spendAfter, went.spend),
-    salesAfter: unit.salesAfter * noise(pool.salesBefore, pool.salesAfter, went.sales),
+    spendBefore: spend[0],
+    spendAfter: spend[1],
+    salesBefore: sales[0],
+    salesAfter: sales[1],
   };
 }

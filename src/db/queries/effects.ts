@@ -40,7 +40,7 @@ export interface WeekRow {
   sales: number;
 }
 
-/** The four weeks before a day and those after it up to `until`, by target. Money in micros. */
+/** The four weeks from a day on up to `until`, and as many before it with the same weekdays, by target. Money in micros. */
 export async function readWeeksAround(
   sql: Db,
   accountId: number,
@@ -52,10 +52,12 @@ export async function readWeeksAround(
     sql,
     (tx) => tx<WeekRow[]>`
       select target_id as "targetId",
-        (case when day < ${day}::date then 3 - (${day}::date - day - 1) / 7 else 4 + (day - ${day}::date - 1) / 7 end) as week,
+        (case when day < ${day}::date then 3 - (${day}::date - day - 1) / 7 else 4 + (day - ${day}::date) / 7 end) as week,
         sum(clicks)::float8 as clicks, sum(spend_micros)::float8 as spend, sum(sales_micros)::float8 as sales
       from mowing.${tx.unsafe(table)}
-      where account_id = ${accountId} and day between ${day}::date - 28 and least(${day}::date + 28, ${until}::date) and day <> ${day}::date
+      where account_id = ${accountId} and day between ${day}::date - 28 and least(${day}::date + 27, ${until}::date)
+        -- A day before is there with the one that stands for it after: as many weeks on as it is back, the same weekday.
+        and (day >= ${day}::date or day + 7 * (2 * ((${day}::date - day - 1) / 7) + 1) <= ${until}::date)
         and (clicks > 0 or orders > 0)
       group by 1, 2`,
   );

@@ -89,10 +89,10 @@ async function weeksAround(
   places: TargetPlaces,
   size: number,
 ): Promise<WeeksAround> {
-  const settledWeeks = Math.min(MOST_WEEKS, Math.max(0, Math.floor((settledThrough - day) / 7)));
+  const settledDays = Math.min(7 * MOST_WEEKS, Math.max(0, settledThrough + 1 - day));
   const column = () => new Float64Array(size * 2 * MOST_WEEKS);
-  const around = { day, settledWeeks, clicks: column(), spend: column(), sales: column() };
-  if (settledWeeks === 0) return around;
+  const around = { day, settledDays, clicks: column(), spend: column(), sales: column() };
+  if (settledDays === 0) return around;
   const rows = await readWeeksAround(db(), accountId, dayFromNumber(day), dayFromNumber(settledThrough));
   for (const { targetId, week, clicks, spend, sales } of rows) {
     const place = places.byTarget(targetId);

@@ -16,9 +16,12 @@ function nameOf(event: KeyboardEvent): string {
 }
 
 /** Whether keys belong to what is being typed or chosen right now. */
-function isTyping(target: EventTarget | null): boolean {
+function isTyping({ target, key }: KeyboardEvent): boolean {
   const element = target as HTMLElement | null;
   if (!element?.closest) return false;
+  // A slider takes the keys that move it, and no other.
+  if (element.matches('input[type="range"]') && !element.closest('[role="dialog"]'))
+    return /^(Arrow|Page|Home|End)/.test(key);
   return (
     element.closest(
       'input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"], [role="menu"]',
@@ -36,7 +39,7 @@ export function useKeys(keys: KeyMap): void {
     let first = '';
     let firstAt = 0;
     const listen = (event: KeyboardEvent) => {
-      if (event.altKey || isTyping(event.target)) return;
+      if (event.altKey || isTyping(event)) return;
       const name = nameOf(event);
       const isSecond = PREFIXES.has(first) && Date.now() - firstAt < SEQUENCE_MS;
       const action = current.current[isSecond ? `${first} ${name}` : name];

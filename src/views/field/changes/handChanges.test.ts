@@ -40,9 +40,9 @@ describe('bids of a selection moved by hand', () => {
     });
   });
 
-  test('give a target that bid its ad group’s default a bid of its own', () => {
+  test('give a target that bid its ad group’s default a bid of its own, from that', () => {
     const [one] = planMove(auto(), [1], { kind: 'percent', by: 0.1 }, options).changes;
-    expect(one.change).toEqual({ kind: 'set-bid', targetId: 1002, from: null, to: 330_000 });
+    expect(one.change).toEqual({ kind: 'set-bid', targetId: 1002, from: 300_000, to: 330_000 });
   });
 
   test('leave out what waits in the tray, and what was changed in the last six days, unless asked for', () => {

@@ -18,7 +18,8 @@ const PLACEMENTS: readonly Placement[] = ['top', 'rest', 'pages'];
 /** The change that sets the value of a row: a bid, a budget, a modifier. Null where it has none that can be set. */
 export function valueChange(table: LensTable, row: number, to: number): Change | null {
   const now = table.value[row];
-  const from = Number.isNaN(now) || table.isInherited[row] === 1 ? null : now;
+  // A target without a bid of its own goes from its ad group’s default: undone, it bids that again.
+  const from = Number.isNaN(now) ? null : now;
   switch (table.lens) {
     case 'keywords':
     case 'items':

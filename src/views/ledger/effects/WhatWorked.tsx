@@ -19,9 +19,9 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
         Which changes worked
       </h2>
       <p className="faint" style={{ margin: '0 0 12px', maxWidth: 760 }}>
-        Whole weeks after each change against as many before it, over what untouched targets of like kind,
-        size and standing did in the same weeks. Ranges hold four times in five; where one leaves the middle
-        line, the change is sure. {data && `Orders are in through ${formatDay(data.settledThrough)}.`}
+        The days after each change against the same weekdays before it, over what untouched targets of like
+        kind, size and standing did on them. Ranges hold four times in five; where one leaves the middle line,
+        the change is sure. {data && `Orders are in through ${formatDay(data.settledThrough)}.`}
       </p>
       {error && (
         <p role="alert" className="over">
@@ -31,7 +31,7 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
       {!data && !error && <p className="faint">Measuring …</p>}
       {data?.sorts.length === 0 && (
         <p className="faint">
-          No change was accepted yet. A week after the first bale its effect can be measured here.
+          No change was accepted yet. Some twelve days after the first bale its effect can be measured here.
         </p>
       )}
       {data && data.sorts.length > 0 && (

@@ -18,7 +18,7 @@ export function movedWords(change: number): string {
 
 /** Why there is no figure yet, or how it was got, in a sentence. */
 export function howMeasured(effect: EffectInfo): string {
-  const { measured, waiting, weeks, like, verdict, readyOn } = effect;
+  const { measured, waiting, days, like, verdict, readyOn } = effect;
   if (verdict === 'nothing to compare with')
     return 'Too few targets were left alone over these weeks to compare with.';
   if (measured === 0)
@@ -26,5 +26,5 @@ export function howMeasured(effect: EffectInfo): string {
       ? 'Changed again before a whole week was over.'
       : `Too early: a first answer can be given on ${formatDay(readyOn)}.`;
   const rest = waiting > 0 ? `; ${waiting} not yet, or changed again within a week` : '';
-  return `${measured} ${measured === 1 ? 'target' : 'targets'}, ${weeks} ${weeks === 1 ? 'week' : 'weeks'} before and after${rest}; compared with untouched ones (${like}).`;
+  return `${measured} ${measured === 1 ? 'target' : 'targets'}, ${days} days before and after${rest}; compared with untouched ones (${like}).`;
 }

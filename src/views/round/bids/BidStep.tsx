@@ -31,7 +31,7 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
   const { loaded, plan, arranged, decisions, rows, shown, area, setArea, points, step, settings } = work;
   const [isAdding, setAdding] = useState(false);
   const [editing, setEditing] = useState<number | null>(null);
-  const [asked, setAsked] = useState<number[] | null>(null);
+  const [isAsking, setAsking] = useState(false);
   const [lossOf, setLossOf] = useState<number[] | null>(null);
   const { isFolded, fold } = useFold();
   const { trial, tryTarget } = useTrial(work);
@@ -56,7 +56,7 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
   useBidKeys({
     work,
     accept,
-    onAsk: () => shown.length > 0 && setAsked(rows.selection.size > 0 ? rows.chosen() : Array.from(shown)),
+    onAsk: () => setAsking(true),
     onLoss: () => rows.chosen().length > 0 && setLossOf(idsOf(rows.chosen())),
     onEditing: setEditing,
     onAdding: setAdding,
@@ -65,17 +65,15 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
     tryTarget,
   });
 
+  // Asked for while a step is still arranged: the question comes with its rows.
+  const asked =
+    !isAsking || !work.isCurrent ? null : rows.selection.size > 0 ? rows.chosen() : Array.from(shown);
   const focused = rows.focusedRow;
   const margin = focused !== null && table ? table.margin[focused] : NaN;
   return (
     <>
       <main style={STEP_GRID}>
-        <BidHead
-          account={account}
-          state={state}
-          work={work}
-          onAccept={() => setAsked(rows.selection.size > 0 ? rows.chosen() : Array.from(shown))}
-        />
+        <BidHead account={account} state={state} work={work} onAccept={() => setAsking(true)} />
         <Conditions
           fields={FIELDS}
           conditions={state.conditions}
@@ -125,7 +123,7 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
           currency={account.currency}
           onDone={(isWanted) => {
             if (isWanted) accept(asked);
-            setAsked(null);
+            setAsking(false);
           }}
         />
       )}

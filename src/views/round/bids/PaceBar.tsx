@@ -35,6 +35,7 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
         Pace{' '}
         <select
           aria-label="Pace"
+          style={{ maxWidth: 110 }}
           value={choices.pace}
           onChange={(event) => setChoices({ pace: event.target.value as BidChoices['pace'] })}
         >
@@ -46,7 +47,8 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
         </select>
       </label>
       <Button ref={anchor} onClick={() => setOpen(true)} sx={{ padding: '0 6px' }}>
-        −{formatShare(down, 0)} / +{formatShare(up, 0)}, {AIM_WORDS[choices.aim]}
+        −{formatShare(down, 0)} / +{formatShare(up, 0)}
+        {choices.aim === 'grow' ? '' : `, ${AIM_WORDS[choices.aim]}`}
       </Button>
       <Popover open={isOpen} anchorEl={anchor.current} onClose={() => setOpen(false)}>
         <div

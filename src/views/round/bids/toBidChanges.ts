@@ -36,7 +36,7 @@ export function toBidChange(
   return {
     change: isPause
       ? { kind: 'set-state', entity: 'target', id: targetId, from: 'enabled', to: 'paused' }
-      : { kind: 'set-bid', targetId, from: table.isInherited[row] ? null : from, to },
+      : { kind: 'set-bid', targetId, from, to },
     reason: `${isEdited ? 'Edited by hand. ' : ''}${reasonOf(plan, table, row)}`.slice(0, 1000),
     figures,
     effect: {

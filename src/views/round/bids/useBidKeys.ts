@@ -42,7 +42,7 @@ export function useBidKeys(view: BidKeys): void {
     x: () => isCurrent && void decisions.put(ids(), 'left'),
     l: () => isCurrent && void decisions.put(ids(), 'later'),
     o: view.onLoss,
-    a: () => isCurrent && view.onAsk(),
+    a: view.onAsk,
     u: () => void decisions.undo(),
     e: () => rows.focusedRow !== null && view.onEditing(rows.focusedRow),
     '[': () => nudge(0.95),

@@ -22,10 +22,11 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { changes, sending, effect, conflicts } = tray;
   const progress = useSendProgress(account?.id, tray.send.isPending);
   const { enqueueSnackbar } = useSnackbar();
+  const { isStaging } = tray;
   const sendButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (isOpen) sendButton.current?.focus();
-  }, [isOpen]);
+    if (isOpen && !isStaging) sendButton.current?.focus();
+  }, [isOpen, isStaging]);
 
   const send = async () => {
     const { baleId, trouble } = await tray.send.mutateAsync();
@@ -90,7 +91,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           <Button
             ref={sendButton}
             variant="contained"
-            disabled={tray.send.isPending}
+            disabled={tray.send.isPending || isStaging}
             onClick={() => void send().catch(() => {})}
           >
             Send {changeCount(changes.length)}

@@ -8,13 +8,15 @@ import { useRemembered } from '../useRemembered';
 import { Conflicts } from './Conflicts';
 import { groupChanges } from './groups';
 import type { ChangeGroup, Grouping } from './groups';
-import { effectWords } from './money';
+import { signed } from './money';
 import { TrayRow } from './TrayRow';
 import type { TrayState } from './useTray';
 
 /** So many changes are shown at once; larger trays open group by group. */
 const MOST_OPEN = 60;
 const MOST_IN_GROUP = 200;
+
+const WIDTHS = ['25%', '22%', '6%', '7%', '8%', '8%', '16%', '8%'];
 
 interface TrayListProps {
   tray: TrayState;
@@ -50,7 +52,12 @@ export function TrayList({ tray, limits, currency }: TrayListProps) {
         <span style={{ flex: 1 }} />
         <Button onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}>Take all out</Button>
       </div>
-      <table className="plain">
+      <table className="plain" style={{ tableLayout: 'fixed' }}>
+        <colgroup>
+          {WIDTHS.map((width, at) => (
+            <col key={at} style={{ width }} />
+          ))}
+        </colgroup>
         <thead>
           <tr>
             <th>Change</th>
@@ -88,11 +95,10 @@ function Group({ group, tray, limits, isFirstOpen }: GroupProps) {
   const [isOpen, setOpen] = useState(isFirstOpen);
   const [most, setMost] = useState(MOST_IN_GROUP);
   const { name, changes, effect } = group;
-  const expected = effectWords(effect);
   return (
     <tbody>
       <tr>
-        <th colSpan={7} style={{ paddingTop: 8, color: 'var(--ink)' }}>
+        <th colSpan={4} style={{ color: 'var(--ink)' }}>
           <button
             type="button"
             aria-expanded={isOpen}
@@ -100,14 +106,15 @@ function Group({ group, tray, limits, isFirstOpen }: GroupProps) {
             style={{ all: 'unset', cursor: 'pointer' }}
           >
             <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span> <strong>{name}</strong>{' '}
-            <span className="faint">
-              {formatCount(changes.length)}
-              {expected && ` · ${expected} a month expected`}
-            </span>
+            <span className="faint">{formatCount(changes.length)}</span>
           </button>
         </th>
-        <th style={{ paddingTop: 8 }}>
+        <th className="figure">{effect.spend === 0 ? '' : signed(effect.spend)}</th>
+        <th className="figure">{effect.sales === 0 ? '' : signed(effect.sales)}</th>
+        <th />
+        <th className="figure">
           <Button
+            sx={{ padding: 0 }}
             onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}
             aria-label={`Take out all of ${name}`}
           >

@@ -27,20 +27,21 @@ export function TrayRow({ one, tray, limits }: { one: ChangeInfo; tray: TrayStat
           </div>
         ))}
       </td>
-      <td style={{ maxWidth: 240 }}>
+      <td>
         {one.campaign} › {one.adGroup ?? 'whole campaign'}
       </td>
       <td className="figure faint">{value?.from == null ? '' : show(value.from, value.unit)}</td>
       <td className="figure">{value && <ValueField id={one.id} value={value} tray={tray} />}</td>
       <td className="figure">{one.effect.spend === 0 ? '' : signed(one.effect.spend)}</td>
       <td className="figure">{one.effect.sales === 0 ? '' : signed(one.effect.sales)}</td>
-      <td className="faint" style={{ maxWidth: 380 }}>
+      <td className="faint">
         <span className="twoLines" title={one.reason}>
           {one.reason}
         </span>
       </td>
-      <td>
+      <td className="figure">
         <Button
+          sx={{ padding: 0 }}
           onClick={() => tray.withdraw.mutate([one.id])}
           aria-label={`Take out: ${describeChange(one.change)}`}
         >

@@ -35,9 +35,16 @@ export function kindWords(change: Change): string {
   }
 }
 
-/** Staged changes in groups, most changes first; a change that waits for another stands below it. */
+/** Staged changes in groups, those that move the most money first; without any claimed, the most changes. */
 export function groupChanges(changes: readonly ChangeInfo[], by: Grouping): ChangeGroup[] {
   return [...group(changes, (one) => (by === 'kind' ? kindWords(one.change) : one.campaign))]
     .map(([name, list]) => ({ name, changes: list, effect: sumEffects(list.map(({ effect }) => effect)) }))
-    .sort((a, b) => b.changes.length - a.changes.length || a.name.localeCompare(b.name));
+    .sort(
+      (a, b) =>
+        weight(b.effect) - weight(a.effect) ||
+        b.changes.length - a.changes.length ||
+        a.name.localeCompare(b.name),
+    );
 }
+
+const weight = ({ spend, sales }: Effect) => Math.abs(spend) + Math.abs(sales);

@@ -65,6 +65,8 @@ export function useTray(account: number | undefined) {
     sending: sending.data ?? NOTHING,
     effect,
     isLoading: staged.isLoading,
+    /** What was accepted is on its way into the tray: it is not all there yet. */
+    isStaging: stage.isPending || (staged.isFetching && !stage.isIdle),
     stage,
     withdraw,
     setValues,
