@@ -66,8 +66,6 @@ export function CutLine({
     <div
       ref={frame}
       style={{ position: 'relative', height }}
-      role="img"
-      aria-label={words}
       onPointerMove={
         hovered &&
         (({ clientX, clientY, buttons }) => {
@@ -80,7 +78,7 @@ export function CutLine({
     >
       {width > 0 && (
         <>
-          <Dots layout={layout} width={width} height={height} focusedRow={focusedRow} />
+          <Dots layout={layout} width={width} height={height} focusedRow={focusedRow} words={words} />
           <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }}>
             <Axes layout={layout} width={width} height={height} currency={currency} target={target} />
             <Brush
@@ -110,7 +108,10 @@ export function CutLine({
 
 type LayoutProps = { layout: CutLineLayout; width: number; height: number };
 
-function Dots({ layout, width, height, focusedRow }: LayoutProps & { focusedRow: number | null }) {
+type DotsProps = LayoutProps & { focusedRow: number | null; words: string };
+
+/** The picture itself; the lines over it can be moved, so they are no part of it. */
+function Dots({ layout, width, height, focusedRow, words }: DotsProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const paint = () =>
@@ -120,7 +121,14 @@ function Dots({ layout, width, height, focusedRow }: LayoutProps & { focusedRow:
     themes.observe(document.documentElement, { attributeFilter: ['data-theme'] });
     return () => themes.disconnect();
   }, [layout, width, height, focusedRow]);
-  return <canvas ref={canvas} style={{ position: 'absolute', inset: 0, width, height }} />;
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={words}
+      style={{ position: 'absolute', inset: 0, width, height }}
+    />
+  );
 }
 
 function Axes({

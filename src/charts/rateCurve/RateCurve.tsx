@@ -20,6 +20,8 @@ export function RateCurve({ prior, posterior, needed, width }: RateCurveProps) {
     neededX,
     ticks,
   } = layOutRateCurve(prior, posterior, needed, width, HEIGHT);
+  // Ticks half a per cent apart must not read alike.
+  const isFine = (ticks.at(-1)?.value ?? 1) < 0.05;
   const words = `Estimated conversion ${formatShare(posterior.shape / posterior.rate)}, usual here ${formatShare(prior.shape / prior.rate)}, needed ${formatShare(needed)}.`;
   return (
     <svg width={width} height={HEIGHT + 16} role="img" aria-label={words}>
@@ -56,7 +58,7 @@ export function RateCurve({ prior, posterior, needed, width }: RateCurveProps) {
           fill="var(--faint)"
           textAnchor={index === 0 ? 'start' : at > width - 14 ? 'end' : 'middle'}
         >
-          {formatShare(value, 0)}
+          {formatShare(value, isFine ? 1 : 0)}
         </text>
       ))}
     </svg>

@@ -32,35 +32,48 @@ export function raiseOf(shares: number[], modifiers: readonly number[]): number 
 
 /** Sums the days of every target. Days before a bid change keep clicks and orders; their cost is moved to the present bid. */
 export function exposuresOf(observations: BidObservations, factors: PlacementFactors): Exposures {
-  const { targets, campaigns, days, completion } = observations;
+  const { targets, campaigns, completion } = observations;
+  const { target, age, clicks, spend, orders, sales, bid } = observations.days;
   const size = targets.length;
   const column = () => new Float64Array(size);
   const sums = { exposure: column(), clicks: column(), orders: column(), sales: column(), flow: column() };
   const [costClicks, costRatio] = [column(), column()];
-  const raises = campaigns.map(({ modifiers }, at) => raiseOf(factors.shares(at), modifiers));
-  for (let row = 0; row < days.age.length; row += 1) {
-    const age = days.age[row];
-    if (age >= HISTORY_DAYS) continue;
-    const at = days.target[row];
-    const { campaign, bid } = targets[at];
-    const clicks = days.clicks[row];
-    sums.exposure[at] += clicks * shareAt(completion, age) * factors.onDay(campaign, age);
-    sums.clicks[at] += clicks;
-    sums.orders[at] += days.orders[row];
-    sums.sales[at] += days.sales[row];
-    const moved = bid / (days.bid[row] > 0 ? days.bid[row] : bid);
-    if (age < FLOW_DAYS) sums.flow[at] += (clicks / FLOW_DAYS) * moved;
-    if (clicks === 0) continue;
-    const weight = 0.5 ** (age / COST_HALF_LIFE);
-    costClicks[at] += weight * clicks;
-    costRatio[at] += (weight * days.spend[row] * moved ** CPC_ELASTICITY) / (bid * raises[campaign]);
+  const raises = Float64Array.from(campaigns, ({ modifiers }, at) => raiseOf(factors.shares(at), modifiers));
+  // There are thirty days to a target: what depends on the age or the target alone is worked out before.
+  const [share, weight] = [new Float64Array(HISTORY_DAYS), new Float64Array(HISTORY_DAYS)];
+  for (let at = 0; at < HISTORY_DAYS; at += 1) {
+    share[at] = shareAt(completion, at);
+    weight[at] = 0.5 ** (at / COST_HALF_LIFE);
+  }
+  const campaignOf = new Int32Array(size);
+  const bidOf = column();
+  for (let at = 0; at < size; at += 1) {
+    campaignOf[at] = targets[at].campaign;
+    bidOf[at] = targets[at].bid;
+  }
+  for (let row = 0; row < age.length; row += 1) {
+    const old = age[row];
+    if (old >= HISTORY_DAYS) continue;
+    const at = target[row];
+    const campaign = campaignOf[at];
+    const came = clicks[row];
+    sums.exposure[at] += came * share[old] * factors.onDay(campaign, old);
+    sums.clicks[at] += came;
+    sums.orders[at] += orders[row];
+    sums.sales[at] += sales[row];
+    const moved = bid[row] > 0 ? bidOf[at] / bid[row] : 1;
+    if (old < FLOW_DAYS) sums.flow[at] += (came / FLOW_DAYS) * moved;
+    if (came === 0) continue;
+    const cost = moved === 1 ? spend[row] : spend[row] * moved ** CPC_ELASTICITY;
+    costClicks[at] += weight[old] * came;
+    costRatio[at] += (weight[old] * cost) / (bidOf[at] * raises[campaign]);
   }
   return { ...sums, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
 }
 
 function costsPerClick(
   { targets, campaigns }: BidObservations,
-  raises: number[],
+  raises: Float64Array,
   clicks: Float64Array,
   ratios: Float64Array,
 ): Float64Array {
@@ -74,8 +87,8 @@ function costsPerClick(
   const usual = byRatio.map(
     (ratio, at) => (ratio + CAMPAIGN_CLICKS * account) / (byClicks[at] + CAMPAIGN_CLICKS),
   );
-  return Float64Array.from(targets, ({ campaign, bid }, at) => {
-    const ratio = (ratios[at] + OWN_CLICKS * usual[campaign]) / (clicks[at] + OWN_CLICKS);
-    return ratio * bid * raises[campaign];
+  return ratios.map((own, at) => {
+    const { campaign, bid } = targets[at];
+    return ((own + OWN_CLICKS * usual[campaign]) / (clicks[at] + OWN_CLICKS)) * bid * raises[campaign];
   });
 }

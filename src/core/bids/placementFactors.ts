@@ -44,15 +44,14 @@ export function placementFactors({ campaigns, placements, completion }: BidObser
   });
   const shares = clickShares(recent, campaigns.length);
   const at = (campaign: number, placement: number) => own[campaign * PLACEMENT_COUNT + placement];
-  const days = dailyFactors(placements, at);
+  const usual = shares.map((list, campaign) =>
+    list.reduce((sum, share, placement) => sum + share * at(campaign, placement), 0),
+  );
+  const days = dailyFactors(placements, at, usual);
   return {
     at,
     shares: (campaign) => shares[campaign],
-    onDay: (campaign, age) => {
-      const known = days.get(campaign * HISTORY_DAYS + age);
-      if (known !== undefined) return known;
-      return shares[campaign].reduce((sum, share, placement) => sum + share * at(campaign, placement), 0);
-    },
+    onDay: (campaign, age) => days[campaign * HISTORY_DAYS + age],
   };
 }
 
@@ -98,18 +97,19 @@ function clickShares(recent: Float64Array, campaigns: number): number[][] {
   });
 }
 
+/** Click-weighted factors by campaign and age; what is usual there where there was no click. */
 function dailyFactors(
   { campaign, placement, age, clicks }: BidObservations['placements'],
   at: (campaign: number, placement: number) => number,
-): Map<number, number> {
-  const sums = new Map<number, { clicks: number; weighted: number }>();
+  usual: number[],
+): Float64Array {
+  const cells = usual.length * HISTORY_DAYS;
+  const [all, weighted] = [new Float64Array(cells), new Float64Array(cells)];
   for (let row = 0; row < age.length; row += 1) {
     if (age[row] >= HISTORY_DAYS || clicks[row] === 0) continue;
     const key = campaign[row] * HISTORY_DAYS + age[row];
-    let sum = sums.get(key);
-    if (!sum) sums.set(key, (sum = { clicks: 0, weighted: 0 }));
-    sum.clicks += clicks[row];
-    sum.weighted += clicks[row] * at(campaign[row], placement[row]);
+    all[key] += clicks[row];
+    weighted[key] += clicks[row] * at(campaign[row], placement[row]);
   }
-  return new Map([...sums].map(([key, { clicks: all, weighted }]) => [key, weighted / all]));
+  return weighted.map((sum, key) => (all[key] > 0 ? sum / all[key] : usual[Math.floor(key / HISTORY_DAYS)]));
 }

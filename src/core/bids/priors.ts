@@ -83,18 +83,21 @@ const GRID = Array.from({ length: 21 }, (_, step) => 0.3 * (25 / 0.3) ** (step /
  * mean exposure x m. Maximum over a log grid 0.3-25 with ln alpha ~ N(ln 2, 1).
  */
 export function fitStrength(exposure: Float64Array, orders: Float64Array, mean: Float64Array): number {
+  const expected = exposure.map((weighted, at) => weighted * mean[at]);
+  const lnExpected = expected.map(Math.log);
   let [best, most] = [2, -Infinity];
   for (const alpha of GRID) {
-    let sum = -0.5 * (Math.log(alpha) - Math.LN2) ** 2;
+    const lnAlpha = Math.log(alpha);
+    let sum = -0.5 * (lnAlpha - Math.LN2) ** 2;
     const risingLogs = [0];
-    for (let at = 0; at < exposure.length; at += 1) {
-      const expected = exposure[at] * mean[at];
-      if (expected === 0) continue;
+    for (let at = 0; at < expected.length; at += 1) {
+      if (expected[at] === 0) continue;
       const k = Math.round(orders[at]);
       for (let i = risingLogs.length; i <= k; i += 1)
         risingLogs.push(risingLogs[i - 1] + Math.log(alpha + i - 1));
-      sum += risingLogs[k] + alpha * Math.log(alpha / (alpha + expected));
-      if (k > 0) sum += k * Math.log(expected / (alpha + expected));
+      const lnBoth = Math.log(alpha + expected[at]);
+      sum += risingLogs[k] + alpha * (lnAlpha - lnBoth);
+      if (k > 0) sum += k * (lnExpected[at] - lnBoth);
     }
     if (sum > most) [best, most] = [alpha, sum];
   }

@@ -17,8 +17,11 @@ export interface Solution {
 /** Scopes with fewer orders in 30 days are solved together. */
 const OWN_ORDERS = 300;
 const [LEAST_RHO, MOST_RHO] = [0.02, 1.2];
-const STEPS = 40;
+/** Halvings: they bring the multiplier within a millionth. */
+const STEPS = 24;
 const STRICT = 0.97;
+/** Spend ~ bid to this power: clicks ~ bid, cost per click ~ bid to the 0.8. */
+const SPEND_POWER = 1 + CPC_ELASTICITY;
 /**
  * How far bids may move while the multiplier is looked for: it says where a scope is to go, the step limits only how far of the
  * way a round goes. (Within the limits a scope that cannot land in one round would get a multiplier without measure.)
@@ -48,11 +51,35 @@ export function solve(
     move: new Float64Array(size).fill(1),
     rho: new Float64Array(size),
   };
+  const strict = settings.aim === 'strict' ? STRICT : 1;
+  const worth = worthPerShare();
+  const worthPower = worth.map((one) => one ** SPEND_POWER);
+  const cost = exposures.flow.map((flow, at) => flow * exposures.cpc[at]);
+  const allowance = exposures.flow.map((flow, at) => {
+    const { scope, campaign } = targets[at];
+    return scopes[scope].targetAcos * strict * kappa * flow * worths.rpc[at] * plans[campaign].mix;
+  });
+  const mostRho = rhoCaps();
+  const [campaignOf, scopeOf] = [new Int32Array(size), new Int32Array(size)];
+  targets.forEach(({ campaign, scope }, at) => {
+    campaignOf[at] = campaign;
+    scopeOf[at] = scope;
+  });
+  const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
   for (const group of groupsOf(observations, exposures)) {
     const multiplier = bisect(group);
-    for (const at of group) moveAt(at, multiplier, true, settings.step);
+    for (const at of group) keep(at, multiplier);
   }
   return solution;
+
+  /** Bid of each target for each unit of rho, over its bid now; 0 for what does not run. */
+  function worthPerShare(): Float64Array {
+    return worths.rpc.map((rpc, at) => {
+      const { campaign, bid, isRunning } = targets[at];
+      const { held, scale } = plans[campaign];
+      return isRunning && bid > 0 ? (held * rpc * scale) / bid : 0;
+    });
+  }
 
   /**
    * Net of a group at a multiplier: what it spends less what its targets allow. A campaign spends no more than its budget:
@@ -61,13 +88,20 @@ export function solve(
   function net(group: number[], multiplier: number): number {
     spent.fill(0);
     allowed.fill(0);
-    for (const at of group) {
-      const x = moveAt(at, multiplier, false, FREE);
-      const { campaign, scope } = targets[at];
-      const target = scopes[scope].targetAcos * (settings.aim === 'strict' ? STRICT : 1);
-      const flow = exposures.flow[at];
-      spent[campaign] += flow * exposures.cpc[at] * x ** (1 + CPC_ELASTICITY);
-      allowed[campaign] += target * kappa * flow * x * worths.rpc[at] * plans[campaign].mix;
+    for (let scope = 0; scope < scopes.length; scope += 1) {
+      rhoOfScope[scope] = rhoOf(scope, multiplier);
+      powerOfScope[scope] = rhoOfScope[scope] ** SPEND_POWER;
+    }
+    for (let place = 0; place < group.length; place += 1) {
+      const at = group[place];
+      const rho = Math.min(rhoOfScope[scopeOf[at]], mostRho[at]);
+      const free = worth[at] === 0 ? 1 : rho * worth[at];
+      const x = Math.min(1 + FREE.up, Math.max(1 - FREE.down, free));
+      // Nearly all targets share one rho and stand within the limits: their power is a product.
+      const isPlain = x === free && worth[at] !== 0 && rho < mostRho[at];
+      const power = isPlain ? powerOfScope[scopeOf[at]] * worthPower[at] : x ** SPEND_POWER;
+      spent[campaignOf[at]] += cost[at] * power;
+      allowed[campaignOf[at]] += allowance[at] * x;
     }
     let sum = 0;
     campaigns.forEach(({ budget }, campaign) => {
@@ -90,24 +124,30 @@ export function solve(
     return low;
   }
 
-  function moveAt(at: number, multiplier: number, isKept: boolean, step: StepLimits): number {
-    const { campaign, scope, product, bid, isRunning } = targets[at];
-    if (!isRunning || bid <= 0) return 1;
-    const margin = observations.products[product]?.margin ?? null;
-    let rho = Math.min(MOST_RHO, Math.max(LEAST_RHO, multiplier * scopes[scope].targetAcos));
-    // Never buy a click above what it earns.
-    if (settings.aim === 'keep profit' && margin !== null) rho = Math.min(rho, Math.max(LEAST_RHO, margin));
-    const { held, scale } = plans[campaign];
-    const wanted = rho * held * worths.rpc[at] * scale;
-    const x = Math.min(1 + step.up, Math.max(1 - step.down, wanted / bid));
-    if (isKept) {
-      solution.wanted[at] = wanted;
-      solution.move[at] = x;
-      solution.rho[at] = rho;
-    }
-    return x;
+  function rhoOf(scope: number, multiplier: number): number {
+    return Math.min(MOST_RHO, Math.max(LEAST_RHO, multiplier * scopes[scope].targetAcos));
+  }
+
+  /** Under "keep profit" no click is bought above what it earns. */
+  function rhoCaps(): Float64Array {
+    const caps = new Float64Array(size).fill(Infinity);
+    if (settings.aim !== 'keep profit') return caps;
+    return caps.map((none, at) => {
+      const margin = observations.products[targets[at].product]?.margin ?? null;
+      return margin === null ? none : Math.max(LEAST_RHO, margin);
+    });
+  }
+
+  function keep(at: number, multiplier: number): void {
+    if (worth[at] === 0) return;
+    const rho = Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]);
+    solution.rho[at] = rho;
+    solution.wanted[at] = rho * worth[at] * targets[at].bid;
+    solution.move[at] = within(rho * worth[at], settings.step);
   }
 }
+
+const within = (x: number, { down, up }: StepLimits) => Math.min(1 + up, Math.max(1 - down, x));
 
 /** Targets that are solved together: those of a scope with enough orders, and all others at once. */
 function groupsOf({ targets, scopes }: BidObservations, { flow, exposure, orders }: Exposures): number[][] {

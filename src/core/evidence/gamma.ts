@@ -24,8 +24,21 @@ export function lnGamma(x: number): number {
  */
 export function gammaCdf(shape: number, x: number): number {
   if (x <= 0) return 0;
-  const front = Math.exp(shape * Math.log(x) - x - lnGamma(shape));
+  const front = Math.exp(shape * Math.log(x) - x - knownLnGamma(shape));
   return x < shape + 1 ? (front * lowerSeries(shape, x)) / shape : 1 - front * upperFraction(shape, x);
+}
+
+/** Of the same shape there are many: an account has as many shapes as order counts. */
+const lnGammas = new Map<number, number>();
+const MOST_KNOWN = 10_000;
+
+function knownLnGamma(shape: number): number {
+  let known = lnGammas.get(shape);
+  if (known === undefined) {
+    if (lnGammas.size > MOST_KNOWN) lnGammas.clear();
+    lnGammas.set(shape, (known = lnGamma(shape)));
+  }
+  return known;
 }
 
 function lowerSeries(shape: number, x: number): number {
