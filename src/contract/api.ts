@@ -108,6 +108,8 @@ export interface ChangeFigures {
   termId?: number;
   term?: string;
   adGroupId?: number;
+  /** The target that caught the term. */
+  targetId?: number;
   from?: string;
   to?: string;
   clicks?: number;

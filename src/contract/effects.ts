@@ -16,6 +16,8 @@ export interface SortEffects {
   sorts: {
     sort: ChangeSort;
     changes: number;
+    /** Targets to which something of another sort was done on the same day; they are left out. */
+    mixed: number;
     expected: { spend: number; sales: number };
     effect: EffectInfo;
   }[];

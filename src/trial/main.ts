@@ -40,11 +40,15 @@ function total(weeks: Week[]) {
 function main() {
   const { weeks, pace, seeds } = readArgs();
   const target = trialScenario(0).targetAcos;
+  let bandsAcos = target;
   const policies: [name: string, make: () => Policy][] = [
     ['do nothing', doNothing],
     ['bands', bands],
     ['ratio', ratio],
     [`mowing, ${pace}`, () => mowing(pace)],
+    ['  keeping profit', () => mowing(pace, 'keep profit')],
+    // At the target, the ACOS differs from the bands'; aimed at theirs, the two can be compared.
+    ['  aimed at bands’', () => mowing(pace, 'grow', bandsAcos)],
   ];
   say(
     `${seeds.length} markets, ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,
@@ -61,7 +65,9 @@ function main() {
           .join(''),
       );
     }
-    return { name, ...total(bySeed.flat()) };
+    const whole = total(bySeed.flat());
+    if (name === 'bands') bandsAcos = whole.acos ?? target;
+    return { name, ...whole };
   });
   const nothing = results[0];
   say('\nAll weeks');

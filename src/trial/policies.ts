@@ -11,19 +11,28 @@ export type Policy = (market: PlayedMarket, memory: BidMemory) => void;
 /** Leaves everything as it is. */
 export const doNothing = (): Policy => () => {};
 
-/** Mowing's own method, its proposals all accepted. */
-export function mowing(pace: Pace, aim: 'grow' | 'keep profit' | 'strict' = 'grow'): Policy {
+/** Mowing's own method, its proposals all accepted. @param targetAcos share; without it the market's own target */
+export function mowing(
+  pace: Pace,
+  aim: 'grow' | 'keep profit' | 'strict' = 'grow',
+  targetAcos?: number,
+): Policy {
   let held: number[] | null = null;
   return (market, memory) => {
     const { books, scenario } = market;
     const { modifiers } = scenario.options;
-    const plan = proposeBids(observe(market, memory, held), {
-      ...USUAL_SETTINGS,
-      step: PACES[pace],
-      aim,
-      limits: scenario.limits,
-      modifiers: [modifiers.includes('top'), modifiers.includes('rest'), modifiers.includes('pages')],
-    });
+    const seen = observe(market, memory, held);
+    const scopes = targetAcos === undefined ? seen.scopes : [{ targetAcos }];
+    const plan = proposeBids(
+      { ...seen, scopes },
+      {
+        ...USUAL_SETTINGS,
+        step: PACES[pace],
+        aim,
+        limits: scenario.limits,
+        modifiers: [modifiers.includes('top'), modifiers.includes('rest'), modifiers.includes('pages')],
+      },
+    );
     held = plan.held;
     for (const { target, to, from } of plan.proposals) if (to !== from) books.targets[target].bid = to;
     for (const { campaign, placement, to } of plan.modifiers)

@@ -3,6 +3,7 @@ import type { NewChange } from '../../src/contract/api';
 import { listAdGroups, listTargets } from '../../src/db/queries/structure';
 import { loadBales, loadChanges } from '../../src/server/changes/loadChanges';
 import { resumeBales, sendBale } from '../../src/server/changes/sendBale';
+import { editValues, goFromPresent } from '../../src/server/changes/editStaged';
 import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
 import { undoChanges } from '../../src/server/changes/undoChanges';
 import { closeContext, db } from '../../src/server/context/context';
@@ -192,6 +193,54 @@ describe('taking back', () => {
       await books`select state from quaymarket.negative where account_id = ${key} and expression = 'blocked in haste'`;
     expect(state).toBe('archived');
     await expect(undoChanges({ account, ids })).rejects.toMatchObject({ code: 'conflict' });
+  });
+});
+
+describe('a bid', () => {
+  const aBid = async (to: number): Promise<NewChange> => {
+    const target = (await listTargets(db(), account)).find(({ bid }) => bid !== null && bid >= 300_000)!;
+    const change = { kind: 'set-bid', targetId: target.id, from: target.bid, to } as const;
+    return { ...because, change, effect: { spend: -1_000_000, sales: -500_000 } };
+  };
+
+  test('that is edited in the tray takes what is expected of it along', async () => {
+    const staged = await aBid(200_000);
+    const [id] = await stage(staged);
+    const { from } = staged.change as { from: number };
+    await editValues(account, [{ id, value: from }]);
+    const [one] = await loadChanges(account, { state: 'staged' });
+    expect(one).toMatchObject({ change: { to: from }, effect: { spend: 0, sales: 0 } });
+    await expect(editValues(account, [{ id: 987_654, value: 1 }])).rejects.toMatchObject({
+      code: 'conflict',
+    });
+  });
+
+  test('that was set since is asked for before it is undone, and can go from what stands there', async () => {
+    const first = await aBid(210_000);
+    const { targetId } = first.change as { targetId: number };
+    const ids = await stage(first);
+    await sendBale(account, ids);
+    const other = { ...first, change: { ...first.change, from: 210_000, to: 260_000 } } as NewChange;
+    await sendBale(account, await stage(other));
+
+    const asked = await undoChanges({ account, ids });
+    expect(asked).toMatchObject({ ids: [], changed: [{ id: ids[0], present: 260_000 }] });
+    expect((await undoChanges({ account, ids, changed: 'leave' })).ids).toEqual([]);
+    const { ids: back } = await undoChanges({ account, ids, changed: 'set-back' });
+    const [undo] = (await loadChanges(account, { state: 'staged' })).filter(({ id }) => id === back[0]);
+    expect(undo.change).toEqual({
+      kind: 'set-bid',
+      targetId,
+      from: 260_000,
+      to: (first.change as { from: number }).from,
+    });
+
+    const late = { ...first, change: { ...first.change, from: 210_000, to: 250_000 } } as NewChange;
+    await withdraw(account, back);
+    const [drifted] = await stage(late);
+    await goFromPresent(account, [drifted]);
+    const [moved] = await loadChanges(account, { state: 'staged' });
+    expect(moved.change).toMatchObject({ from: 260_000, to: 250_000 });
   });
 });
 

@@ -40,9 +40,17 @@ for (const [one, name] of [
   await one.goto(`${url}/round`);
   await one.getByText('How targets stand').waitFor();
   await keep(one, `round-overview${name}`);
-  await visit(one, '/round?step=harvest', 'Search terms');
-  await keep(one, `round-harvest${name}`);
 }
+await visit(page, '/round?step=dead', 'Targets');
+await keep(page, 'round-dead');
+await visit(page, '/round?step=over', 'Targets');
+await press(page, '<', '<', '<');
+await keep(page, 'round-over');
+await press(page, 'Escape');
+await visit(dusk, '/round?step=grow', 'Targets');
+await keep(dusk, 'round-grow-dusk');
+await visit(page, '/round?step=harvest', 'Search terms');
+await keep(page, 'round-harvest');
 await press(page, '6');
 await keep(page, 'round-negatives');
 
@@ -72,14 +80,37 @@ await press(page, 'Space');
 await visit(page, '/round?step=harvest', 'Search terms');
 await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space', '6');
 for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
-await press(page, 'Space', 't');
+await press(page, 'Space');
+// A bid lowered and the target paused: the tray tells that they do not go together.
+await visit(page, '/field?lens=keywords&sort=-spend', 'Keywords');
+await press(page, '[', 'p', 't');
 await keep(page, 'tray');
-await press(page, 'Enter');
+await page.getByRole('button', { name: /^Do not pause it/ }).click();
+await page.waitForTimeout(800);
+await page.getByRole('button', { name: /^Send/ }).click();
 await page.waitForURL(/ledger/);
 await page.waitForTimeout(600);
 await keep(page, 'ledger');
+
+// Dead spend and overpaying, 14 days, and what they did.
+for (const step of ['dead', 'over']) {
+  await visit(page, `/round?step=${step}`, 'Targets');
+  await press(page, 'a', 'Enter');
+  await page.waitForTimeout(2500);
+}
+await press(page, 't');
+await page.getByRole('button', { name: /^Send/ }).click();
+await page.waitForURL(/ledger/);
+await page.goto(`${url}/setup`);
+await page.getByLabel('Days to let pass').fill('14');
+await page.getByRole('button', { name: 'Let pass' }).click();
+await page.getByText(/14 days passed/).waitFor({ timeout: 240_000 });
 await dusk.goto(`${url}/ledger`);
-await keep(dusk, 'ledger-dusk');
+await dusk.getByText(/compared with untouched/).waitFor();
+await keep(dusk, 'ledger-effect-dusk');
+await page.goto(`${url}/ledger?view=worked`);
+await page.getByRole('table', { name: 'Effects by sort of change' }).waitFor();
+await keep(page, 'ledger-worked');
 
 const report = [
   'Date,Campaign,Ad group,Keyword,Match type,Search term,Impressions,Clicks,Spend,Orders,Sales',
@@ -113,6 +144,4 @@ await page
   .first()
   .waitFor();
 await keep(page, 'setup-imports');
-await dusk.goto(`${url}/setup`);
-await keep(dusk, 'setup-imports-dusk');
 await browser.close();

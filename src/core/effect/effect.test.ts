@@ -110,7 +110,7 @@ const places = {
   byAdGroup: (id: number) => (id === 10 ? [0, 1] : []),
   byCampaign: (id: number) => (id === 1 ? [0, 1, 2] : []),
 };
-const nowhere = { campaignId: null, adGroupId: null, madeTargetId: null };
+const nowhere = { campaignId: null, adGroupId: null, madeTargetId: null, caughtBy: null };
 
 test('a change works on its target, or on all of the ad group or campaign where it is made', () => {
   const on = (change: Parameters<typeof touchedTargets>[0], place = {}) =>
@@ -119,6 +119,7 @@ test('a change works on its target, or on all of the ad group or campaign where 
   expect(on({ kind: 'set-bid', targetId: 6, from: 1, to: 2 })).toEqual([]);
   expect(on({ kind: 'set-budget', campaignId: 1, from: 1, to: 2 })).toEqual([0, 1, 2]);
   expect(on({ kind: 'archive-negative', negativeId: 3 }, { adGroupId: 10, campaignId: 1 })).toEqual([0, 1]);
+  expect(on({ kind: 'archive-negative', negativeId: 3 }, { adGroupId: 10, caughtBy: 5 })).toEqual([0]);
 });
 
 test('changes are told apart by what they were for', () => {

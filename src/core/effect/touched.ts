@@ -12,12 +12,17 @@ export interface ChangedPlace {
   campaignId: number | null;
   adGroupId: number | null;
   madeTargetId: number | null;
+  /** The target that caught the term of a negative, where one is known. */
+  caughtBy: number | null;
 }
 
-/** The targets that a change works on: itself for a bid, all of an ad group or campaign for what is set there. */
+/**
+ * The targets that a change works on: itself for a bid, all of an ad group or campaign for what is set there, for a negative those that
+ * caught its term.
+ */
 export function touchedTargets(
   change: Change,
-  { campaignId, adGroupId, madeTargetId }: ChangedPlace,
+  { campaignId, adGroupId, madeTargetId, caughtBy }: ChangedPlace,
   places: TargetPlaces,
 ): readonly number[] {
   const one = (id: number | null) => {
@@ -42,6 +47,7 @@ export function touchedTargets(
           : places.byAdGroup(change.id);
     case 'add-negative':
     case 'archive-negative':
+      if (caughtBy !== null) return one(caughtBy);
       return adGroupId !== null
         ? places.byAdGroup(adGroupId)
         : campaignId !== null

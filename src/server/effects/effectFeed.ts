@@ -25,7 +25,7 @@ export async function loadEffectFeed(
   const wanted = new Set(asked.map(({ id }) => id));
   for (const one of accepted) {
     const day = dayNumber(one.day);
-    const on = touchedTargets(one.change, one, places);
+    const on = touchedTargets(one.change, { ...one, caughtBy: one.figures.targetId ?? null }, places);
     for (const place of on) touched[place].add(day);
     if (wanted.has(one.id))
       made.set(one.id, {

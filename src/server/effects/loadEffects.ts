@@ -1,3 +1,4 @@
+import { sumEffects } from '../../core/changes';
 import { CHANGE_SORTS, effectMeasure, sortOfChange } from '../../core/effect';
 import type { ChangeSort, MadeChange } from '../../core/effect';
 import { addDays, dayFromNumber, dayNumber } from '../../core/units';
@@ -27,9 +28,10 @@ async function loadMeasure(accountId: number, isAsked: (change: AcceptedChange) 
   const measure = effectMeasure(feed);
   return {
     asked,
+    made,
     settledThrough: dayFromNumber(settledThrough),
-    measure: (changes: readonly AcceptedChange[]) => {
-      const { readyOn, ...effect } = measure(changes.map(({ id }) => made.get(id)!) as MadeChange[]);
+    measure: (changes: readonly MadeChange[]) => {
+      const { readyOn, ...effect } = measure(changes);
       // The first week has to be over, and its orders have to be in.
       return { ...effect, readyOn: readyOn === null ? null : dayFromNumber(readyOn + late + 1) };
     },
@@ -38,35 +40,51 @@ async function loadMeasure(accountId: number, isAsked: (change: AcceptedChange) 
 
 /** What a bale did, and each of its changes. */
 export async function loadBaleEffects(accountId: number, baleId: number): Promise<BaleEffects> {
-  const { asked, settledThrough, measure } = await loadMeasure(accountId, (one) => one.baleId === baleId);
+  const { made, settledThrough, measure } = await loadMeasure(accountId, (one) => one.baleId === baleId);
+  const changes = [...made.values()];
   return {
     settledThrough,
-    bale: measure(asked),
-    changes: asked.map((one) => ({ id: one.id, effect: measure([one]) })),
+    bale: measure(changes),
+    changes: changes.map((one) => ({ id: one.id, effect: measure([one]) })),
   };
 }
 
-/** What each sort of change did, over all bales of the last half year. */
+/**
+ * What each sort of change did, over all bales of the last half year. Targets to which things of two sorts were done on one day say
+ * nothing of either and are left out.
+ */
 export async function loadSortEffects(accountId: number): Promise<SortEffects> {
-  const { asked, settledThrough, measure } = await loadMeasure(accountId, () => true);
-  const bySort = new Map<ChangeSort, AcceptedChange[]>();
-  for (const one of asked) {
-    const sort = sortOfChange(one.change, one.figures.step, one.isUndo);
-    const list = bySort.get(sort) ?? [];
-    list.push(one);
-    bySort.set(sort, list);
+  const { asked, made, settledThrough, measure } = await loadMeasure(accountId, () => true);
+  const bySort = new Map<ChangeSort, MadeChange[]>();
+  const sortsOn = new Map<string, Set<ChangeSort>>();
+  const keyOf = (day: number, target: number) => `${day} ${target}`;
+  for (const { id, change, figures, isUndo } of asked) {
+    const sort = sortOfChange(change, figures.step, isUndo);
+    const one = made.get(id)!;
+    const list = bySort.get(sort);
+    if (list) list.push(one);
+    else bySort.set(sort, [one]);
+    for (const target of one.targets) {
+      const key = keyOf(one.day, target);
+      sortsOn.set(key, (sortsOn.get(key) ?? new Set()).add(sort));
+    }
   }
+  const ofOneSort = ({ day, targets }: MadeChange) =>
+    targets.filter((target) => sortsOn.get(keyOf(day, target))!.size === 1);
   const sorts = (Object.keys(CHANGE_SORTS) as ChangeSort[]).filter((sort) => bySort.has(sort));
   return {
     settledThrough,
     sorts: sorts.map((sort) => {
       const changes = bySort.get(sort)!;
-      const expected = { spend: 0, sales: 0 };
-      for (const { effectSpend, effectSales } of changes) {
-        expected.spend += effectSpend;
-        expected.sales += effectSales;
-      }
-      return { sort, changes: changes.length, expected, effect: measure(changes) };
+      const targets = new Set(changes.flatMap(({ day, targets }) => targets.map((one) => keyOf(day, one))));
+      const mixed = [...targets].filter((key) => sortsOn.get(key)!.size > 1).length;
+      return {
+        sort,
+        changes: changes.length,
+        mixed,
+        expected: sumEffects(changes.map(({ expected }) => expected)),
+        effect: measure(changes.map((one) => ({ ...one, targets: ofOneSort(one) }))),
+      };
     }),
   };
 }

@@ -97,6 +97,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
           display: 'grid',
           gridTemplate: 'auto auto minmax(0, 1fr) auto / minmax(0, 1fr)',
           minHeight: 0,
+          overflow: 'hidden',
         }}
         aria-busy={isFetching || !isCurrent}
       >

@@ -48,12 +48,14 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
             </tr>
           </thead>
           <tbody>
-            {data.sorts.map(({ sort, changes, expected, effect }) => (
+            {data.sorts.map(({ sort, changes, mixed, expected, effect }) => (
               <tr key={sort}>
                 <td style={{ maxWidth: 320 }}>
                   <strong>{CHANGE_SORTS[sort]}</strong>
                   <div className="faint" style={{ fontSize: 12.5 }}>
                     {howMeasured(effect)}
+                    {mixed > 0 &&
+                      ` ${formatCount(mixed)} left out: other sorts of changes were made on them the same day.`}
                   </div>
                 </td>
                 <td className="figure">{formatCount(changes)}</td>

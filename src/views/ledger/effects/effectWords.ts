@@ -1,4 +1,4 @@
-import { formatDay, formatShare } from '../../../core/units';
+import { formatCount, formatDay, formatShare } from '../../../core/units';
 import type { EffectInfo } from '../../../contract/effects';
 
 export const VERDICTS: Record<EffectInfo['verdict'], string> = {
@@ -25,6 +25,6 @@ export function howMeasured(effect: EffectInfo): string {
     return readyOn === null
       ? 'Changed again before a whole week was over.'
       : `Too early: a first answer can be given on ${formatDay(readyOn)}.`;
-  const rest = waiting > 0 ? `; ${waiting} not yet, or changed again within a week` : '';
-  return `${measured} ${measured === 1 ? 'target' : 'targets'}, ${days} days before and after${rest}; compared with untouched ones (${like}).`;
+  const rest = waiting > 0 ? `; ${formatCount(waiting)} not yet, or changed again within a week` : '';
+  return `${formatCount(measured)} ${measured === 1 ? 'target' : 'targets'}, ${days} days before and after${rest}; compared with untouched ones (${like}).`;
 }

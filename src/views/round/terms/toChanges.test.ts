@@ -73,6 +73,7 @@ describe('an accepted harvest', () => {
       termId: 1,
       term: 'heavy jar weights',
       adGroupId: AUTO,
+      targetId: 101,
       from: '2026-10-21',
       to: '2026-11-19',
       clicks: 20,

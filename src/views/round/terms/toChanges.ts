@@ -16,6 +16,7 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
     termId: table.termId[row],
     term,
     adGroupId: table.adGroupId[row],
+    targetId: table.targetId[row],
     from: review.window.from,
     to: review.window.to,
     clicks: sums.clicks,

@@ -37,7 +37,13 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   return (
     <section
       aria-label="Tray"
-      style={{ borderTop: '1px solid var(--hairline)', background: 'var(--raised)' }}
+      style={{
+        borderTop: '1px solid var(--hairline)',
+        background: 'var(--raised)',
+        // Over the place's pictures, which may be taller than what is left of it.
+        position: 'relative',
+        zIndex: 2,
+      }}
     >
       {tray.send.isPending && (
         <LinearProgress
