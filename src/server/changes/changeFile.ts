@@ -3,7 +3,9 @@ import { describeChange } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
 import type { ChangeInfo } from '../../contract/api';
-import { neutralCell, writeWorkbook } from '../../connect/spreadsheet';
+import { neutralCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
+import { fileResponse } from '../http/fileResponse';
+import { streamResponse } from '../http/streamResponse';
 
 const FIELDS = [
   'change',
@@ -58,7 +60,7 @@ export function changesCsv(changes: ChangeInfo[]): string {
 const NUMBERS = ['change', 'bid', 'from', 'to', 'after change'];
 
 /** Changes as a workbook: values as numbers, so that a spreadsheet can calculate with them. */
-export function changesWorkbook(changes: ChangeInfo[]): AsyncIterable<Uint8Array> {
+function changesWorkbook(changes: ChangeInfo[]): AsyncIterable<Uint8Array> {
   async function* rows() {
     for (const change of changes)
       yield fields(change).map((cell, at) =>
@@ -83,4 +85,18 @@ export function changesJson(changes: ChangeInfo[]): string {
     answer,
   }));
   return `${JSON.stringify({ changes: list }, null, 2)}\n`;
+}
+
+export type ChangeFileFormat = 'csv' | 'xlsx' | 'json';
+
+/** Changes as a file to be saved. @param name without its ending */
+export function changeFile(changes: ChangeInfo[], format: ChangeFileFormat, name: string): Response {
+  switch (format) {
+    case 'xlsx':
+      return streamResponse({ name: `${name}.xlsx`, type: XLSX_TYPE, body: changesWorkbook(changes) });
+    case 'csv':
+      return fileResponse(changesCsv(changes), `${name}.csv`, 'text/csv');
+    case 'json':
+      return fileResponse(changesJson(changes), `${name}.json`, 'application/json');
+  }
 }

@@ -3,6 +3,7 @@ import type { BaleEffects } from '../../../contract/effects';
 import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
 import { MovedCell } from './MovedCell';
+import { ProfitCell } from './ProfitCell';
 
 interface BaleEffectProps {
   effects: BaleEffects;
@@ -47,10 +48,7 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
             </Figure>
             {bale.profit && (
               <Figure name={`Profit, ${currency} a month`}>
-                <strong>{signed(bale.profit.perMonth)}</strong>{' '}
-                <span className="faint" style={{ fontSize: 12 }}>
-                  {signed(bale.profit.low)} to {signed(bale.profit.high)}
-                </span>
+                <ProfitCell profit={bale.profit} />
               </Figure>
             )}
           </>

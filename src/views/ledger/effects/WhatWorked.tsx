@@ -6,6 +6,7 @@ import { api } from '../../shared/api';
 import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
 import { MovedCell } from './MovedCell';
+import { ProfitCell } from './ProfitCell';
 
 /** Which sorts of changes did what they were to do, over all bales. */
 export function WhatWorked({ account }: { account: AccountInfo }) {
@@ -69,18 +70,7 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                   <MovedCell moved={effect.acos} isMoreGood={false} name="ACOS" />
                 </td>
                 <td className="figure">
-                  {effect.profit ? (
-                    <span
-                      title={`80 % interval ${signed(effect.profit.low)} to ${signed(effect.profit.high)}`}
-                    >
-                      <strong>{signed(effect.profit.perMonth)}</strong>
-                      <div className="faint" style={{ fontSize: 12 }}>
-                        {signed(effect.profit.low)} to {signed(effect.profit.high)}
-                      </div>
-                    </span>
-                  ) : (
-                    <span className="faint">–</span>
-                  )}
+                  <ProfitCell profit={effect.profit} />
                 </td>
                 <td
                   className={
