@@ -4,6 +4,9 @@ import type { AdGroup, Campaign, Negative, Structure, Target } from './structure
 
 /** What the engines ask of a structure, answered without searching it again. */
 export interface StructureIndex {
+  /** As they were given, archived ones too. */
+  targets: readonly Target[];
+  negatives: readonly Negative[];
   campaign: (id: number) => Campaign | undefined;
   adGroup: (id: number) => AdGroup | undefined;
   target: (id: number) => Target | undefined;
@@ -39,6 +42,8 @@ export function indexStructure(structure: Structure): StructureIndex {
     });
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
   return {
+    targets: structure.targets,
+    negatives: structure.negatives,
     campaign: (id) => campaigns.get(id),
     adGroup: (id) => adGroups.get(id),
     target: (id) => targets.get(id),

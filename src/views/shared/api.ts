@@ -74,6 +74,13 @@ const query = (values: Record<string, string | number | undefined>) =>
     Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
   );
 
+/** A term that is pinned to the core list of a product; `form` as matching compares it. */
+interface PinnedTerm {
+  productId: number;
+  form: string;
+  term: string;
+}
+
 type Rows = { adGroupId: number; termId: number }[];
 
 export const api = {
@@ -133,6 +140,11 @@ export const api = {
   targetAside: (account: number) => ask<{ aside: TargetAside[] }>(`/api/target-aside?${query({ account })}`),
   putTargetsAside: (request: AsideRequest) =>
     ask<{ targets: number; until: string }>('/api/target-aside', send('POST', request)),
+  pinnedTerms: (account: number) => ask<{ pinned: PinnedTerm[] }>(`/api/core-terms?${query({ account })}`),
+  pinTerm: (account: number, productId: number, term: string) =>
+    ask<PinnedTerm>('/api/core-terms', send('PUT', { account, productId, term })),
+  unpinTerm: (account: number, productId: number, term: string) =>
+    ask<{ removed: boolean }>('/api/core-terms', send('DELETE', { account, productId, term })),
   notes: (account: number, subject: string) =>
     ask<{ notes: Note[] }>(`/api/notes?${query({ account, subject })}`),
   addNote: (account: number, subject: string, text: string) =>

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useSnackbar } from 'notistack';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { TrayState } from './useTray';
 import { placeLink } from '../frame/places';
@@ -25,14 +25,22 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { isStaging } = tray;
   const sendButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (isOpen && !isStaging) sendButton.current?.focus();
-  }, [isOpen, isStaging]);
+    if (isOpen) sendButton.current?.focus();
+  }, [isOpen]);
 
   const send = async () => {
     const { baleId, trouble } = await tray.send.mutateAsync();
     if (trouble !== '') enqueueSnackbar(trouble, { variant: 'warning', autoHideDuration: 10_000 });
     else location.assign(`${placeLink('ledger', account?.id)}&bale=${baleId}`);
   };
+  // Pressed while something is still on its way into the tray: sent once all of it is there.
+  const [isWanted, setWanted] = useState(false);
+  useEffect(() => {
+    if (!isWanted || isStaging) return;
+    setWanted(false);
+    void send().catch(() => {});
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
+  }, [isWanted, isStaging]);
   const perMonth = account ? `${account.currency}/month` : '';
   return (
     <section
@@ -97,8 +105,8 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           <Button
             ref={sendButton}
             variant="contained"
-            disabled={tray.send.isPending || isStaging}
-            onClick={() => void send().catch(() => {})}
+            disabled={tray.send.isPending}
+            onClick={() => setWanted(true)}
           >
             Send {changeCount(changes.length)}
           </Button>

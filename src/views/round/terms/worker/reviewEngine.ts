@@ -10,6 +10,7 @@ import { sumsOfRow, sumsOfRows, termContext, termReader } from '../../../../core
 import type { TermContext, TermTable } from '../../../../core/terms';
 import type { ReviewData, StepName } from '../../../../contract/api';
 import { api } from '../../../shared/api';
+import { toTermTable } from '../../../shared/toTermTable';
 import { rowKey } from './types';
 import type {
   Arranged,
@@ -60,7 +61,7 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
     async load(account: number, from?: string, to?: string): Promise<LoadedReview> {
       const loadId = (lastLoad += 1);
       const { rows, ...data } = await fetchReview(account, from, to);
-      const table = toTable(rows);
+      const table = toTermTable(rows);
       const context = termContext(table, data.structure);
       const review = { loadId, ...data, table, estimates: estimate(context) };
       // A slower answer to an earlier request must not take the place of a newer one.
@@ -172,24 +173,6 @@ function candidatesOf(request: ArrangeRequest, queue: number[], table: TermTable
   if (request.show === 'all') return all;
   const aside = new Set(request.aside);
   return all.filter((row) => aside.has(rowKey(request.step, table.adGroupId[row], table.termId[row])));
-}
-
-function toTable(rows: ReviewData['rows']): TermTable {
-  return {
-    size: rows.term.length,
-    term: rows.term,
-    termId: Int32Array.from(rows.termId),
-    adGroupId: Int32Array.from(rows.adGroupId),
-    campaignId: Int32Array.from(rows.campaignId),
-    targetId: Int32Array.from(rows.targetId),
-    targetCount: Int32Array.from(rows.targetCount),
-    impressions: Float64Array.from(rows.impressions),
-    clicks: Float64Array.from(rows.clicks),
-    spend: Float64Array.from(rows.spend),
-    orders: Float64Array.from(rows.orders),
-    units: Float64Array.from(rows.units),
-    sales: Float64Array.from(rows.sales),
-  };
 }
 
 /** Campaign and ad group of every row, normalised, for conditions on the place. */

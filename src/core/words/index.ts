@@ -1,0 +1,14 @@
+export { blockedForms, rowsOfForm } from './blocking';
+export type { Blocker } from './blocking';
+export { negativeCheck } from './checkNegatives';
+export type { Blocks, NegativeCheck, PlacedNegative } from './checkNegatives';
+export { coreList, MOST_CORE } from './coreList';
+export type { CoreTerm } from './coreList';
+export { previewKeyword, whyNot } from './preview';
+export type { Preview } from './preview';
+export { standingNegatives } from './standingNegatives';
+export type { NegativeFinding } from './standingNegatives';
+export { termWords } from './termWords';
+export type { TermWords } from './termWords';
+export { LONGEST_PART, wordParts } from './wordParts';
+export type { PartSettings, WordPart } from './wordParts';

@@ -1,0 +1,116 @@
+import { matchForm } from '../matching';
+import type { Sums } from '../measures';
+import { isExactTarget } from '../structure';
+import type { Negative } from '../structure';
+import { sumsOfRows } from '../terms';
+import type { TermContext } from '../terms';
+import { blockedForms, rowsOfForm } from './blocking';
+import type { NegativeCheck } from './checkNegatives';
+
+/** What is odd about a negative that stands. */
+export interface NegativeFinding {
+  kind: 'blocks-target' | 'blocks-sold' | 'duplicate' | 'covered' | 'blocks-nothing';
+  negative: Negative;
+  /** What its terms came to elsewhere, for one that blocks terms which sold there and have no home. */
+  elsewhere: Sums;
+  /** Terms or targets it is about, a few of them. */
+  examples: string[];
+  /** The negative that does the same, for duplicates and covered ones. */
+  by: Negative | null;
+}
+
+const MOST_EXAMPLES = 5;
+
+/**
+ * Looks through the negatives that stand: those that keep a live target of their place from showing; that block terms which sold elsewhere and
+ * are an exact target nowhere (a term that has a home is blocked elsewhere on purpose); that stand twice; that another one of the place
+ * covers; and those that no term of the window would meet anywhere. One finding each, the gravest.
+ */
+export function standingNegatives(
+  context: TermContext,
+  check: NegativeCheck,
+  negatives: readonly Negative[],
+): NegativeFinding[] {
+  const live = negatives.filter(({ state }) => state === 'enabled');
+  const blocks = check.blocks(live);
+  const forms = blockedForms(check.terms, live);
+  const twins = new Map<string, Negative>();
+  const phrasesIn = new Map<string | number, Negative[]>();
+  for (const one of live)
+    if (one.match === 'phrase') {
+      const key = placeKey(one);
+      phrasesIn.set(key, [...(phrasesIn.get(key) ?? []), one]);
+    }
+  return live.flatMap((negative, at): NegativeFinding[] => {
+    const key = `${placeKey(negative)} ${negative.match} ${matchForm(negative.expression)}`;
+    const twin = twins.get(key);
+    twins.set(key, twin ?? negative);
+    const finding = (
+      kind: NegativeFinding['kind'],
+      over: Partial<NegativeFinding> = {},
+    ): NegativeFinding[] => [
+      { kind, negative, elsewhere: sumsOfRows(context.table, []), examples: [], by: null, ...over },
+    ];
+    const { targets } = blocks[at];
+    if (targets.length > 0)
+      return finding('blocks-target', {
+        examples: targets.slice(0, MOST_EXAMPLES).map((id) => context.structure.target(id)!.expression),
+      });
+    const sold = soldElsewhere(context, check, negative, forms[at]);
+    if (sold.rows.length > 0)
+      return finding('blocks-sold', {
+        elsewhere: sumsOfRows(context.table, sold.rows),
+        examples: sold.examples,
+      });
+    if (twin) return finding('duplicate', { by: twin });
+    const cover = coverOf(negative, phrasesIn);
+    if (cover) return finding('covered', { by: cover });
+    return forms[at].length === 0 ? finding('blocks-nothing') : [];
+  });
+}
+
+const placeKey = ({ campaignId, adGroupId }: Negative) => adGroupId ?? `campaign ${campaignId}`;
+
+function soldElsewhere(
+  { table, structure }: TermContext,
+  { terms }: NegativeCheck,
+  negative: Negative,
+  forms: readonly number[],
+): { rows: number[]; examples: string[] } {
+  const rows: number[] = [];
+  const examples: string[] = [];
+  for (const form of forms) {
+    const homes = structure.exactTargets(terms.forms[form]).filter(isExactTarget);
+    if (homes.length > 0) continue;
+    const sold = Array.from(rowsOfForm(terms, form)).filter(
+      (row) => table.orders[row] > 0 && !isIn(negative, table.adGroupId[row], table.campaignId[row]),
+    );
+    if (sold.length === 0) continue;
+    rows.push(...sold);
+    if (examples.length < MOST_EXAMPLES) examples.push(table.term[sold[0]]);
+  }
+  return { rows, examples };
+}
+
+const isIn = (negative: Negative, adGroupId: number, campaignId: number) =>
+  negative.adGroupId === null ? negative.campaignId === campaignId : negative.adGroupId === adGroupId;
+
+/** A phrase negative of the same place, or of the whole campaign, that blocks whatever this one does. */
+function coverOf(negative: Negative, phrases: ReadonlyMap<string | number, Negative[]>): Negative | null {
+  if (negative.match === 'item') return null;
+  const form = ` ${matchForm(negative.expression)} `;
+  const around = [
+    ...(phrases.get(placeKey(negative)) ?? []),
+    ...(negative.adGroupId === null ? [] : (phrases.get(`campaign ${negative.campaignId}`) ?? [])),
+  ];
+  return (
+    around.find(
+      (other) =>
+        other !== negative &&
+        form.includes(` ${matchForm(other.expression)} `) &&
+        (form !== ` ${matchForm(other.expression)} ` ||
+          negative.match === 'exact' ||
+          other.adGroupId === null),
+    ) ?? null
+  );
+}

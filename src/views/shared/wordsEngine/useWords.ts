@@ -1,0 +1,27 @@
+import { useQuery } from '@tanstack/react-query';
+import { wrap } from 'comlink';
+import type { Remote } from 'comlink';
+import type { AccountInfo } from '../../../contract/api';
+import type { LoadedWords } from './types';
+import type { WordsEngine } from './wordsEngine';
+
+let engine: Remote<WordsEngine> | null = null;
+
+/** The page's one engine of words; its worker is started when it is first needed. */
+export function pageWords(): Remote<WordsEngine> {
+  engine ??= wrap<WordsEngine>(new Worker(new URL('./words.worker.ts', import.meta.url), { type: 'module' }));
+  return engine;
+}
+
+/** An account's terms of the last 90 days, in the worker. @param version another number loads them anew */
+export function useWords(account: AccountInfo | undefined, isWanted: boolean, version = 0) {
+  const { data, error } = useQuery<LoadedWords, Error>({
+    queryKey: ['words', account?.id, account?.lastDay, version],
+    queryFn: () => pageWords().load(account!.id, account!.lastDay!),
+    enabled: isWanted && account?.lastDay != null,
+    staleTime: Infinity,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  return { loaded: data, error };
+}

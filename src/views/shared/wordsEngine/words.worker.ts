@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { wordsEngine } from './wordsEngine';
+
+expose(wordsEngine());

@@ -1,0 +1,166 @@
+import { matchForm, normaliseTerm } from '../../../core/matching';
+import type { Sums } from '../../../core/measures';
+import {
+  coreList,
+  negativeCheck,
+  previewKeyword,
+  rowsOfForm,
+  standingNegatives,
+  wordParts,
+} from '../../../core/words';
+import type { CoreTerm, NegativeFinding, PlacedNegative, WordPart } from '../../../core/words';
+import { sumsOfRows, termContext } from '../../../core/terms';
+import type { TermContext } from '../../../core/terms';
+import { addDays } from '../../../core/units';
+import { api } from '../api';
+import { toTermTable } from '../toTermTable';
+import { lineOf, placeText, productOfRow } from './heldWords';
+import type { HeldWords } from './heldWords';
+import { partDetail } from './partDetail';
+import { PAST_DAYS } from './pastDays';
+import type {
+  BlockedAnswer,
+  LoadedWords,
+  PartDetail,
+  PartsAnswer,
+  PartsAsked,
+  PreviewAnswer,
+  PreviewAsked,
+  TermLine,
+} from './types';
+
+const MOST_PARTS = 500;
+const MOST_LINES = 200;
+const MOST_EXAMPLES = 5;
+
+/** Loads an account's search terms and answers what is asked of their words; lives in a worker. */
+export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
+  let lastLoad = 0;
+  let held: HeldWords | null = null;
+  let known: { key: string; parts: WordPart[] } | null = null;
+
+  const ofLoad = (loadId: number) => (held?.loadId === loadId ? held : null);
+
+  return {
+    /** Fetches the terms of the last 90 days and keeps them in place of those before. */
+    async load(account: number, lastDay: string): Promise<LoadedWords> {
+      const loadId = (lastLoad += 1);
+      const [{ rows, structure, account: info, window }, tree] = await Promise.all([
+        server.review(account, addDays(lastDay, 1 - PAST_DAYS), lastDay),
+        server.tree(account),
+      ]);
+      const context = termContext(toTermTable(rows), structure);
+      const check = negativeCheck(context, structure.targets);
+      const products = new Map(tree.products.map(({ id, name }) => [id, name]));
+      const loaded = {
+        loadId,
+        account: info,
+        window,
+        terms: check.terms.forms.length,
+        products: productsOf(context, products),
+      };
+      if (loadId === lastLoad) [held, known] = [{ loadId, context, check, products, loaded }, null];
+      return loaded;
+    },
+
+    /** Word parts of the account or a product; null for another load. */
+    parts(loadId: number, asked: PartsAsked): PartsAnswer | null {
+      const at = ofLoad(loadId);
+      if (!at) return null;
+      const { context, check } = at;
+      const { productId, length, text, sort, ...settings } = asked;
+      const isWanted = (row: number) => productId === null || productOfRow(context, row) === productId;
+      const key = JSON.stringify([productId, settings]);
+      if (known?.key !== key)
+        known = { key, parts: wordParts(check.terms, context.table, isWanted, settings) };
+      const wanted = normaliseTerm(text);
+      const found = known.parts.filter(
+        (part) =>
+          (length === null || part.length === length) && (wanted === '' || part.text.includes(wanted)),
+      );
+      const valueOf = (part: WordPart) =>
+        sort === 'excess' ? part.excess : sort === 'terms' ? part.terms : part.sums[sort];
+      const parts = [...found].sort((a, b) => valueOf(b) - valueOf(a)).slice(0, MOST_PARTS);
+      const rows = Array.from({ length: context.table.size }, (_, row) => row).filter(isWanted);
+      return { parts, found: found.length, totals: sumsOfRows(context.table, rows) };
+    },
+
+    /** Which terms hold a part and where they ran; null for another load. */
+    part(loadId: number, text: string, productId: number | null): PartDetail | null {
+      const at = ofLoad(loadId);
+      return at && partDetail(at, text, productId);
+    },
+
+    /** What a keyword would catch; null for another load. */
+    preview(loadId: number, { expression, match }: PreviewAsked): PreviewAnswer | null {
+      const at = ofLoad(loadId);
+      if (!at) return null;
+      const { caught, missed } = previewKeyword(at.check.terms, expression, match);
+      const lines = caught.map((form) => lineOf(at, form)).sort(byClicks);
+      const others = missed.map(({ form, why }) => ({ ...lineOf(at, form), why })).sort(byClicks);
+      const rows = caught.flatMap((form) => Array.from(rowsOfForm(at.check.terms, form)));
+      return {
+        caught: lines.slice(0, MOST_LINES),
+        caughtCount: lines.length,
+        sums: sumsOfRows(at.context.table, rows),
+        missed: others.slice(0, MOST_LINES),
+        missedCount: others.length,
+      };
+    },
+
+    /** What negatives would have blocked; null for another load. */
+    blocks(loadId: number, negatives: PlacedNegative[]): BlockedAnswer[] | null {
+      const at = ofLoad(loadId);
+      if (!at) return null;
+      const { context, check } = at;
+      return check.blocks(negatives).map(({ rows, sums, sold, targets }) => ({
+        sums,
+        sold,
+        terms: [...new Set(rows.map((row) => context.table.term[row]))].slice(0, MOST_EXAMPLES),
+        targets: targets.map((id) => context.structure.target(id)!.expression),
+      }));
+    },
+
+    /** What is odd about the negatives that stand; null for another load. */
+    standing(loadId: number): (NegativeFinding & { place: string; byPlace: string })[] | null {
+      const at = ofLoad(loadId);
+      if (!at) return null;
+      const placeOf = ({ campaignId, adGroupId }: { campaignId: number; adGroupId: number | null }) =>
+        placeText(at.context, campaignId, adGroupId);
+      return standingNegatives(at.context, at.check, at.context.structure.negatives).map((one) => ({
+        ...one,
+        place: placeOf(one.negative),
+        byPlace: one.by === null ? '' : placeOf(one.by),
+      }));
+    },
+
+    /** The core list of a product; null for another load. */
+    core(loadId: number, productId: number, pinned: string[]): (CoreTerm & { places: string[] })[] | null {
+      const at = ofLoad(loadId);
+      if (!at) return null;
+      return coreList(at.context, at.check.terms, productId, pinned.map(matchForm)).map((one) => ({
+        ...one,
+        places: one.leaks.map(({ campaignId, adGroupId }) => placeText(at.context, campaignId, adGroupId)),
+      }));
+    },
+  };
+}
+
+export type WordsEngine = ReturnType<typeof wordsEngine>;
+
+const byClicks = (a: TermLine, b: TermLine) => b.sums.clicks - a.sums.clicks;
+
+function productsOf(context: TermContext, names: ReadonlyMap<number, string>): LoadedWords['products'] {
+  const rows = new Map<number, number[]>();
+  for (let row = 0; row < context.table.size; row += 1) {
+    const product = productOfRow(context, row);
+    if (product === null) continue;
+    const list = rows.get(product);
+    if (list) list.push(row);
+    else rows.set(product, [row]);
+  }
+  const sums = (id: number): Sums => sumsOfRows(context.table, rows.get(id) ?? []);
+  return [...rows.keys()]
+    .map((id) => ({ id, name: names.get(id) ?? `product ${id}`, sums: sums(id) }))
+    .sort((a, b) => b.sums.sales - a.sums.sales);
+}

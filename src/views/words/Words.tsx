@@ -1,0 +1,100 @@
+import type { ReactNode } from 'react';
+import type { AccountInfo } from '../../contract/api';
+import { formatCount, formatDay } from '../../core/units';
+import { App } from '../shared/App';
+import { Frame } from '../shared/frame/Frame';
+import type { TrayState } from '../shared/tray/useTray';
+import { useAccount } from '../shared/useAccount';
+import { useUrlState } from '../shared/urlState';
+import type { LoadedWords } from '../shared/wordsEngine/types';
+import { useWords } from '../shared/wordsEngine/useWords';
+import { CorePart } from './core/CorePart';
+import { PartsPart } from './parts/PartsPart';
+import { PreviewPart } from './preview/PreviewPart';
+import { StandingPart } from './standing/StandingPart';
+
+export interface WordsPartProps {
+  account: AccountInfo;
+  loaded: LoadedWords;
+  tray: TrayState;
+}
+
+const PARTS: { name: string; label: string; does: string; Part: (props: WordsPartProps) => ReactNode }[] = [
+  { name: 'parts', label: 'Word parts', does: 'One to three words over all terms', Part: PartsPart },
+  { name: 'core', label: 'Core lists', does: 'The terms that matter, and their homes', Part: CorePart },
+  {
+    name: 'negatives',
+    label: 'Negatives that stand',
+    does: 'What they block, and what is odd',
+    Part: StandingPart,
+  },
+  { name: 'preview', label: 'What a keyword catches', does: 'Tried on past terms', Part: PreviewPart },
+];
+
+export function WordsPlace() {
+  return (
+    <App>
+      <Words />
+    </App>
+  );
+}
+
+/** What shoppers typed, word by word: parts, core lists, negatives that stand, and what a keyword would catch. */
+function Words() {
+  const { values, set } = useUrlState();
+  const { accounts, account, error } = useAccount(values.get('account'));
+  const { loaded, error: fault } = useWords(account, true);
+  const part = PARTS.find(({ name }) => name === values.get('part')) ?? PARTS[0];
+  const trouble = error ?? fault;
+  return (
+    <Frame place="words" accounts={accounts} account={account}>
+      {(tray) => (
+        <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
+          <nav
+            aria-label="Parts of words"
+            style={{ borderRight: '1px solid var(--hairline)', paddingTop: 14, overflow: 'auto' }}
+          >
+            <h1 className="serif" style={{ margin: '0 16px 12px', fontSize: 18, fontWeight: 500 }}>
+              Words
+            </h1>
+            {PARTS.map(({ name, label, does }) => (
+              <button
+                key={name}
+                type="button"
+                className="entry"
+                aria-current={name === part.name ? 'page' : undefined}
+                onClick={() => set({ part: name })}
+              >
+                <div style={{ fontWeight: name === part.name ? 650 : 400 }}>{label}</div>
+                <div className="faint">{does}</div>
+              </button>
+            ))}
+            {loaded && (
+              <p className="faint" style={{ margin: '14px 16px' }}>
+                {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
+                {formatDay(loaded.window.to)}; spellings that match alike count as one.
+              </p>
+            )}
+          </nav>
+          {trouble ? (
+            <main style={{ padding: 24 }}>
+              <p role="alert" className="over">
+                {trouble.message}
+              </p>
+            </main>
+          ) : loaded && account ? (
+            <part.Part key={`${account.id} ${part.name}`} account={account} loaded={loaded} tray={tray} />
+          ) : (
+            <main style={{ padding: 24 }}>
+              <p role="status" className="faint">
+                {account && account.lastDay === null
+                  ? 'There are no search terms yet. They come with a sync, or with a report under Setup.'
+                  : 'Reading 90 days of search terms …'}
+              </p>
+            </main>
+          )}
+        </div>
+      )}
+    </Frame>
+  );
+}

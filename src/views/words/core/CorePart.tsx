@@ -1,0 +1,105 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { useUrlState } from '../../shared/urlState';
+import { Head } from '../Head';
+import { ProductChoice } from '../ProductChoice';
+import { useWordsAnswer } from '../useWordsAnswer';
+import type { WordsPartProps } from '../Words';
+import { CoreRow } from './CoreRow';
+import { usePinned } from './usePinned';
+
+/** The terms that matter for a product: each with its home, the share of its clicks that gets there, and what leaks elsewhere. */
+export function CorePart({ account, loaded, tray }: WordsPartProps) {
+  const { values, set } = useUrlState();
+  const [text, setText] = useState('');
+  const productId = Number(values.get('product')) || (loaded.products[0]?.id ?? null);
+  const { pinned, pin, unpin, error } = usePinned(account.id);
+  const own = pinned.filter((one) => one.productId === productId).map(({ term }) => term);
+  const { answer } = useWordsAnswer(loaded, ['core', productId, own], (engine, id) =>
+    productId === null ? null : engine.core(id, productId, own),
+  );
+  const terms = answer ?? [];
+  const homeless = terms.filter(({ home }) => home === null).length;
+  const clicks = terms.reduce((sum, { sums }) => sum + sums.clicks, 0);
+  const atHome = terms.reduce((sum, { sums, atHome }) => sum + sums.clicks * (atHome ?? 0), 0);
+  return (
+    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+      <Head>
+        {productId === null
+          ? 'No product of the account has search terms yet.'
+          : !answer
+            ? 'Looking …'
+            : `${formatCount(terms.length)} core terms; ${clicks > 0 ? formatShare(atHome / clicks, 0) : 'none'} of their clicks go home${homeless > 0 ? `, ${formatCount(homeless)} have no home` : ''}.`}
+      </Head>
+      <form
+        className="bar"
+        style={{ gap: 12, marginBottom: 8 }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (productId !== null && text.trim() !== '') pin(productId, text);
+          setText('');
+        }}
+      >
+        <ProductChoice
+          loaded={loaded}
+          value={productId}
+          onChange={(id) => set({ product: id === null ? null : String(id) })}
+        />
+        <input
+          aria-label="Term to pin"
+          size={28}
+          placeholder="a term that matters"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Button type="submit" disabled={text.trim() === ''}>
+          Pin
+        </Button>
+        {error && (
+          <span role="alert" className="over">
+            {error.message}
+          </span>
+        )}
+      </form>
+      {terms.length > 0 && (
+        <table className="plain" aria-label="Core list">
+          <thead>
+            <tr>
+              <th>Term</th>
+              <th className="figure">Clicks</th>
+              <th className="figure">Orders</th>
+              <th className="figure">Sales {account.currency}</th>
+              <th className="figure">ACOS</th>
+              <th>Home</th>
+              <th className="figure">At home</th>
+              <th>Leaks</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {terms.map((one) => (
+              <CoreRow
+                key={one.form}
+                one={one}
+                tray={tray}
+                onPin={(isWanted) =>
+                  productId !== null && (isWanted ? pin(productId, one.term) : unpin(productId, one.term))
+                }
+              />
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <td className="faint">all</td>
+              <td className="figure">{formatCount(clicks)}</td>
+              <td className="figure">{formatCount(terms.reduce((sum, { sums }) => sum + sums.orders, 0))}</td>
+              <td className="figure">{formatMoney(terms.reduce((sum, { sums }) => sum + sums.sales, 0))}</td>
+              <td colSpan={5} />
+            </tr>
+          </tfoot>
+        </table>
+      )}
+    </main>
+  );
+}

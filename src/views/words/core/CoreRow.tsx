@@ -1,0 +1,87 @@
+import Button from '@mui/material/Button';
+import type { NewChange } from '../../../contract/api';
+import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import type { CoreTerm } from '../../../core/words';
+import type { TrayState } from '../../shared/tray/useTray';
+
+interface CoreRowProps {
+  one: CoreTerm & { places: string[] };
+  tray: TrayState;
+  onPin: (isWanted: boolean) => void;
+}
+
+const MOST_LEAKS = 3;
+
+/** One core term: where it is at home, and where its clicks leak to. */
+export function CoreRow({ one, tray, onPin }: CoreRowProps) {
+  const { term, sums, home, atHome, leaks, places, isPinned } = one;
+  const open = leaks.flatMap((leak, at) => (leak.isBlocked ? [] : [{ ...leak, place: places[at] }]));
+  const staged = new Set(
+    tray.changes.flatMap(({ change }) =>
+      change.kind === 'add-negative' && change.expression === term ? [change.adGroupId] : [],
+    ),
+  );
+  const left = open.filter(({ adGroupId }) => !staged.has(adGroupId));
+  return (
+    <tr>
+      <td>
+        <button
+          type="button"
+          aria-pressed={isPinned}
+          aria-label={isPinned ? `Unpin ${term}` : `Pin ${term}`}
+          title={isPinned ? 'Pinned: kept whether it sells or not' : 'Pin'}
+          onClick={() => onPin(!isPinned)}
+          style={{ all: 'unset', cursor: 'pointer', width: 20, display: 'inline-block' }}
+        >
+          {isPinned ? '◆' : '◇'}
+        </button>
+        <strong>{term}</strong>
+      </td>
+      <td className="figure">{formatCount(sums.clicks)}</td>
+      <td className="figure">{formatCount(sums.orders)}</td>
+      <td className="figure">{formatMoney(sums.sales)}</td>
+      <td className="figure">{sums.sales > 0 ? formatShare(sums.spend / sums.sales) : DASH}</td>
+      <td>{home ? <HomeName home={home} /> : <span className="over">▲ none</span>}</td>
+      <td className="figure">{atHome === null ? DASH : formatShare(atHome, 0)}</td>
+      <td>
+        {open.slice(0, MOST_LEAKS).map(({ adGroupId, place, sums: own }) => (
+          <div key={adGroupId} className={staged.has(adGroupId) ? 'faint' : ''}>
+            {place} <span className="faint">{formatCount(own.clicks)} clicks</span>
+          </div>
+        ))}
+        {open.length > MOST_LEAKS && <span className="faint">and {open.length - MOST_LEAKS} more</span>}
+        {open.length === 0 && <span className="faint">{home ? 'none' : DASH}</span>}
+      </td>
+      <td className="figure">
+        {home && left.length > 0 && (
+          <Button
+            sx={{ padding: 0 }}
+            aria-label={`Stop the leaks of ${term}`}
+            onClick={() => tray.stage.mutate(left.map((leak) => stopLeak(term, leak)))}
+          >
+            Stop {left.length === 1 ? 'the leak' : `${left.length} leaks`}
+          </Button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function HomeName({ home }: { home: NonNullable<CoreTerm['home']> }) {
+  return (
+    <>
+      {home.kind === 'item' ? 'item target' : 'exact'}
+      {home.bid !== null && <span className="faint"> bids {formatMoney(home.bid)}</span>}
+    </>
+  );
+}
+
+function stopLeak(term: string, { adGroupId, campaignId, sums }: CoreTerm['leaks'][number]): NewChange {
+  const { clicks, orders, spend, sales } = sums;
+  return {
+    change: { kind: 'add-negative', campaignId, adGroupId, match: 'exact', expression: term },
+    reason: `Core term that has a home: ${formatCount(clicks)} of its clicks went here in 90 days.`,
+    figures: { step: 'negatives', term, adGroupId, clicks, orders, spend, sales },
+    effect: { spend: 0, sales: 0 },
+  };
+}

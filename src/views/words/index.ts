@@ -1,0 +1,1 @@
+export { WordsPlace } from './Words';

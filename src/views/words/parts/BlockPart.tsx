@@ -1,0 +1,95 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { NewChange } from '../../../contract/api';
+import { NO_SUMS, addSums } from '../../../core/measures';
+import { DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
+import type { TrayState } from '../../shared/tray/useTray';
+import type { PartDetail, PartPlace } from '../../shared/wordsEngine/types';
+import { PAST_DAYS } from '../../shared/wordsEngine/pastDays';
+
+interface BlockPartProps {
+  detail: PartDetail;
+  tray: TrayState;
+  currency: string;
+}
+
+/** Blocks a part as a phrase in the campaigns that are chosen, after what that would have cost was told. */
+export function BlockPart({ detail, tray, currency }: BlockPartProps) {
+  const open = detail.places.filter(({ isNegative }) => !isNegative);
+  // Where it sold it is left alone unless she says so.
+  const [chosen, setChosen] = useState(
+    () => new Set(open.filter(({ sums }) => sums.orders === 0).map(({ campaignId }) => campaignId)),
+  );
+  const places = open.filter(({ campaignId }) => chosen.has(campaignId));
+  const sums = places.reduce((total, place) => addSums(total, place.sums), { ...NO_SUMS });
+  const targets = places.flatMap((place) => place.targets);
+  const toggle = (id: number) => {
+    const next = new Set(chosen);
+    if (!next.delete(id)) next.add(id);
+    setChosen(next);
+  };
+  return (
+    <section aria-label="Block the part" style={{ margin: '0 0 10px' }}>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th>Block “{detail.text}” as a phrase in</th>
+            <th className="figure">Clicks</th>
+            <th className="figure">Orders</th>
+            <th className="figure">Spend {currency}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {detail.places.map((place) => (
+            <tr key={place.campaignId}>
+              <td>
+                <label>
+                  <input
+                    type="checkbox"
+                    disabled={place.isNegative}
+                    checked={place.isNegative || chosen.has(place.campaignId)}
+                    onChange={() => toggle(place.campaignId)}
+                  />{' '}
+                  {place.campaign}
+                  {place.isNegative && <span className="faint"> · blocked already</span>}
+                  {place.targets.length > 0 && (
+                    <div className="over">▲ keeps “{place.targets[0]}” from showing</div>
+                  )}
+                </label>
+              </td>
+              <td className="figure">{formatCount(place.sums.clicks)}</td>
+              <td className={`figure${place.sums.orders > 0 ? ' over' : ''}`}>
+                {formatCount(place.sums.orders)}
+              </td>
+              <td className="figure">{formatMoney(place.sums.spend)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p style={{ margin: '4px 0' }}>
+        {places.length === 0
+          ? 'Nowhere: choose a campaign.'
+          : `Saves ${formatMoney(sums.spend / MONTHS)} ${currency} a month${sums.orders > 0 ? ` and gives up ${formatMoney(sums.sales / MONTHS)} of sales` : ', and no sale is lost'}${targets.length > 0 ? `; ${targets.length} live ${targets.length === 1 ? 'target would' : 'targets would'} not show any more` : ''}.`}
+      </p>
+      <Button
+        variant="contained"
+        disabled={places.length === 0 || tray.stage.isPending}
+        onClick={() => tray.stage.mutate(places.map((place) => negativeFor(detail.text, place)))}
+      >
+        Block in {formatCount(places.length)} {places.length === 1 ? 'campaign' : 'campaigns'}
+      </Button>
+    </section>
+  );
+}
+
+const MONTHS = PAST_DAYS / DAYS_PER_MONTH;
+
+function negativeFor(text: string, { campaignId, sums }: PartPlace): NewChange {
+  const { clicks, orders, spend, sales } = sums;
+  return {
+    change: { kind: 'add-negative', campaignId, adGroupId: null, match: 'phrase', expression: text },
+    reason: `Terms that hold “${text}”: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(spend)} spent there in ${PAST_DAYS} days.`,
+    figures: { step: 'negatives', clicks, orders, spend, sales },
+    effect: { spend: -Math.round(spend / MONTHS), sales: -Math.round(sales / MONTHS) },
+  };
+}

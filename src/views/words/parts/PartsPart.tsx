@@ -1,0 +1,121 @@
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useState } from 'react';
+import { formatCount, formatMoney } from '../../../core/units';
+import { LONGEST_PART } from '../../../core/words';
+import { NumberField } from '../../shared/NumberField';
+import { useKeys } from '../../shared/useKeys';
+import { useUrlState } from '../../shared/urlState';
+import type { PartsAsked } from '../../shared/wordsEngine/types';
+import { VirtualTable } from '../../../table';
+import { Head } from '../Head';
+import { ProductChoice } from '../ProductChoice';
+import { useWordsAnswer } from '../useWordsAnswer';
+import type { WordsPartProps } from '../Words';
+import { partColumns } from './partColumns';
+import { PartPanel } from './PartPanel';
+
+const SORTS: PartsAsked['sort'][] = ['excess', 'spend', 'sales', 'clicks', 'terms'];
+const MIN_CLICKS = 20;
+
+/** Word parts over all terms of the account or a product, and what can be done about one. */
+export function PartsPart({ account, loaded, tray }: WordsPartProps) {
+  const { values, set } = useUrlState();
+  const [focus, setFocus] = useState(0);
+  const productId = Number(values.get('product')) || null;
+  const sort = SORTS.find((one) => one === values.get('sort')) ?? 'excess';
+  const asked: PartsAsked = {
+    productId,
+    length: Number(values.get('length')) || null,
+    text: values.get('text') ?? '',
+    minClicks: Number(values.get('clicks') ?? MIN_CLICKS),
+    targetAcos: account.targetAcos,
+    sort,
+  };
+  const { answer } = useWordsAnswer(loaded, ['parts', asked], (engine, id) => engine.parts(id, asked));
+  const parts = answer?.parts ?? [];
+  const at = Math.min(focus, Math.max(0, parts.length - 1));
+  const part = parts[at];
+  useKeys({
+    arrowdown: () => setFocus(Math.min(parts.length - 1, at + 1)),
+    arrowup: () => setFocus(Math.max(0, at - 1)),
+  });
+  const lost = parts.filter(({ excess }) => excess > 0).reduce((sum, { excess }) => Math.max(sum, excess), 0);
+  return (
+    <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 380px', minHeight: 0 }}>
+      <main style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+        <div style={{ padding: '12px 16px 6px' }}>
+          <Head>
+            {!answer
+              ? 'Taking the terms apart …'
+              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}.`}
+          </Head>
+          <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
+            <ProductChoice
+              loaded={loaded}
+              value={productId}
+              all="All products"
+              onChange={(id) => set({ product: id === null ? null : String(id) })}
+            />
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              value={asked.length ?? 0}
+              onChange={(_, next: number | null) =>
+                next !== null && set({ length: next === 0 ? null : String(next) })
+              }
+              aria-label="Words in a part"
+            >
+              {[0, ...Array.from({ length: LONGEST_PART }, (_, index) => index + 1)].map((length) => (
+                <ToggleButton key={length} value={length} sx={{ padding: '1px 8px', textTransform: 'none' }}>
+                  {length === 0 ? 'any length' : length === 1 ? '1 word' : `${length} words`}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            <NumberField
+              label="clicks at least"
+              value={asked.minClicks}
+              min={1}
+              step={5}
+              onChange={(clicks) => set({ clicks: String(Math.round(clicks)) })}
+            />
+            <input
+              aria-label="Parts that hold"
+              placeholder="holds …"
+              size={14}
+              value={asked.text}
+              onChange={(event) => set({ text: event.target.value || null })}
+            />
+          </div>
+        </div>
+        <VirtualTable
+          label="Word parts"
+          columns={partColumns(account.currency, account.targetAcos)}
+          count={parts.length}
+          rowAt={(index) => parts[index]}
+          keyAt={(index) => index}
+          rowHeight={32}
+          focus={at}
+          onFocus={setFocus}
+          isSelected={() => false}
+          onSelect={setFocus}
+          sorts={[{ by: sort, descending: true }]}
+          onSort={(key) => SORTS.includes(key as PartsAsked['sort']) && set({ sort: key })}
+          empty={
+            answer
+              ? 'No part of the terms has so many clicks, or holds that text.'
+              : 'Taking the terms apart …'
+          }
+        />
+      </main>
+      <PartPanel
+        key={part?.text}
+        account={account}
+        loaded={loaded}
+        tray={tray}
+        part={part}
+        productId={productId}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { AccountInfo } from '../../../contract/api';
+import { startingBid } from '../../../core/harvest';
+import { formatCount, formatMoney, formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
+import { NumberField } from '../../shared/NumberField';
+import type { TrayState } from '../../shared/tray/useTray';
+import type { PartDetail } from '../../shared/wordsEngine/types';
+
+interface PhraseKeywordProps {
+  account: AccountInfo;
+  detail: PartDetail;
+  tray: TrayState;
+}
+
+/** A part that sells well as a keyword of its own: phrase match, in an ad group where its terms ran. */
+export function PhraseKeyword({ account, detail, tray }: PhraseKeywordProps) {
+  const { sums } = detail;
+  const isGood = sums.sales > 0 && sums.spend <= account.targetAcos * sums.sales;
+  const [adGroupId, setAdGroup] = useState(detail.adGroups[0]?.id ?? 0);
+  const start = startingBid(
+    sums.clicks > 0 ? sums.sales / sums.clicks : 0,
+    sums.clicks > 0 ? sums.spend / sums.clicks : 0,
+    account.targetAcos,
+    account.limits,
+  );
+  const [bid, setBid] = useState(start.bid);
+  if (!isGood || detail.adGroups.length === 0) return null;
+  if (detail.isKeyword) return <p className="faint">A live phrase keyword bids on it already.</p>;
+  const { clicks, orders, spend, sales } = sums;
+  const stage = () =>
+    tray.stage.mutate([
+      {
+        change: { kind: 'add-keyword', adGroupId, expression: detail.text, match: 'phrase', bid },
+        reason: `Terms that hold “${detail.text}” sold at ${formatShare(spend / sales)} ACOS: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(sales)} of sales in 90 days.`,
+        figures: { step: 'harvest', clicks, orders, spend, sales },
+        effect: { spend: 0, sales: 0 },
+      },
+    ]);
+  return (
+    <section
+      aria-label="Bid on the part"
+      style={{ borderTop: '1px solid var(--hairline)', paddingTop: 8, margin: '8px 0' }}
+    >
+      <p style={{ margin: '0 0 6px' }}>
+        It sells at {formatShare(spend / sales)} ACOS: worth a phrase keyword.
+      </p>
+      <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
+        <select
+          aria-label="Ad group"
+          value={adGroupId}
+          style={{ maxWidth: 330 }}
+          onChange={(event) => setAdGroup(Number(event.target.value))}
+        >
+          {detail.adGroups.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <NumberField
+          label={`${account.currency} bid`}
+          value={bid / MICROS_PER_UNIT}
+          min={account.limits.minBid / MICROS_PER_UNIT}
+          step={0.01}
+          onChange={(value) => setBid(toMicros(value))}
+        />
+        <Button variant="outlined" disabled={tray.stage.isPending} onClick={stage}>
+          Bid on it
+        </Button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,132 @@
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { useState } from 'react';
+import type { NewChange } from '../../../contract/api';
+import { formatCount, formatMoney } from '../../../core/units';
+import type { NegativeFinding } from '../../../core/words';
+import { Head } from '../Head';
+import { useWordsAnswer } from '../useWordsAnswer';
+import type { WordsPartProps } from '../Words';
+
+type Finding = NegativeFinding & { place: string; byPlace: string };
+
+const KINDS: Record<NegativeFinding['kind'], string> = {
+  'blocks-target': 'Block a live target',
+  'blocks-sold': 'Block what sold elsewhere',
+  duplicate: 'Stand twice',
+  covered: 'Covered by another',
+  'blocks-nothing': 'Met no term',
+};
+const MOST = 300;
+
+/** Negatives that stand and are odd, each with what to do. */
+export function StandingPart({ account, loaded, tray }: WordsPartProps) {
+  const [kind, setKind] = useState<NegativeFinding['kind'] | 'all'>('all');
+  const { answer } = useWordsAnswer(loaded, ['standing'], (engine, id) => engine.standing(id));
+  const staged = new Set(
+    tray.changes.flatMap(({ change }) => (change.kind === 'archive-negative' ? [change.negativeId] : [])),
+  );
+  const all = (answer ?? []).filter(({ negative }) => !staged.has(negative.id));
+  const shown = all.filter((one) => kind === 'all' || one.kind === kind);
+  const costly = all.filter((one) => one.kind === 'blocks-sold' || one.kind === 'blocks-target').length;
+  const lift = (list: Finding[]) => tray.stage.mutate(list.map(liftOf));
+  return (
+    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+      <Head>
+        {!answer
+          ? 'Looking through the negatives …'
+          : all.length === 0
+            ? 'No negative that stands is odd.'
+            : costly > 0
+              ? `${formatCount(costly)} ${costly === 1 ? 'negative blocks' : 'negatives block'} what sold elsewhere, or a live target.`
+              : `${formatCount(all.length)} negatives do nothing that another does not do.`}
+      </Head>
+      <div className="bar" style={{ marginBottom: 8 }}>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={kind}
+          onChange={(_, next: typeof kind | null) => next && setKind(next)}
+          aria-label="Findings shown"
+        >
+          {(['all', ...Object.keys(KINDS)] as (typeof kind)[]).map((one) => (
+            <ToggleButton key={one} value={one} sx={{ padding: '1px 8px', textTransform: 'none' }}>
+              {one === 'all' ? 'All' : KINDS[one]}{' '}
+              {formatCount(all.filter((finding) => one === 'all' || finding.kind === one).length)}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <span style={{ flex: 1 }} />
+        {kind !== 'all' && kind !== 'blocks-target' && shown.length > 0 && (
+          <Button variant="outlined" onClick={() => lift(shown)}>
+            Lift these {formatCount(shown.length)}
+          </Button>
+        )}
+      </div>
+      {shown.length > 0 && (
+        <table className="plain" aria-label="Negatives">
+          <thead>
+            <tr>
+              <th>Negative</th>
+              <th>Where</th>
+              <th>What is odd</th>
+              <th className="figure">Orders elsewhere</th>
+              <th className="figure">Sales elsewhere {account.currency}</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {shown.slice(0, MOST).map((one) => (
+              <tr key={one.negative.id}>
+                <td>
+                  <strong>{one.negative.expression}</strong>{' '}
+                  <span className="faint">{one.negative.match}</span>
+                </td>
+                <td>{one.place}</td>
+                <td>{oddWords(one)}</td>
+                <td className="figure">
+                  {one.elsewhere.orders > 0 ? formatCount(one.elsewhere.orders) : ''}
+                </td>
+                <td className="figure">{one.elsewhere.orders > 0 ? formatMoney(one.elsewhere.sales) : ''}</td>
+                <td className="figure">
+                  <Button
+                    sx={{ padding: 0 }}
+                    aria-label={`Lift ${one.negative.expression}`}
+                    onClick={() => lift([one])}
+                  >
+                    Lift
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {shown.length > MOST && <p className="faint">and {formatCount(shown.length - MOST)} more</p>}
+    </main>
+  );
+}
+
+function oddWords({ kind, examples, by, byPlace }: Finding): string {
+  const named = `“${examples.join('”, “')}”`;
+  switch (kind) {
+    case 'blocks-target':
+      return `keeps the live target ${named} from showing`;
+    case 'blocks-sold':
+      return `${named} sold elsewhere and has no home`;
+    case 'duplicate':
+      return 'stands there twice';
+    case 'covered':
+      return `“${by?.expression}” (phrase, ${byPlace}) blocks all that it blocks`;
+    case 'blocks-nothing':
+      return 'no term of the last 90 days would meet it, anywhere';
+  }
+}
+
+const liftOf = (one: Finding): NewChange => ({
+  change: { kind: 'archive-negative', negativeId: one.negative.id },
+  reason: `“${one.negative.expression}” ${oddWords(one)}.`.slice(0, 1000),
+  figures: { step: 'negatives' },
+  effect: { spend: 0, sales: 0 },
+});

@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Remote } from 'comlink';
+import type { LoadedWords } from '../shared/wordsEngine/types';
+import { pageWords } from '../shared/wordsEngine/useWords';
+import type { WordsEngine } from '../shared/wordsEngine/wordsEngine';
+
+/** What the engine of words answers to a question about what it has loaded; the answer before stays until the next is here. */
+export function useWordsAnswer<T>(
+  loaded: LoadedWords,
+  question: unknown[],
+  ask: (engine: Remote<WordsEngine>, loadId: number) => Promise<T | null> | null,
+): { answer: T | undefined; isFetching: boolean } {
+  const { data, isFetching } = useQuery({
+    queryKey: ['words-answer', loaded.loadId, ...question],
+    queryFn: async () => (await ask(pageWords(), loaded.loadId)) ?? null,
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+    gcTime: 30_000,
+  });
+  return { answer: data ?? undefined, isFetching };
+}
