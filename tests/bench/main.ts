@@ -5,12 +5,14 @@ import { benchField } from './field';
 import { benchFirstView } from './firstView';
 import { benchImport } from './import';
 import { benchSums } from './sums';
+import { benchWords } from './words';
 
 process.env.MOWING_LOG ??= 'silent';
 try {
   await benchImport(Number(process.env.MOWING_BENCH_ROWS ?? 1_000_000));
   await benchSums((account) => benchField(process.env.MOWING_URL!, account));
   benchBids();
+  benchWords();
   benchFirstView();
   await db()`vacuum`;
 } finally {

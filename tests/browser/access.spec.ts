@@ -10,6 +10,8 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['overpaying', '/round?step=over', 'Accept'],
   ['keywords', '/field?lens=keywords', 'Change by hand'],
   ['cross-tab', '/field?lens=auto&shape=cross', 'of auto targets'],
+  ['word parts', '/words?', 'word parts;'],
+  ['core lists', '/words?part=core', 'core terms;'],
   ['ledger', '/ledger?', 'Ledger'],
   ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Setup'],

@@ -1,5 +1,16 @@
 import { expect, test } from '@playwright/test';
-import { demoAccount, newAccount, openRound, press, rowCount, rows, shownTerm, tray, watch } from './page';
+import {
+  demoAccount,
+  newAccount,
+  openRound,
+  press,
+  rowCount,
+  rows,
+  sendTray,
+  shownTerm,
+  tray,
+  watch,
+} from './page';
 
 /** A report by names in European spelling: one term that sold, one that never did, one too long for a keyword, broken rows. */
 function ownReport(): string {
@@ -112,10 +123,7 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
   });
 
   await test.step('sent from the tray; the ledger shows the refusal and its reason', async () => {
-    await press(page, 't');
-    await expect(page.getByRole('button', { name: 'Send 20 changes' })).toBeFocused();
-    await press(page, 'Enter');
-    await expect(page).toHaveURL(/\/ledger\?account=\d+&bale=\d+/);
+    await sendTray(page);
     await expect(page.getByText('20 changes: 18 accepted, 2 refused.')).toBeVisible();
     await expect(page.getByText(/The text has \d+ characters; the market takes 80\./)).toBeVisible();
     await expect(page.getByText(/has to come first was refused/)).toBeVisible();

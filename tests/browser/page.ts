@@ -61,3 +61,23 @@ export async function openField(page: Page, account: number, lens: string, query
 /** Names in the rows in sight. */
 export const namesIn = (page: Page, lens: string) =>
   lensRows(page, lens).locator('.table-row').locator('[role=cell]:nth-child(2)');
+
+/** Sends what is in the tray by keyboard; negatives that would have cost sales are confirmed when that is asked for. */
+export async function sendTray(page: Page): Promise<void> {
+  await press(page, 't');
+  const send = page.getByRole('button', { name: /^Send \d+ change/ });
+  await expect(send).toBeFocused();
+  await press(page, 'Enter');
+  const costly = page.getByRole('region', { name: 'Negatives that cost sales' });
+  const isSent = () => /\/ledger\?account=\d+&bale=\d+/.test(page.url());
+  await expect(async () => expect(isSent() || (await costly.isVisible())).toBe(true)).toPass();
+  if (!isSent()) {
+    await costly
+      .getByRole('button', { name: /all the same/ })
+      .first()
+      .click();
+    await expect(costly).toBeHidden();
+    await send.click();
+  }
+  await expect(page).toHaveURL(/\/ledger\?account=\d+&bale=\d+/);
+}

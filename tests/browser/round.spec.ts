@@ -9,6 +9,7 @@ import {
   press,
   rowCount,
   rows,
+  sendTray,
   shownTerm,
   tray,
   watch,
@@ -265,7 +266,7 @@ test('a whole bale is undone by changes that wait in the tray', async ({ page })
   await openRound(page, account, '&step=negatives');
   await press(page, 'Shift+ArrowDown', 'Space');
   await expect(tray(page, 2)).toBeVisible();
-  await press(page, 't', 'Enter');
+  await sendTray(page);
   await expect(page.getByText('2 changes: 2 accepted, 0 refused.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo 2' }).click();
   await expect(tray(page, 2)).toBeVisible();

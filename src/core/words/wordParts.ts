@@ -82,7 +82,24 @@ export function wordParts(
     const part = Object.fromEntries(columns.map((column, at) => [column, sums[at][id]])) as unknown as Sums;
     parts.push(tell(textOf(key, terms), counts[id], part, all, targetAcos));
   }
-  return parts.sort((a, b) => b.excess - a.excess);
+  return withoutTwins(parts).sort((a, b) => b.excess - a.excess);
+}
+
+/** Of parts that the very same terms hold ("flower" and "flower pot"), the longest is told alone. */
+function withoutTwins(parts: WordPart[]): WordPart[] {
+  const alike = new Map<string, WordPart[]>();
+  for (const part of parts) {
+    const { terms, sums } = part;
+    const key = `${terms} ${sums.clicks} ${sums.spend} ${sums.sales}`;
+    const list = alike.get(key);
+    if (list) list.push(part);
+    else alike.set(key, [part]);
+  }
+  return parts.filter((part) => {
+    const { terms, sums, text, length } = part;
+    const others = alike.get(`${terms} ${sums.clicks} ${sums.spend} ${sums.sales}`)!;
+    return !others.some((other) => other.length > length && ` ${other.text} `.includes(` ${text} `));
+  });
 }
 
 function textOf(key: number, terms: TermWords): string[] {

@@ -216,6 +216,15 @@ describe('word parts', () => {
     );
   });
 
+  test('that the very same terms hold are told once, the longest', () => {
+    const texts = parts([
+      { term: 'flower pot red', clicks: 20 },
+      { term: 'flower pot blue', clicks: 20 },
+    ]).map(({ text }) => text);
+    expect(texts).toContain('flower pot');
+    expect(texts).not.toContain('flower');
+  });
+
   test('have three words at most, and enough clicks', () => {
     expect(Math.max(...parts(terms).map(({ length }) => length))).toBe(3);
     expect(parts(terms, 55).map(({ text }) => text)).not.toContain('used');

@@ -3,6 +3,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useSnackbar } from 'notistack';
 import { useEffect, useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
+import { useNegativeCheck } from './useNegativeCheck';
 import type { TrayState } from './useTray';
 import { placeLink } from '../frame/places';
 import { ChangeFileMenu } from './ChangeFileMenu';
@@ -23,6 +24,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const progress = useSendProgress(account?.id, tray.send.isPending);
   const { enqueueSnackbar } = useSnackbar();
   const { isStaging } = tray;
+  const check = useNegativeCheck(account, changes);
   const sendButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (isOpen) sendButton.current?.focus();
@@ -36,11 +38,16 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   // Pressed while something is still on its way into the tray: sent once all of it is there.
   const [isWanted, setWanted] = useState(false);
   useEffect(() => {
-    if (!isWanted || isStaging) return;
+    if (!isWanted || isStaging || check.isChecking) return;
     setWanted(false);
-    void send().catch(() => {});
+    if (check.costly.length > 0) {
+      onOpen(true);
+      enqueueSnackbar(
+        'Negatives that cost sales are confirmed or taken out first; they stand on top of the tray.',
+      );
+    } else void send().catch(() => {});
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
-  }, [isWanted, isStaging]);
+  }, [isWanted, isStaging, check.isChecking]);
   const perMonth = account ? `${account.currency}/month` : '';
   return (
     <section
@@ -89,6 +96,13 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
               · ▲ {conflicts.length} {conflicts.length === 1 ? 'conflict' : 'conflicts'}
             </span>
           )}
+          {check.costly.length > 0 && (
+            <span className="over">
+              {' '}
+              · ▲ {check.costly.length} {check.costly.length === 1 ? 'negative costs' : 'negatives cost'}{' '}
+              sales
+            </span>
+          )}
           {tray.send.isPending && <span> · {progress.words}</span>}
           {!tray.send.isPending && sending.length > 0 && (
             <span className="over">
@@ -112,7 +126,9 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           </Button>
         )}
       </div>
-      {isOpen && account && <TrayList tray={tray} limits={account.limits} currency={account.currency} />}
+      {isOpen && account && (
+        <TrayList tray={tray} check={check} limits={account.limits} currency={account.currency} />
+      )}
     </section>
   );
 }

@@ -6,10 +6,12 @@ import type { MarketLimits } from '../../../core/changes';
 import { formatCount } from '../../../core/units';
 import { useRemembered } from '../useRemembered';
 import { Conflicts } from './Conflicts';
+import { CostlyNegatives } from './CostlyNegatives';
 import { groupChanges } from './groups';
 import type { ChangeGroup, Grouping } from './groups';
 import { signed } from './money';
 import { TrayRow } from './TrayRow';
+import type { NegativeChecked } from './useNegativeCheck';
 import type { TrayState } from './useTray';
 
 /** So many changes are shown at once; larger trays open group by group. */
@@ -20,12 +22,13 @@ const WIDTHS = ['25%', '22%', '6%', '7%', '8%', '8%', '16%', '8%'];
 
 interface TrayListProps {
   tray: TrayState;
+  check: NegativeChecked;
   limits: MarketLimits;
   currency: string;
 }
 
 /** The staged changes by campaign or by kind, after what does not go together among them. */
-export function TrayList({ tray, limits, currency }: TrayListProps) {
+export function TrayList({ tray, check, limits, currency }: TrayListProps) {
   const [by, setBy] = useRemembered<Grouping>('tray-grouping', 'campaign');
   const { changes } = tray;
   if (changes.length === 0)
@@ -33,6 +36,7 @@ export function TrayList({ tray, limits, currency }: TrayListProps) {
   const groups = groupChanges(changes, by);
   return (
     <div style={{ maxHeight: '56vh', overflow: 'auto', padding: '0 16px 12px' }}>
+      <CostlyNegatives check={check} tray={tray} currency={currency} />
       <Conflicts tray={tray} />
       <div className="bar" style={{ marginBottom: 4 }}>
         <ToggleButtonGroup

@@ -11,6 +11,8 @@ export interface HeldWords {
   check: NegativeCheck;
   products: ReadonlyMap<number, string>;
   loaded: LoadedWords;
+  /** Whether a row's term is negative by now where it ran. */
+  isBlocked: (row: number) => boolean;
 }
 
 /** The advertised product of a row's ad group; null where it is not known. */

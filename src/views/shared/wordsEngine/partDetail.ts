@@ -12,7 +12,8 @@ export function partDetail(held: HeldWords, text: string, productId: number | nu
   const { context, check } = held;
   const { table, structure } = context;
   const [forms] = blockedForms(check.terms, [{ match: 'phrase', expression: text }]);
-  const isWanted = (row: number) => productId === null || productOfRow(context, row) === productId;
+  const isWanted = (row: number) =>
+    (productId === null || productOfRow(context, row) === productId) && !held.isBlocked(row);
   const byForm = forms
     .map((form) => ({ form, rows: Array.from(rowsOfForm(check.terms, form)).filter(isWanted) }))
     .filter(({ rows }) => rows.length > 0);

@@ -59,7 +59,8 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
         terms: check.terms.forms.length,
         products: productsOf(context, products),
       };
-      if (loadId === lastLoad) [held, known] = [{ loadId, context, check, products, loaded }, null];
+      if (loadId === lastLoad)
+        [held, known] = [{ loadId, context, check, products, loaded, isBlocked: blockedRows(context) }, null];
       return loaded;
     },
 
@@ -69,7 +70,9 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
       if (!at) return null;
       const { context, check } = at;
       const { productId, length, text, sort, ...settings } = asked;
-      const isWanted = (row: number) => productId === null || productOfRow(context, row) === productId;
+      // What is blocked already costs nothing any more.
+      const isWanted = (row: number) =>
+        (productId === null || productOfRow(context, row) === productId) && !at.isBlocked(row);
       const key = JSON.stringify([productId, settings]);
       if (known?.key !== key)
         known = { key, parts: wordParts(check.terms, context.table, isWanted, settings) };
@@ -149,6 +152,18 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
 export type WordsEngine = ReturnType<typeof wordsEngine>;
 
 const byClicks = (a: TermLine, b: TermLine) => b.sums.clicks - a.sums.clicks;
+
+/** Whether a row's term is negative by now in the ad group where it ran; asked for each once. */
+function blockedRows({ table, structure, forms }: TermContext): (row: number) => boolean {
+  const known = new Int8Array(table.size).fill(-1);
+  return (row) => {
+    if (known[row] === -1) {
+      const adGroup = structure.adGroup(table.adGroupId[row]);
+      known[row] = adGroup !== undefined && structure.isNegativeIn(forms[row], adGroup) ? 1 : 0;
+    }
+    return known[row] === 1;
+  };
+}
 
 function productsOf(context: TermContext, names: ReadonlyMap<number, string>): LoadedWords['products'] {
   const rows = new Map<number, number[]>();

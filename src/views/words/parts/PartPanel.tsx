@@ -41,7 +41,7 @@ export function PartPanel({ account, loaded, tray, part, productId }: PartPanelP
             {formatMoney(detail.sums.spend)} spend for {formatMoney(detail.sums.sales)} {account.currency} of
             sales in 90 days
             {part.chance !== null &&
-              `; ${formatShare(part.chance, part.chance < 0.1 ? 1 : 0)} chance that it reaches ${formatShare(account.targetAcos, 0)} ACOS`}
+              `; ${part.chance < 0.001 ? 'hardly any' : formatShare(part.chance, part.chance < 0.1 ? 1 : 0)} chance that it reaches ${formatShare(account.targetAcos, 0)} ACOS`}
             .
           </p>
           <BlockPart key={`block ${text}`} detail={detail} tray={tray} currency={account.currency} />

@@ -42,13 +42,13 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
   });
   const lost = parts.filter(({ excess }) => excess > 0).reduce((sum, { excess }) => Math.max(sum, excess), 0);
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 380px', minHeight: 0 }}>
+    <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 352px', minHeight: 0 }}>
       <main style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
         <div style={{ padding: '12px 16px 6px' }}>
           <Head>
             {!answer
               ? 'Taking the terms apart …'
-              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}.`}
+              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}. What is blocked already is left out.`}
           </Head>
           <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
             <ProductChoice

@@ -17,19 +17,19 @@ export function partColumns(currency: string, targetAcos: number): Column<WordPa
     {
       key: 'text',
       label: 'Part',
-      width: 'minmax(120px, 1fr)',
+      width: 'minmax(110px, 1fr)',
       cell: ({ text, grade }) => (
         <>
           <EvidenceMark grade={EVIDENCE_GRADES.indexOf(grade)} /> <strong>{text}</strong>
         </>
       ),
     },
-    figure('terms', 'Terms', 58, ({ terms }) => formatCount(terms), { sortable: true }),
-    figure('clicks', 'Clicks', 62, ({ sums }) => formatCount(sums.clicks), { sortable: true }),
-    figure('orders', 'Orders', 56, ({ sums }) => formatCount(sums.orders)),
-    figure('spend', 'Spend', 84, ({ sums }) => formatMoney(sums.spend), { unit: currency, sortable: true }),
-    figure('sales', 'Sales', 90, ({ sums }) => formatMoney(sums.sales), { unit: currency, sortable: true }),
-    figure('acos', 'ACOS', 66, ({ sums }) => {
+    figure('terms', 'Terms', 46, ({ terms }) => formatCount(terms), { sortable: true }),
+    figure('clicks', 'Clicks', 48, ({ sums }) => formatCount(sums.clicks), { sortable: true }),
+    figure('orders', 'Orders', 46, ({ sums }) => formatCount(sums.orders)),
+    figure('spend', 'Spend', 72, ({ sums }) => formatMoney(sums.spend), { unit: currency, sortable: true }),
+    figure('sales', 'Sales', 76, ({ sums }) => formatMoney(sums.sales), { unit: currency, sortable: true }),
+    figure('acos', 'ACOS', 56, ({ sums }) => {
       const acos = sums.sales > 0 ? sums.spend / sums.sales : null;
       return (
         <span
@@ -40,12 +40,12 @@ export function partColumns(currency: string, targetAcos: number): Column<WordPa
         </span>
       );
     }),
-    figure('excess', 'Above', 84, ({ excess }) => (excess > 0 ? formatMoney(excess) : DASH), {
+    figure('excess', 'Above', 72, ({ excess }) => (excess > 0 ? formatMoney(excess) : DASH), {
       unit: currency,
       sortable: true,
       definition: 'Spend above what the target allows for its sales',
     }),
-    figure('chance', 'Chance', 60, ({ chance }) => (chance === null ? DASH : formatShare(chance, 0)), {
+    figure('chance', 'Chance', 50, ({ chance }) => (chance === null ? DASH : formatShare(chance, 0)), {
       definition: 'Chance that its conversion reaches what its clicks need for the target',
     }),
   ];

@@ -40,7 +40,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
             ? 'No negative that stands is odd.'
             : costly > 0
               ? `${formatCount(costly)} ${costly === 1 ? 'negative blocks' : 'negatives block'} what sold elsewhere, or a live target.`
-              : `${formatCount(all.length)} negatives do nothing that another does not do.`}
+              : `${formatCount(all.length)} ${all.length === 1 ? 'negative does nothing' : 'negatives do nothing'}, or nothing that another does not do.`}
       </Head>
       <div className="bar" style={{ marginBottom: 8 }}>
         <ToggleButtonGroup

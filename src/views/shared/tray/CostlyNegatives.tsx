@@ -1,0 +1,64 @@
+import Button from '@mui/material/Button';
+import { describeChange } from '../../../core/changes';
+import { formatCount, formatMoney } from '../../../core/units';
+import type { CostlyNegative, NegativeChecked } from './useNegativeCheck';
+import type { TrayState } from './useTray';
+
+interface CostlyNegativesProps {
+  check: NegativeChecked;
+  tray: TrayState;
+  currency: string;
+}
+
+/** Negatives that would have blocked sales or a live target: each is confirmed, or taken out. */
+export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps) {
+  const { costly, isChecking, confirm } = check;
+  if (isChecking) return <p className="faint">Holding the negatives against 90 days of search terms …</p>;
+  if (costly.length === 0) return null;
+  return (
+    <section
+      aria-label="Negatives that cost sales"
+      style={{ border: '1px solid var(--over)', borderRadius: 3, padding: '6px 12px', margin: '0 0 8px' }}
+    >
+      <div className="bar">
+        <strong className="over">
+          ▲ {formatCount(costly.length)} {costly.length === 1 ? 'negative blocks' : 'negatives block'} what
+          sold, or a live target
+        </strong>
+        <span className="faint">confirmed or taken out before the tray is sent</span>
+        <span style={{ flex: 1 }} />
+        {costly.length > 1 && (
+          <Button onClick={() => confirm(costly)}>Block all {formatCount(costly.length)} all the same</Button>
+        )}
+      </div>
+      {costly.map((one) => (
+        <div key={one.change.id} className="bar" style={{ minHeight: 26 }}>
+          <span style={{ flex: 1, minWidth: 0 }}>
+            {describeChange(one.change.change)}{' '}
+            <span className="faint">
+              {one.change.campaign}
+              {one.change.adGroup ? ` › ${one.change.adGroup}` : ''}:
+            </span>{' '}
+            {costWords(one, currency)}
+          </span>
+          <Button
+            onClick={() => confirm([one])}
+            aria-label={`Block all the same: ${describeChange(one.change.change)}`}
+          >
+            Block all the same
+          </Button>
+          <Button onClick={() => tray.withdraw.mutate([one.change.id])}>Take it out</Button>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function costWords({ sums, terms, targets }: CostlyNegative, currency: string): string {
+  const sold =
+    sums.orders > 0
+      ? `${formatCount(sums.orders)} ${sums.orders === 1 ? 'order' : 'orders'}, ${formatMoney(sums.sales)} ${currency} in 90 days (“${terms.slice(0, 3).join('”, “')}”)`
+      : '';
+  const kept = targets.length > 0 ? `keeps “${targets.slice(0, 3).join('”, “')}” from showing` : '';
+  return [sold, kept].filter(Boolean).join('; ');
+}
