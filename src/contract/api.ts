@@ -98,6 +98,8 @@ export interface ReviewData {
   account: AccountInfo;
   window: { from: string; to: string; unsettled: string[] };
   structure: Structure;
+  /** What products leave of a sale before ads, shares; those whose costs are not known are not in it. */
+  margins: { productId: number; share: number }[];
   rows: TermColumns;
   putAside: PutAside[];
 }

@@ -102,7 +102,7 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
     await expect(tray(page, 10)).toBeVisible();
     await expect(shownTerm(page)).not.toHaveText(first!);
     await press(page, '6');
-    await expect(page.getByText(/without an order, past their chance/)).toBeVisible();
+    await expect(page.getByText(/and will hardly pay/)).toBeVisible();
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await expect(page.getByRole('button', { name: 'Accept the 10 selected' })).toBeVisible();
     await press(page, 'Space');

@@ -74,6 +74,7 @@ test.describe('a link', () => {
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
+    await page.getByLabel('Judged by').selectOption('counts');
     await page.getByLabel('× the clicks an order usually takes').fill('3');
     await press(page, 'Enter');
     await expect(page).toHaveURL(/clicksMultiple=3/);

@@ -31,6 +31,7 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
     account: anAccountInfo(),
     window: { from: '2026-10-21', to: '2026-11-19', unsettled: [] },
     structure: aStructure(),
+    margins: [],
     rows: rows as unknown as ReviewData['rows'],
     putAside: [],
     ...over,

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { settings, someTargets } from '../../../tests/make/bids';
 import type { TargetSpec } from '../../../tests/make/bids';
-import { bidReason, fitStrength, PACES, proposeBids } from '.';
+import { fitStrength } from '../evidence';
+import { bidReason, PACES, proposeBids } from '.';
 
 const plan = (specs: TargetSpec[], over: Parameters<typeof settings>[0] = {}) =>
   proposeBids(someTargets(specs), settings(over));

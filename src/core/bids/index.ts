@@ -16,7 +16,6 @@ export type {
   StepLimits,
   TargetDays,
 } from './observations';
-export { fitStrength } from './priors';
 export { observationsOf } from './observationsOf';
 export type { AccountObservations, BidFeed } from './observationsOf';
 export { settingsOf, USUAL_CHOICES } from './choices';

@@ -1,6 +1,7 @@
 export { gammaCdf, gammaQuantile, lnGamma } from './gamma';
 export { chanceToReach, estimateConversion, EVIDENCE_GRADES, PRIOR_ORDERS } from './conversion';
 export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conversion';
+export { fitStrength } from './fitStrength';
 export { usualInAccount, usualInCampaign } from './usual';
 export type { Usual } from './usual';
 export { estimateValuePerClick } from './valuePerClick';

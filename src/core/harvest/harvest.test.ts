@@ -14,8 +14,15 @@ import type { TermSpec } from '../../../tests/make/terms';
 import { USUAL_LIMITS } from '../changes';
 import { sumsOfRow } from '../terms';
 import { harvestReason, proposeHarvests, startingBid } from '.';
+import type { HarvestSettings } from '.';
 
-const settings = { minOrders: 2, maxAcos: 0.24, targetAcos: 0.24 };
+const settings: HarvestSettings = {
+  basis: 'counts',
+  minOrders: 2,
+  maxAcos: 0.24,
+  surety: 0.7,
+  targetAcos: 0.24,
+};
 const sold: TermSpec = { term: 'heavy jar weights', clicks: 20, orders: 3, spend: 9, sales: 60 };
 const propose = (terms: TermSpec[], structure = aStructure()) =>
   proposeHarvests(aContext(terms, structure), settings, USUAL_LIMITS);
@@ -112,4 +119,21 @@ test('the reason says what sold, against which target, and how the bid came abou
   expect(reason).toBe(
     '3 orders from 20 clicks, ACOS 15.0 % against 24.0 %; nowhere exact yet. Starts at 0.58: 1.3 × the CPC of 0.45 paid here; it would be worth more (2.51 expected sales per click × 24 %).',
   );
+});
+
+describe('by chance', () => {
+  const byChance = (terms: TermSpec[], over: Partial<HarvestSettings> = {}) =>
+    proposeHarvests(aContext(terms), { ...settings, basis: 'chance', ...over }, USUAL_LIMITS).map(
+      ({ row }) => row,
+    );
+
+  test('one order is enough where the clicks are cheap', () => {
+    expect(byChance([{ term: 'cheap', clicks: 8, orders: 1, spend: 1, sales: 20 }])).toEqual([0]);
+  });
+
+  test('two orders are not, where the clicks are so dear that it will hardly stay under the target', () => {
+    const dear: TermSpec = { term: 'dear', clicks: 20, orders: 2, spend: 9, sales: 40 };
+    expect(byChance([dear])).toEqual([]);
+    expect(byChance([dear], { surety: 0.3 })).toEqual([0]);
+  });
 });

@@ -12,9 +12,15 @@ export function harvestReason(
   sums: Sums,
   valuePerClick: number | null,
   targetAcos: number,
+  /** That it stays under the ACOS that is asked for; null where nothing can be said. */
+  chance: { within: number; acos: number } | null = null,
 ): string {
   const acos = measure('acos').of(sums);
-  const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}; nowhere exact yet`;
+  const sure =
+    chance === null
+      ? ''
+      : `; ${formatShare(chance.within, 0)} sure that it stays under ${formatShare(chance.acos, 0)}`;
+  const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; nowhere exact yet`;
   return `${sold}. ${bidSentence(proposal, sums, valuePerClick, targetAcos)}`;
 }
 

@@ -1,3 +1,3 @@
-export { negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
+export { chanceToPay, negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
 export type { NegativeProposal, NegativeSettings } from './proposeNegatives';
-export { chanceOnTarget, neededConversion, negativeReason } from './negativeReason';
+export { neededConversion, negativeReason } from './negativeReason';

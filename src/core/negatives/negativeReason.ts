@@ -1,34 +1,25 @@
-import { chanceToReach, PRIOR_ORDERS } from '../evidence';
-import type { Usual } from '../evidence';
+import { formatCount, formatMoney, formatShare } from '../units';
+import { sumsOfRow } from '../terms';
+import type { TermContext } from '../terms';
 import { measure } from '../measures';
-import type { Sums } from '../measures';
-import { formatMoney, formatShare } from '../units';
+import { chanceToPay } from './proposeNegatives';
 
 /** The reason of a negative in one sentence with its numbers. */
-export function negativeReason(sums: Sums, usual: Usual, targetAcos: number): string {
-  const clicks = `${sums.clicks} clicks, ${sums.orders} orders`;
-  const yardstick = `an order usually takes ${Math.round(usual.clicksPerOrder)} clicks here`;
-  const chance = chanceOnTarget(sums, usual, targetAcos);
-  const told =
-    chance === null
-      ? ''
-      : `; ${formatShare(chance, chance < 0.1 ? 1 : 0)} chance that it reaches ${formatShare(targetAcos, 0)} ACOS`;
-  return `${clicks}; ${yardstick}; ${formatMoney(sums.spend)} spent${told}.`;
+export function negativeReason(context: TermContext, row: number, targetAcos: number): string {
+  const sums = sumsOfRow(context.table, row);
+  const own = `${formatCount(sums.clicks)} clicks, ${formatCount(sums.orders)} ${sums.orders === 1 ? 'order' : 'orders'}`;
+  const yardstick = `an order usually takes ${formatCount(Math.round(context.usual(row).clicksPerOrder))} clicks here`;
+  const { chance, limit, isMargin } = chanceToPay(context, row, targetAcos);
+  const what = isMargin
+    ? `that it earns what it costs (break-even ${formatShare(limit, 0)})`
+    : `that it stays under ${formatShare(limit, 0)} ACOS`;
+  const told = chance === null ? '' : `; ${formatShare(chance, chance < 0.1 ? 1 : 0)} chance ${what}`;
+  return `${own}; ${yardstick}; ${formatMoney(sums.spend)} spent${told}.`;
 }
 
-/**
- * Conversion rate that a CPC needs for the target ACOS: CPC / (target x order value). Null when one is not known.
- * @param cpc micros @param targetAcos share
- */
-export function neededConversion(cpc: number | null, usual: Usual, targetAcos: number): number | null {
-  return cpc === null || cpc === 0 || usual.orderValue === null
-    ? null
-    : cpc / (targetAcos * usual.orderValue);
-}
-
-/** Probability that a row's conversion rate reaches what its CPC needs for the target ACOS. */
-export function chanceOnTarget(sums: Sums, usual: Usual, targetAcos: number): number | null {
-  const needed = neededConversion(measure('cpc').of(sums), usual, targetAcos);
-  if (needed === null) return null;
-  return chanceToReach(needed, sums.clicks, sums.orders, { mean: usual.conversion, strength: PRIOR_ORDERS });
+/** Conversion rate that a row's cost per click needs for the target ACOS. Null when one is not known. @param targetAcos share */
+export function neededConversion(context: TermContext, row: number, targetAcos: number): number | null {
+  const cpc = measure('cpc').of(sumsOfRow(context.table, row));
+  const { orderValue } = context.usual(row);
+  return cpc === null || cpc === 0 || orderValue === null ? null : cpc / (targetAcos * orderValue);
 }

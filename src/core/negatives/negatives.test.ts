@@ -1,10 +1,17 @@
 import { describe, expect, test } from 'vitest';
-import { aContext, aNegative, anExactKeyword, aStructure, AUTO } from '../../../tests/make/terms';
+import { aContext, aNegative, anExactKeyword, aStructure, aTermTable, AUTO } from '../../../tests/make/terms';
 import type { TermSpec } from '../../../tests/make/terms';
-import { sumsOfRow } from '../terms';
-import { negativeReason, proposeNegatives, spendPerMonth } from '.';
+import { termContext } from '../terms';
+import { chanceToPay, negativeReason, proposeNegatives, spendPerMonth } from '.';
+import type { NegativeSettings } from '.';
 
-const settings = { clicksMultiple: 2 };
+const settings: NegativeSettings = {
+  basis: 'counts',
+  clicksMultiple: 2,
+  chance: 0.2,
+  leastSpend: 1_000_000,
+  targetAcos: 0.24,
+};
 const propose = (terms: TermSpec[], structure = aStructure()) =>
   proposeNegatives(aContext(terms, structure), settings);
 
@@ -66,11 +73,39 @@ describe('a search term is not blocked', () => {
   });
 });
 
-test('the reason tells the clicks, the yardstick, the money and the chance', () => {
-  const context = aContext([{ term: 'paperweight', clicks: 61, spend: 36.6 }]);
-  expect(negativeReason(sumsOfRow(context.table, 0), context.usual(0), 0.24)).toMatch(
-    /^61 clicks, 0 orders; an order usually takes 1[01] clicks here; 36\.60 spent; \d\.\d % chance that it reaches 24 % ACOS\.$/,
-  );
+describe('by chance', () => {
+  const usual: TermSpec = { term: 'usual', clicks: 1000, orders: 100, spend: 400, sales: 2000 };
+  const context = (term: TermSpec, margin?: number) =>
+    termContext(aTermTable([term, usual]), aStructure(), new Map(margin === undefined ? [] : [[7, margin]]));
+  const proposed = (term: TermSpec, margin?: number) =>
+    proposeNegatives(context(term, margin), { ...settings, basis: 'chance' }).length > 0;
+
+  test('a term is blocked when it will hardly pay, even if it sold once', () => {
+    expect(proposed({ term: 'dear', clicks: 60, orders: 1, spend: 60, sales: 20 })).toBe(true);
+    expect(proposed({ term: 'cheap', clicks: 60, orders: 1, spend: 6, sales: 20 })).toBe(false);
+  });
+
+  test('a product that leaves much of a sale lets its terms cost more', () => {
+    const term: TermSpec = { term: 'middling', clicks: 40, orders: 2, spend: 28, sales: 40 };
+    const chances = [0.2, 0.8].map((margin) => chanceToPay(context(term, margin), 0, 0.24).chance!);
+    expect(chances[0]).toBeLessThan(0.2);
+    expect(chances[1]).toBeGreaterThan(0.2);
+    expect([0.2, 0.8].map((margin) => proposed(term, margin))).toEqual([true, false]);
+  });
+
+  test('is not asked of terms that cost next to nothing', () => {
+    expect(proposed({ term: 'tiny', clicks: 2, spend: 0.9 })).toBe(false);
+  });
+
+  test('the reason tells the clicks, the yardstick, the money and the chance', () => {
+    const term: TermSpec = { term: 'paperweight', clicks: 61, spend: 36.6 };
+    expect(negativeReason(context(term), 0, 0.24)).toMatch(
+      /^61 clicks, 0 orders; an order usually takes 1[01] clicks here; 36\.60 spent; \d\.\d % chance that it stays under 36 % ACOS\.$/,
+    );
+    expect(negativeReason(context(term, 0.4), 0, 0.24)).toContain(
+      'that it earns what it costs (break-even 40 %)',
+    );
+  });
 });
 
 test('money per month is scaled from the window to 30.4 days', () => {

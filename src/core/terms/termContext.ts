@@ -1,7 +1,8 @@
 import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
-import type { Usual, ValuePerClick } from '../evidence';
+import type { ConversionPrior, Usual, ValuePerClick } from '../evidence';
 import { indexStructure } from '../structure';
 import type { Structure, StructureIndex } from '../structure';
+import { termPriors } from './termPriors';
 import { normalisedTerms, sumsByCampaign, sumsOfRow, sumsOfRows, termForms } from './termTable';
 import type { TermTable } from './termTable';
 
@@ -15,23 +16,34 @@ export interface TermContext {
   forms: string[];
   /** What is usual in the campaign of a row. */
   usual: (row: number) => Usual;
+  /** What is expected of a row's conversion before its own clicks. */
+  prior: (row: number) => ConversionPrior;
+  /** What the product of a row's ad group leaves of a sale before ads, share; null where costs are not known. */
+  margin: (row: number) => number | null;
   /** Estimated revenue per click of a row, null when the account has no sales at all. */
   value: (row: number) => ValuePerClick | null;
 }
 
-/** Puts a table and the account's structure together. Linear in both. */
-export function termContext(table: TermTable, structure: Structure): TermContext {
+/** Puts a table and the account's structure together. Linear in both. @param margins by product, shares */
+export function termContext(
+  table: TermTable,
+  structure: Structure,
+  margins: ReadonlyMap<number, number> = new Map(),
+): TermContext {
   const account = usualInAccount(sumsOfRows(table));
   const byCampaign = new Map(
     [...sumsByCampaign(table)].map(([id, sums]) => [id, usualInCampaign(sums, account)] as const),
   );
   const usual = (row: number) => byCampaign.get(table.campaignId[row]) ?? account;
+  const index = indexStructure(structure);
   return {
     table,
-    structure: indexStructure(structure),
+    structure: index,
     normalised: normalisedTerms(table),
     forms: termForms(table),
     usual,
+    prior: termPriors(table, usual),
+    margin: (row) => margins.get(index.adGroup(table.adGroupId[row])?.productId ?? -1) ?? null,
     value: (row) => estimateValuePerClick(sumsOfRow(table, row), usual(row)),
   };
 }

@@ -1,4 +1,7 @@
 import type { ReviewData } from '../../contract/api';
+import { marginOf } from '../../core/economics';
+import { listProducts } from '../../db/queries/economics';
+import { costsOf } from '../economics/products';
 import { listPutAside } from '../../db/queries/putAside';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
 import { readTermColumns } from '../../db/queries/terms';
@@ -15,11 +18,12 @@ export async function loadReview(accountId: number, from?: string, to?: string):
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const sql = db();
-  const [campaigns, adGroups, targets, negatives, rows, putAside] = await Promise.all([
+  const [campaigns, adGroups, targets, negatives, products, rows, putAside] = await Promise.all([
     listCampaigns(sql, accountId),
     listAdGroups(sql, accountId),
     listTargets(sql, accountId),
     listNegatives(sql, accountId),
+    listProducts(sql, accountId),
     readTermColumns(sql, accountId, window.from, window.to),
     listPutAside(sql, accountId, todayOf(account)),
   ]);
@@ -27,6 +31,10 @@ export async function loadReview(accountId: number, from?: string, to?: string):
     account: accountInfo(account),
     window,
     structure: { campaigns, adGroups, targets, negatives },
+    margins: products.flatMap((row) => {
+      const share = marginOf(costsOf(row))?.share;
+      return share === undefined ? [] : [{ productId: row.id, share }];
+    }),
     putAside,
   };
   const columns = Object.entries(rows).map(([name, list]) => `${JSON.stringify(name)}:${list}`);

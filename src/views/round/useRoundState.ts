@@ -29,6 +29,16 @@ type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
 /** Thresholds are remembered by account: an ACOS that suits one is wrong for another. */
 const settingsKey = (account: AccountInfo | undefined) => `round-settings-${account?.id ?? 0}`;
 
+/** Thresholds until others are set: by trial these find most that sells on, and block most that does not pay. */
+const USUAL: Omit<ReviewSettings, 'targetAcos' | 'maxAcos'> = {
+  basis: 'chance',
+  minOrders: 2,
+  surety: 0.7,
+  clicksMultiple: 2,
+  chance: 0.2,
+  leastSpend: 1_000_000,
+};
+
 function readSort(text: string | null): RoundSort | null {
   if (text === null || text === '') return null;
   const descending = text.startsWith('-');
@@ -53,7 +63,7 @@ export function useRoundState(account: AccountInfo | undefined) {
     [values],
   );
   const settings: ReviewSettings = useMemo(
-    () => ({ minOrders: 2, maxAcos: targetAcos, clicksMultiple: 2, ...own, ...linked(values), targetAcos }),
+    () => ({ ...USUAL, maxAcos: targetAcos, ...own, ...linked(values), targetAcos }),
     [own, values, targetAcos],
   );
   return {
@@ -84,7 +94,9 @@ export function useRoundState(account: AccountInfo | undefined) {
 /** Thresholds that a link carries. */
 function linked(values: URLSearchParams): OwnSettings {
   const settings: OwnSettings = {};
-  for (const name of ['minOrders', 'maxAcos', 'clicksMultiple'] as const) {
+  if (['chance', 'counts'].includes(values.get('basis') ?? ''))
+    settings.basis = values.get('basis') as ReviewSettings['basis'];
+  for (const name of ['minOrders', 'maxAcos', 'surety', 'clicksMultiple', 'chance', 'leastSpend'] as const) {
     const value = Number(values.get(name));
     if (values.get(name) !== null && Number.isFinite(value) && value > 0) settings[name] = value;
   }

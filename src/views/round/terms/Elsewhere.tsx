@@ -1,4 +1,4 @@
-import { formatCount, formatMoney } from '../../../core/units';
+import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { adGroupName, placeName } from './placeName';
 import type { LoadedReview, RowDetail } from './worker/types';
 
@@ -10,11 +10,14 @@ export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: 
     ? `${target.expression || 'unknown target'} (${target.match ?? target.kind})`
     : 'unknown target';
   const others = table.targetCount[row] - 1;
+  const all = detail.elsewhere.reduce((sum, other) => sum + table.clicks[other], table.clicks[row]);
+  const shareOf = (at: number) => formatShare(all > 0 ? table.clicks[at] / all : null, 0);
   return (
     <>
       <h3 style={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>Where it runs</h3>
       <p style={{ margin: 0 }}>
         Caught here by {caught}
+        {detail.elsewhere.length > 0 && `, where ${shareOf(row)} of its clicks went`}
         {others > 0 && ` and ${others} other ${others === 1 ? 'target' : 'targets'}`}.
         {detail.isNegativeHere && ' It is negative here already.'}
       </p>
@@ -39,6 +42,7 @@ export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: 
             <tr>
               <th>Also in</th>
               <th className="figure">Clicks</th>
+              <th className="figure">Share</th>
               <th className="figure">Orders</th>
             </tr>
           </thead>
@@ -47,6 +51,7 @@ export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: 
               <tr key={other}>
                 <td>{placeName(other, review)}</td>
                 <td className="figure">{formatCount(table.clicks[other])}</td>
+                <td className="figure">{shareOf(other)}</td>
                 <td className="figure">{formatCount(table.orders[other])}</td>
               </tr>
             ))}

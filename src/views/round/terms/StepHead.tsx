@@ -4,9 +4,9 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { measure } from '../../../core/measures';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { StepName } from '../../../contract/api';
-import { NumberField } from '../../shared/NumberField';
 import { STEPS } from '../useRoundState';
 import type { RoundState } from '../useRoundState';
+import { Thresholds } from './Thresholds';
 import type { Arranged, Show } from './worker/types';
 
 interface StepHeadProps {
@@ -32,7 +32,7 @@ export function StepHead({
   selected,
   onAcceptAll,
 }: StepHeadProps) {
-  const { settings, show } = state;
+  const { show } = state;
   const summary = arranged?.steps.find((one) => one.step === step);
   return (
     <div style={{ padding: '10px 16px 6px' }}>
@@ -57,32 +57,7 @@ export function StepHead({
             Put aside {formatCount(asideCount)}
           </ToggleButton>
         </ToggleButtonGroup>
-        {step === 'harvest' ? (
-          <>
-            <NumberField
-              label="orders at least"
-              value={settings.minOrders}
-              min={1}
-              step={1}
-              onChange={(minOrders) => state.setSettings({ minOrders })}
-            />
-            <NumberField
-              label="ACOS at most, %"
-              value={settings.maxAcos * 100}
-              min={0.1}
-              step={1}
-              onChange={(value) => state.setSettings({ maxAcos: value / 100 })}
-            />
-          </>
-        ) : (
-          <NumberField
-            label="× the clicks an order usually takes"
-            value={settings.clicksMultiple}
-            min={0.1}
-            step={0.5}
-            onChange={(clicksMultiple) => state.setSettings({ clicksMultiple })}
-          />
-        )}
+        <Thresholds state={state} step={step} currency={currency} />
         <span style={{ flex: 1 }} />
         {arranged && arranged.rows.length > 0 && show === 'proposed' && (
           <Button variant="outlined" onClick={onAcceptAll}>
@@ -105,8 +80,8 @@ function sentence(step: string, left: number, money: number, currency: string): 
     return `${STEPS.find(({ name }) => name === step)!.label}: nothing left to decide at these thresholds.`;
   const terms = left === 1 ? 'One search term' : `${formatCount(left)} search terms`;
   return step === 'harvest'
-    ? `${terms} sold for ${formatMoney(money)} ${currency} on target and ${left === 1 ? 'has' : 'have'} no keyword of ${left === 1 ? 'its' : 'their'} own.`
-    : `${terms} took ${formatMoney(money)} ${currency} without an order, past ${left === 1 ? 'its' : 'their'} chance.`;
+    ? `${terms} sold for ${formatMoney(money)} ${currency} and ${left === 1 ? 'has' : 'have'} no keyword of ${left === 1 ? 'its' : 'their'} own.`
+    : `${terms} took ${formatMoney(money)} ${currency} and will hardly pay.`;
 }
 
 /** Totals of what is shown; ratios from the sums. */

@@ -16,7 +16,16 @@ const TERMS: TermSpec[] = [
   { term: 'paperweight', clicks: 60, spend: 24 },
   { term: 'curtain weights', clicks: 90, spend: 30 },
 ];
-const settings = { minOrders: 2, maxAcos: 0.24, clicksMultiple: 2, targetAcos: 0.24 };
+const settings = {
+  basis: 'counts' as const,
+  minOrders: 2,
+  maxAcos: 0.24,
+  surety: 0.7,
+  clicksMultiple: 2,
+  chance: 0.2,
+  leastSpend: 1_000_000,
+  targetAcos: 0.24,
+};
 const ask = (over: Partial<ArrangeRequest> = {}): ArrangeRequest => ({
   step: 'harvest',
   show: 'proposed',

@@ -3,10 +3,9 @@ import { arrangeRows } from '../../../../core/conditions';
 import { harvestOf, harvestReason, proposeHarvests } from '../../../../core/harvest';
 import type { HarvestProposal } from '../../../../core/harvest';
 import { normaliseTerm } from '../../../../core/matching';
-import { measure } from '../../../../core/measures';
 import { negativeOf, negativeReason, neededConversion, proposeNegatives } from '../../../../core/negatives';
 import type { NegativeProposal } from '../../../../core/negatives';
-import { sumsOfRow, sumsOfRows, termContext, termReader } from '../../../../core/terms';
+import { chanceWithin, sumsOfRow, sumsOfRows, termContext, termReader } from '../../../../core/terms';
 import type { TermContext, TermTable } from '../../../../core/terms';
 import type { ReviewData, StepName } from '../../../../contract/api';
 import { api } from '../../../shared/api';
@@ -62,7 +61,8 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
       const loadId = (lastLoad += 1);
       const { rows, ...data } = await fetchReview(account, from, to);
       const table = toTermTable(rows);
-      const context = termContext(table, data.structure);
+      const margins = new Map(data.margins.map(({ productId, share }) => [productId, share]));
+      const context = termContext(table, data.structure, margins);
       const review = { loadId, ...data, table, estimates: estimate(context) };
       // A slower answer to an earlier request must not take the place of a newer one.
       if (loadId === lastLoad)
@@ -122,7 +122,6 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
       const { context, data } = loaded;
       const { table, forms, normalised, structure } = context;
       const usual = context.usual(row);
-      const cpc = measure('cpc').of(sumsOfRow(table, row));
       const elsewhere: number[] = [];
       for (let other = 0; other < table.size; other += 1)
         if (other !== row && normalised[other] === normalised[row]) elsewhere.push(other);
@@ -133,7 +132,7 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
         exactTargets: structure.exactTargets(forms[row]).map(({ id }) => id),
         isNegativeHere: adGroup !== undefined && structure.isNegativeIn(forms[row], adGroup),
         usualConversion: usual.conversion,
-        needed: neededConversion(cpc, usual, settings.targetAcos),
+        needed: neededConversion(context, row, settings.targetAcos),
       };
     },
   };
@@ -143,14 +142,16 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
 function tell(
   context: TermContext,
   proposal: HarvestProposal | NegativeProposal,
-  { targetAcos }: ReviewSettings,
+  { targetAcos, maxAcos }: ReviewSettings,
 ): Proposal {
   const sums = sumsOfRow(context.table, proposal.row);
   if ('bid' in proposal) {
     const value = context.value(proposal.row)?.mean ?? null;
-    return { step: 'harvest', ...proposal, reason: harvestReason(proposal, sums, value, targetAcos) };
+    const within = chanceWithin(context, proposal.row, maxAcos);
+    const chance = within === null ? null : { within, acos: maxAcos };
+    return { step: 'harvest', ...proposal, reason: harvestReason(proposal, sums, value, targetAcos, chance) };
   }
-  const reason = negativeReason(sums, context.usual(proposal.row), targetAcos);
+  const reason = negativeReason(context, proposal.row, targetAcos);
   return { step: 'negatives', ...proposal, reason };
 }
 

@@ -7,10 +7,18 @@ import type { ReviewData, StepName } from '../../../../contract/api';
 
 /** What is adjustable in a round. */
 export interface ReviewSettings {
+  /** Judged by probability, or by plain counts. */
+  basis: 'chance' | 'counts';
   minOrders: number;
   /** Share. */
   maxAcos: number;
+  /** Of a harvest, share. */
+  surety: number;
   clicksMultiple: number;
+  /** Of a negative, share. */
+  chance: number;
+  /** Of a negative in the window, micros. */
+  leastSpend: number;
   /** Share. */
   targetAcos: number;
 }
