@@ -19,7 +19,7 @@ function ownReport(): string {
   for (let day = 1; day <= 28; day += 1) {
     const at = `${String(day).padStart(2, '0')}.10.2026`;
     lines.push(`${at};Crocks – research;broad;crock;broad;brown crock;200;5;2,50;1;69,00`);
-    lines.push(`${at};Crocks – research;broad;crock;broad;umbrella stand;300;6;3,00;0;0,00`);
+    lines.push(`${at};Crocks – research;broad;crock;broad;umbrella stand;300;9;4,50;0;0,00`);
     lines.push(`${at};Crocks – research;broad;crock;broad;${long};40;2;0,90;1;69,00`);
     lines.push(`${at};Crocks – home;exact;stone crock;exact;stone crock;100;5;2,50;1;69,00`);
   }
@@ -53,7 +53,7 @@ test('import → review → accept → send → ledger', async ({ page, request 
     await expect(rows(page)).not.toContainText('stone crock');
     await press(page, '6');
     await expect(rows(page)).toContainText('umbrella stand');
-    await expect(rows(page)).toContainText('168 clicks, 0 orders');
+    await expect(rows(page)).toContainText('252 clicks, 0 orders');
   });
 
   await test.step('an account fed by files gets its changes as a file', async () => {

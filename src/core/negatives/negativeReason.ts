@@ -7,7 +7,7 @@ import { chanceToPay } from './proposeNegatives';
 /** The reason of a negative in one sentence with its numbers. */
 export function negativeReason(context: TermContext, row: number, targetAcos: number): string {
   const sums = sumsOfRow(context.table, row);
-  const own = `${formatCount(sums.clicks)} clicks, ${formatCount(sums.orders)} ${sums.orders === 1 ? 'order' : 'orders'}`;
+  const own = `${formatCount(sums.clicks)} ${sums.clicks === 1 ? 'click' : 'clicks'}, ${formatCount(sums.orders)} ${sums.orders === 1 ? 'order' : 'orders'}`;
   const yardstick = `an order usually takes ${formatCount(Math.round(context.usual(row).clicksPerOrder))} clicks here`;
   const { chance, limit, isMargin } = chanceToPay(context, row, targetAcos);
   const what = isMargin
