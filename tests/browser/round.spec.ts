@@ -214,7 +214,7 @@ test.describe('decisions', () => {
     await openRound(page, account);
     await evidence(page).getByLabel('EUR bid').fill('0.31');
     await press(page, 'Enter');
-    await evidence(page).getByRole('checkbox').uncheck();
+    await evidence(page).getByLabel('Block in the source').selectOption('nowhere');
     await evidence(page).getByLabel('Home').selectOption({ index: 3 });
     await rows(page)
       .getByRole('button', { name: /^Accept:/ })

@@ -29,7 +29,7 @@ const propose = (terms: TermSpec[], structure = aStructure()) =>
 
 describe('a search term is harvested', () => {
   test('when it sold often enough, on target, and is nowhere exact: into the home of its product', () => {
-    expect(propose([sold])).toMatchObject([{ row: 0, isItem: false, homeId: EXACT, blockInSource: true }]);
+    expect(propose([sold])).toMatchObject([{ row: 0, isItem: false, homeId: EXACT, block: 'ad group' }]);
   });
 
   test('as a product target when it is an item code', () => {

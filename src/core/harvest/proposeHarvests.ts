@@ -4,6 +4,7 @@ import { ratio } from '../measures';
 import type { Micros } from '../units';
 import type { TermContext } from '../terms';
 import { chanceWithin, sumsOfRow } from '../terms';
+import type { NegativeScope } from '../negatives';
 import { findHome } from './findHome';
 import { startingBid } from './startingBid';
 import type { StartingBid } from './startingBid';
@@ -30,8 +31,8 @@ export interface HarvestProposal {
   homeId: number | null;
   bid: Micros;
   bidDecidedBy: StartingBid['decidedBy'];
-  /** Make the term a negative in its source, so that its traffic is bid on in one place. */
-  blockInSource: boolean;
+  /** Where the term is made a negative once its home has it, so that its traffic is bid on in one place. */
+  block: NegativeScope | 'nowhere';
 }
 
 /**
@@ -90,6 +91,6 @@ export function harvestOf(
     homeId: source ? (findHome(source, isItem, structure)?.id ?? null) : null,
     bid: start.bid,
     bidDecidedBy: start.decidedBy,
-    blockInSource: true,
+    block: 'ad group',
   };
 }

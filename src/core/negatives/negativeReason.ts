@@ -13,7 +13,9 @@ export function negativeReason(context: TermContext, row: number, targetAcos: nu
   const what = isMargin
     ? `that it earns what it costs (break-even ${formatShare(limit, 0)})`
     : `that it stays under ${formatShare(limit, 0)} ACOS`;
-  const told = chance === null ? '' : `; ${formatShare(chance, chance < 0.1 ? 1 : 0)} chance ${what}`;
+  const sure =
+    chance === null || chance >= 0.0005 ? formatShare(chance, (chance ?? 1) < 0.1 ? 1 : 0) : 'hardly any';
+  const told = chance === null ? '' : `; ${sure} chance ${what}`;
   return `${own}; ${yardstick}; ${formatMoney(sums.spend)} spent${told}.`;
 }
 

@@ -1,8 +1,18 @@
 import { describe, expect, test } from 'vitest';
-import { aContext, aNegative, anExactKeyword, aStructure, aTermTable, AUTO } from '../../../tests/make/terms';
+import {
+  aCampaign,
+  aContext,
+  aNegative,
+  anAdGroup,
+  anExactKeyword,
+  aStructure,
+  aTarget,
+  aTermTable,
+  AUTO,
+} from '../../../tests/make/terms';
 import type { TermSpec } from '../../../tests/make/terms';
 import { termContext } from '../terms';
-import { chanceToPay, negativeReason, proposeNegatives, spendPerMonth } from '.';
+import { chanceToPay, negativeReason, placesOf, proposeNegatives, spendPerMonth } from '.';
 import type { NegativeSettings } from '.';
 
 const settings: NegativeSettings = {
@@ -19,7 +29,7 @@ describe('a search term is blocked', () => {
   // An order usually takes ten clicks here.
   test('when it took twice the clicks an order usually takes, and none came', () => {
     expect(propose([{ term: 'paperweight', clicks: 21 }])).toEqual([
-      { row: 0, match: 'exact', inCampaign: false },
+      { row: 0, match: 'exact', scope: 'ad group' },
     ]);
   });
 
@@ -110,4 +120,27 @@ describe('by chance', () => {
 
 test('money per month is scaled from the window to 30.4 days', () => {
   expect(spendPerMonth(30_000_000, { from: '2026-10-21', to: '2026-11-19' })).toBe(30_400_000);
+});
+
+test('a term is blocked in its ad group, its campaign, or wherever the product looks for terms', () => {
+  const structure = aStructure();
+  structure.campaigns.push(aCampaign({ id: 4 }), aCampaign({ id: 5 }));
+  structure.adGroups.push(
+    anAdGroup({ id: 14, campaignId: 4, name: 'broad' }),
+    anAdGroup({ id: 15, campaignId: 5, name: 'of another product', productId: 8 }),
+    anAdGroup({ id: 16, campaignId: 4, name: 'asks for it' }),
+  );
+  structure.targets.push(
+    aTarget({ id: 140, adGroupId: 14, kind: 'keyword', match: 'broad', expression: 'weight' }),
+    aTarget({ id: 150, adGroupId: 15 }),
+    aTarget({ id: 160, adGroupId: 16, kind: 'keyword', match: 'broad', expression: 'paper' }),
+    anExactKeyword('paperweight', { id: 161, adGroupId: 16 }),
+  );
+  const context = aContext([{ term: 'paperweight', clicks: 50 }], structure);
+  expect(placesOf(context, 0, 'ad group')).toEqual([{ campaignId: 1, adGroupId: AUTO }]);
+  expect(placesOf(context, 0, 'campaign')).toEqual([{ campaignId: 1, adGroupId: null }]);
+  expect(placesOf(context, 0, 'research')).toEqual([
+    { campaignId: 1, adGroupId: AUTO },
+    { campaignId: 4, adGroupId: 14 },
+  ]);
 });

@@ -14,6 +14,8 @@ export interface StructureIndex {
   exactTargets: (form: string) => Target[];
   /** Whether the term (in match form) is already negative in the ad group or its campaign. */
   isNegativeIn: (form: string, adGroup: AdGroup) => boolean;
+  /** Ad groups of a product that run and look for terms: all with targets but the homes. Without a product: none. */
+  researchAdGroups: (productId: number | null) => AdGroup[];
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
   wordHomes: AdGroup[];
   itemHomes: AdGroup[];
@@ -40,6 +42,18 @@ export function indexStructure(structure: Structure): StructureIndex {
       if (adGroup.state === 'archived' || campaign?.state === 'archived') return false;
       return own.length > 0 && own.every((target) => isExactTarget(target) && target.kind === kind);
     });
+  const [wordHomes, itemHomes] = [homes('keyword'), homes('item')];
+  const isHome = new Set([...wordHomes, ...itemHomes].map(({ id }) => id));
+  const research = groupBy(
+    structure.adGroups.filter(
+      ({ id, state, campaignId }) =>
+        !isHome.has(id) &&
+        state === 'enabled' &&
+        campaigns.get(campaignId)?.state === 'enabled' &&
+        (byAdGroup.get(id) ?? []).length > 0,
+    ),
+    ({ productId }) => productId,
+  );
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
   return {
     targets: structure.targets,
@@ -50,8 +64,9 @@ export function indexStructure(structure: Structure): StructureIndex {
     exactTargets: (form) => exact.get(form) ?? [],
     isNegativeIn: (form, adGroup) =>
       blocks(ofAdGroup.get(adGroup.id), form) || blocks(ofCampaign.get(adGroup.campaignId), form),
-    wordHomes: homes('keyword'),
-    itemHomes: homes('item'),
+    wordHomes,
+    itemHomes,
+    researchAdGroups: (productId) => (productId === null ? [] : (research.get(productId) ?? [])),
   };
 }
 

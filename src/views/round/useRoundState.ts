@@ -36,7 +36,7 @@ const USUAL: Omit<ReviewSettings, 'targetAcos' | 'maxAcos'> = {
   surety: 0.7,
   clicksMultiple: 2,
   chance: 0.2,
-  leastSpend: 1_000_000,
+  leastSpend: 3_000_000,
 };
 
 function readSort(text: string | null): RoundSort | null {

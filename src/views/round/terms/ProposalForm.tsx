@@ -1,8 +1,11 @@
 import { checkChange } from '../../../core/changes';
+import { NEGATIVE_SCOPES } from '../../../core/negatives';
+import type { NegativeScope } from '../../../core/negatives';
 import { isExactTarget } from '../../../core/structure';
 import { MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import { adGroupName } from './placeName';
+import { scopeWords } from './scopeWords';
 import { toChanges } from './toChanges';
 import type { Decisions } from './useDecisions';
 import type { LoadedReview, Proposal } from './worker/types';
@@ -47,7 +50,7 @@ function HarvestFields({
   review,
   decisions,
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'harvest' }> }) {
-  const { row, isItem, homeId, bid, blockInSource } = proposal;
+  const { row, isItem, homeId, bid, block, places } = proposal;
   const homes = homesFor(isItem, review);
   return (
     <>
@@ -74,13 +77,20 @@ function HarvestFields({
         step={0.01}
         onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
       />
-      <label>
-        <input
-          type="checkbox"
-          checked={blockInSource}
-          onChange={(event) => decisions.edit(row, { blockInSource: event.target.checked })}
-        />{' '}
-        Block it where it ran, once the {isItem ? 'target' : 'keyword'} is accepted
+      <label style={LABEL}>
+        <span className="faint">Once the {isItem ? 'target' : 'keyword'} is accepted, block it in</span>
+        <select
+          aria-label="Block in the source"
+          value={block}
+          onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
+        >
+          <option value="nowhere">nowhere</option>
+          {NEGATIVE_SCOPES.map((scope) => (
+            <option key={scope} value={scope}>
+              {scopeWords(scope, places)}
+            </option>
+          ))}
+        </select>
       </label>
     </>
   );
@@ -102,7 +112,7 @@ function NegativeFields({
   proposal,
   decisions,
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'negatives' }> }) {
-  const { row, match, inCampaign } = proposal;
+  const { row, match, scope, places } = proposal;
   return (
     <div style={{ display: 'flex', gap: 10 }}>
       <label style={LABEL}>
@@ -121,11 +131,14 @@ function NegativeFields({
         <span className="faint">Block in</span>
         <select
           aria-label="Block in"
-          value={inCampaign ? 'campaign' : 'ad group'}
-          onChange={(event) => decisions.edit(row, { inCampaign: event.target.value === 'campaign' })}
+          value={scope}
+          onChange={(event) => decisions.edit(row, { scope: event.target.value as NegativeScope })}
         >
-          <option>ad group</option>
-          <option>campaign</option>
+          {NEGATIVE_SCOPES.map((one) => (
+            <option key={one} value={one}>
+              {scopeWords(one, places)}
+            </option>
+          ))}
         </select>
       </label>
     </div>

@@ -57,7 +57,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
       {step === 'negatives' && basis === 'chance' && (
         <>
           <NumberField
-            label="% chance to pay, under"
+            label="% chance to pay"
             value={settings.chance * 100}
             min={0.1}
             step={1}

@@ -7,6 +7,7 @@ import type { StepName } from '../../../contract/api';
 import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { DecideButtons } from '../DecideButtons';
+import { nextScope, scopeWords } from './scopeWords';
 import type { Decisions } from './useDecisions';
 import type { LoadedReview, Proposal } from './worker/types';
 
@@ -112,11 +113,11 @@ function ProposalCell({ view, decisions, editing, onEditing, step }: ColumnConte
       type="button"
       className="cut"
       style={{ all: 'unset', cursor: 'pointer' }}
-      title="Change between ad group and campaign"
-      onClick={() => decisions.edit(view.row, { inCampaign: !proposal.inCampaign })}
+      title="Ad group, campaign, or wherever the product looks for terms"
+      onClick={() => decisions.edit(view.row, { scope: nextScope(proposal.scope) })}
       data-step={step}
     >
-      {proposal.match}, {proposal.inCampaign ? 'campaign' : 'ad group'}
+      {proposal.match}, {scopeWords(proposal.scope, proposal.places)}
     </button>
   );
 }

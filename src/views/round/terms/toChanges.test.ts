@@ -9,6 +9,14 @@ const review = aLoadedReview([
   { term: 'paperweight', clicks: 60, spend: 30 },
   { term: 'qy7k3m92ta', clicks: 10, orders: 2, spend: 4, sales: 40 },
 ]);
+const places: Proposal['places'] = {
+  'ad group': [{ campaignId: 1, adGroupId: AUTO }],
+  campaign: [{ campaignId: 1, adGroupId: null }],
+  research: [
+    { campaignId: 1, adGroupId: AUTO },
+    { campaignId: 4, adGroupId: 14 },
+  ],
+};
 const harvest = (over: Partial<Extract<Proposal, { step: 'harvest' }>> = {}): Proposal => ({
   step: 'harvest',
   row: 0,
@@ -16,7 +24,8 @@ const harvest = (over: Partial<Extract<Proposal, { step: 'harvest' }>> = {}): Pr
   homeId: EXACT,
   bid: 520_000,
   bidDecidedBy: 'value',
-  blockInSource: true,
+  block: 'ad group',
+  places,
   reason: 'sold',
   ...over,
 });
@@ -24,7 +33,8 @@ const negative = (over: Partial<Extract<Proposal, { step: 'negatives' }>> = {}):
   step: 'negatives',
   row: 1,
   match: 'exact',
-  inCampaign: false,
+  scope: 'ad group',
+  places,
   reason: 'never sold',
   ...over,
 });
@@ -63,7 +73,7 @@ describe('an accepted harvest', () => {
   });
 
   test('without the block is the keyword alone; without a home it is none yet', () => {
-    expect(toChanges(harvest({ blockInSource: false }), review, 0.24)).toHaveLength(1);
+    expect(toChanges(harvest({ block: 'nowhere' }), review, 0.24)).toHaveLength(1);
     expect(toChanges(harvest({ homeId: null }), review, 0.24)).toBeNull();
   });
 
@@ -97,10 +107,18 @@ describe('an accepted negative', () => {
   });
 
   test('for the whole campaign names no ad group', () => {
-    expect(toChanges(negative({ inCampaign: true, match: 'phrase' }), review, 0.24)![0].change).toMatchObject(
-      { campaignId: 1, adGroupId: null, match: 'phrase' },
-    );
+    expect(
+      toChanges(negative({ scope: 'campaign', match: 'phrase' }), review, 0.24)![0].change,
+    ).toMatchObject({ campaignId: 1, adGroupId: null, match: 'phrase' });
   });
+});
+
+test('wherever the product looks for terms is a negative in each ad group, the saving told once', () => {
+  const list = toChanges(negative({ scope: 'research' }), review, 0.24)!;
+  expect(list.map(({ change }) => (change as { adGroupId: number }).adGroupId)).toEqual([AUTO, 14]);
+  expect(list.map(({ effect }) => effect.spend < 0)).toEqual([true, false]);
+  const moved = toChanges(harvest({ block: 'research' }), review, 0.24)!;
+  expect(moved.map(({ after }) => after)).toEqual([undefined, 0, 0]);
 });
 
 test('many proposals in one request keep who waits for whom', () => {

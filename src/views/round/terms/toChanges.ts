@@ -1,5 +1,6 @@
 import { writeItemCode } from '../../../core/matching';
 import { spendPerMonth } from '../../../core/negatives';
+import type { NegativePlace } from '../../../core/negatives';
 import { sumsOfRow } from '../../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../../core/units';
 import type { ChangeFigures, NewChange } from '../../../contract/api';
@@ -29,14 +30,13 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
   if (proposal.step === 'negatives') {
     const saved = -spendPerMonth(sums.spend, review.window);
     const lost = -Math.round((sums.sales / daysIn(review.window.from, review.window.to)) * DAYS_PER_MONTH);
-    return [
-      {
-        change: negativeOf(proposal.match, proposal.inCampaign, row, review),
-        reason,
-        figures,
-        effect: { spend: saved, sales: lost },
-      },
-    ];
+    // What is saved and given up is known of where it ran; the other places only keep it from moving there.
+    return proposal.places[proposal.scope].map((place, at) => ({
+      change: negativeAt(place, proposal.match, row, review),
+      reason,
+      figures,
+      effect: at === 0 ? { spend: saved, sales: lost } : { spend: 0, sales: 0 },
+    }));
   }
   if (proposal.homeId === null) return null;
   const moved: NewChange = {
@@ -59,34 +59,26 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
     // The term's traffic moves with it; what a better bid adds is not claimed before it is measured.
     effect: { spend: 0, sales: 0 },
   };
-  if (!proposal.blockInSource) return [moved];
-  const block = negativeOf(proposal.isItem ? 'item' : 'exact', false, row, review);
-  return [
-    moved,
-    {
-      change: block,
-      reason: 'So that the term is bid on in its home alone.',
-      figures,
-      effect: { spend: 0, sales: 0 },
-      after: 0,
-    },
-  ];
+  if (proposal.block === 'nowhere') return [moved];
+  const match = proposal.isItem ? 'item' : 'exact';
+  const blocks = proposal.places[proposal.block].map((place) => ({
+    change: negativeAt(place, match, row, review),
+    reason: 'So that the term is bid on in its home alone.',
+    figures,
+    effect: { spend: 0, sales: 0 },
+    after: 0,
+  }));
+  return [moved, ...blocks];
 }
 
-function negativeOf(
+function negativeAt(
+  place: NegativePlace,
   match: 'exact' | 'phrase' | 'item',
-  inCampaign: boolean,
   row: number,
   { table }: LoadedReview,
 ) {
   const expression = match === 'item' ? writeItemCode(table.term[row]) : table.term[row];
-  return {
-    kind: 'add-negative' as const,
-    campaignId: table.campaignId[row],
-    adGroupId: inCampaign ? null : table.adGroupId[row],
-    match,
-    expression,
-  };
+  return { kind: 'add-negative' as const, ...place, match, expression };
 }
 
 /** One request for many proposals: `after` counts inside the whole request. */

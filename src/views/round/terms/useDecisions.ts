@@ -1,3 +1,4 @@
+import type { NegativeScope } from '../../../core/negatives';
 import { useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
@@ -12,9 +13,9 @@ import type { LoadedReview, Proposal } from './worker/types';
 export type Edit = Partial<{
   bid: number;
   homeId: number;
-  blockInSource: boolean;
+  block: NegativeScope | 'nowhere';
   match: 'exact' | 'phrase' | 'item';
-  inCampaign: boolean;
+  scope: NegativeScope;
 }>;
 
 type Rows = { adGroupId: number; termId: number }[];

@@ -1,4 +1,5 @@
 import { useBrush } from '../../shared/picture/useBrush';
+import { nextScope } from './scopeWords';
 import { rowKeys } from '../rowKeys';
 import { useKeys } from '../../shared/useKeys';
 import type { TermWork } from './useTermWork';
@@ -27,7 +28,7 @@ export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
     if (row === null || !proposal) return;
     const now = decisions.edited(proposal);
     if (now.step === 'harvest') setEditing(row);
-    else decisions.edit(row, { inCampaign: !now.inCampaign });
+    else decisions.edit(row, { scope: nextScope(now.scope) });
   };
   const brush = useBrush(area, setArea, points, rows);
   // No key decides on rows that are about to change.

@@ -3,7 +3,14 @@ import { arrangeRows } from '../../../../core/conditions';
 import { harvestOf, harvestReason, proposeHarvests } from '../../../../core/harvest';
 import type { HarvestProposal } from '../../../../core/harvest';
 import { normaliseTerm } from '../../../../core/matching';
-import { negativeOf, negativeReason, neededConversion, proposeNegatives } from '../../../../core/negatives';
+import {
+  NEGATIVE_SCOPES,
+  negativeOf,
+  negativeReason,
+  placesOf,
+  neededConversion,
+  proposeNegatives,
+} from '../../../../core/negatives';
 import type { NegativeProposal } from '../../../../core/negatives';
 import { chanceWithin, sumsOfRow, sumsOfRows, termContext, termReader } from '../../../../core/terms';
 import type { TermContext, TermTable } from '../../../../core/terms';
@@ -145,14 +152,18 @@ function tell(
   { targetAcos, maxAcos }: ReviewSettings,
 ): Proposal {
   const sums = sumsOfRow(context.table, proposal.row);
+  const places = Object.fromEntries(
+    NEGATIVE_SCOPES.map((scope) => [scope, placesOf(context, proposal.row, scope)]),
+  ) as Proposal['places'];
   if ('bid' in proposal) {
     const value = context.value(proposal.row)?.mean ?? null;
     const within = chanceWithin(context, proposal.row, maxAcos);
     const chance = within === null ? null : { within, acos: maxAcos };
-    return { step: 'harvest', ...proposal, reason: harvestReason(proposal, sums, value, targetAcos, chance) };
+    const reason = harvestReason(proposal, sums, value, targetAcos, chance);
+    return { step: 'harvest', ...proposal, reason, places };
   }
   const reason = negativeReason(context, proposal.row, targetAcos);
-  return { step: 'negatives', ...proposal, reason };
+  return { step: 'negatives', ...proposal, reason, places };
 }
 
 function proposeByHand(

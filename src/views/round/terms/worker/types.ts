@@ -1,6 +1,6 @@
 import type { SortOrder, Stack } from '../../../../core/conditions';
 import type { HarvestProposal } from '../../../../core/harvest';
-import type { NegativeProposal } from '../../../../core/negatives';
+import type { NegativePlace, NegativeProposal, NegativeScope } from '../../../../core/negatives';
 import type { Sums } from '../../../../core/measures';
 import type { TermTable } from '../../../../core/terms';
 import type { ReviewData, StepName } from '../../../../contract/api';
@@ -45,9 +45,14 @@ export interface StepSummary {
   money: number;
 }
 
+/** What a proposal is told with: its reason, and the places of each scope in which its term can be blocked. */
+interface Told {
+  reason: string;
+  places: Record<NegativeScope, NegativePlace[]>;
+}
+
 export type Proposal =
-  | ({ step: 'harvest'; reason: string } & HarvestProposal)
-  | ({ step: 'negatives'; reason: string } & NegativeProposal);
+  ({ step: 'harvest' } & Told & HarvestProposal) | ({ step: 'negatives' } & Told & NegativeProposal);
 
 export interface Arranged {
   loadId: number;
