@@ -5,6 +5,7 @@ import type { Goal } from '../core/goals';
 import type { ImportKind, ReportField, ReportKind } from './reportFields';
 import type { Change, ChangeState, MarketLimits, ReadBack } from '../core/changes';
 import type { Sums } from '../core/measures';
+import type { Route } from '../core/routes';
 import type { Structure } from '../core/structure';
 
 export type { ChangeState };
@@ -100,6 +101,8 @@ export interface ReviewData {
   structure: Structure;
   /** What products leave of a sale before ads, shares; those whose costs are not known are not in it. */
   margins: { productId: number; share: number }[];
+  /** Where sold terms move to. */
+  routes: Route[];
   rows: TermColumns;
   putAside: PutAside[];
 }

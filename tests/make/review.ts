@@ -32,6 +32,7 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
     window: { from: '2026-10-21', to: '2026-11-19', unsettled: [] },
     structure: aStructure(),
     margins: [],
+    routes: [],
     rows: rows as unknown as ReviewData['rows'],
     putAside: [],
     ...over,

@@ -22,6 +22,7 @@ const settings: HarvestSettings = {
   maxAcos: 0.24,
   surety: 0.7,
   targetAcos: 0.24,
+  routes: [],
 };
 const sold: TermSpec = { term: 'heavy jar weights', clicks: 20, orders: 3, spend: 9, sales: 60 };
 const propose = (terms: TermSpec[], structure = aStructure()) =>
@@ -136,4 +137,20 @@ describe('by chance', () => {
     expect(byChance([dear])).toEqual([]);
     expect(byChance([dear], { surety: 0.3 })).toEqual([0]);
   });
+});
+
+test('a route says where a term goes, how it is bid on and where it is blocked', () => {
+  const structure = aStructure();
+  structure.adGroups.push(anAdGroup({ id: 50, campaignId: 2, name: 'phrases' }));
+  const routes = [
+    { sourceId: AUTO, takes: 'words', homeId: 50, match: 'phrase', block: 'campaign' },
+    { sourceId: AUTO, takes: 'items', homeId: ITEMS, match: 'exact', block: 'nowhere' },
+  ] as const;
+  const [words, item] = proposeHarvests(
+    aContext([sold, { ...sold, term: 'qy7k3m92ta' }], structure),
+    { ...settings, routes },
+    USUAL_LIMITS,
+  );
+  expect(words).toMatchObject({ homeId: 50, match: 'phrase', block: 'campaign' });
+  expect(item).toMatchObject({ homeId: ITEMS, isItem: true, block: 'nowhere' });
 });

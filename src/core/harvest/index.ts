@@ -3,4 +3,3 @@ export type { HarvestProposal, HarvestSettings } from './proposeHarvests';
 export { harvestReason } from './harvestReason';
 export { CPC_CAP, startingBid } from './startingBid';
 export type { StartingBid } from './startingBid';
-export { findHome } from './findHome';

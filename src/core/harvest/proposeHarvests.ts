@@ -1,11 +1,13 @@
 import { isItemCode } from '../matching';
+import type { KeywordMatch } from '../matching';
 import type { MarketLimits } from '../changes';
 import { ratio } from '../measures';
 import type { Micros } from '../units';
 import type { TermContext } from '../terms';
 import { chanceWithin, sumsOfRow } from '../terms';
 import type { NegativeScope } from '../negatives';
-import { findHome } from './findHome';
+import { findHome } from '../routes';
+import type { Route } from '../routes';
 import { startingBid } from './startingBid';
 import type { StartingBid } from './startingBid';
 
@@ -21,6 +23,8 @@ export interface HarvestSettings {
   surety: number;
   /** Target ACOS that the starting bid aims at (share). */
   targetAcos: number;
+  /** Where terms move to; the first of an ad group counts. Where there is none, a home is looked for. */
+  routes: readonly Route[];
 }
 
 /** One term that is to move to a home of its own. */
@@ -33,6 +37,8 @@ export interface HarvestProposal {
   bidDecidedBy: StartingBid['decidedBy'];
   /** Where the term is made a negative once its home has it, so that its traffic is bid on in one place. */
   block: NegativeScope | 'nowhere';
+  /** How the home bids on it; item codes become item targets. */
+  match: KeywordMatch;
 }
 
 /**
@@ -81,6 +87,9 @@ export function harvestOf(
   const { table, structure } = context;
   const isItem = isItemCode(table.term[row]);
   const source = structure.adGroup(table.adGroupId[row]);
+  const route = settings.routes.find(
+    ({ sourceId, takes }) => sourceId === source?.id && takes === (isItem ? 'items' : 'words'),
+  );
   const sums = sumsOfRow(table, row);
   const cpc = ratio(sums.spend, sums.clicks) ?? 0;
   const value = context.value(row)?.mean ?? 0;
@@ -88,9 +97,10 @@ export function harvestOf(
   return {
     row,
     isItem,
-    homeId: source ? (findHome(source, isItem, structure)?.id ?? null) : null,
+    homeId: route?.homeId ?? (source ? (findHome(source, isItem, structure)?.id ?? null) : null),
     bid: start.bid,
     bidDecidedBy: start.decidedBy,
-    block: 'ad group',
+    block: route?.block ?? 'ad group',
+    match: route?.match ?? 'exact',
   };
 }

@@ -2,6 +2,7 @@ import type { ReviewData } from '../../contract/api';
 import { marginOf } from '../../core/economics';
 import { listProducts } from '../../db/queries/economics';
 import { costsOf } from '../economics/products';
+import { listRoutes } from '../../db/queries/routes';
 import { listPutAside } from '../../db/queries/putAside';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
 import { readTermColumns } from '../../db/queries/terms';
@@ -18,12 +19,13 @@ export async function loadReview(accountId: number, from?: string, to?: string):
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const sql = db();
-  const [campaigns, adGroups, targets, negatives, products, rows, putAside] = await Promise.all([
+  const [campaigns, adGroups, targets, negatives, products, routes, rows, putAside] = await Promise.all([
     listCampaigns(sql, accountId),
     listAdGroups(sql, accountId),
     listTargets(sql, accountId),
     listNegatives(sql, accountId),
     listProducts(sql, accountId),
+    listRoutes(sql, accountId),
     readTermColumns(sql, accountId, window.from, window.to),
     listPutAside(sql, accountId, todayOf(account)),
   ]);
@@ -35,6 +37,7 @@ export async function loadReview(accountId: number, from?: string, to?: string):
       const share = marginOf(costsOf(row))?.share;
       return share === undefined ? [] : [{ productId: row.id, share }];
     }),
+    routes,
     putAside,
   };
   const columns = Object.entries(rows).map(([name, list]) => `${JSON.stringify(name)}:${list}`);

@@ -35,6 +35,7 @@ import type { AccountTree, LensGrain } from '../../core/lenses';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
 import type { Goal } from '../../core/goals';
+import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
 
 /** A request that was refused, or that got no answer (code 'no-answer'). */
@@ -140,6 +141,9 @@ export const api = {
   targetAside: (account: number) => ask<{ aside: TargetAside[] }>(`/api/target-aside?${query({ account })}`),
   putTargetsAside: (request: AsideRequest) =>
     ask<{ targets: number; until: string }>('/api/target-aside', send('POST', request)),
+  routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
+  keepRoutes: (account: number, routes: readonly Route[]) =>
+    ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),
   pinnedTerms: (account: number) => ask<{ pinned: PinnedTerm[] }>(`/api/core-terms?${query({ account })}`),
   pinTerm: (account: number, productId: number, term: string) =>
     ask<PinnedTerm>('/api/core-terms', send('PUT', { account, productId, term })),

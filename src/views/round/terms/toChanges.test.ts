@@ -25,6 +25,7 @@ const harvest = (over: Partial<Extract<Proposal, { step: 'harvest' }>> = {}): Pr
   bid: 520_000,
   bidDecidedBy: 'value',
   block: 'ad group',
+  match: 'exact',
   places,
   reason: 'sold',
   ...over,

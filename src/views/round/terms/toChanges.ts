@@ -51,7 +51,7 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
           kind: 'add-keyword',
           adGroupId: proposal.homeId,
           expression: term,
-          match: 'exact',
+          match: proposal.match,
           bid: proposal.bid,
         },
     reason,

@@ -14,7 +14,7 @@ export type Edit = Partial<{
   bid: number;
   homeId: number;
   block: NegativeScope | 'nowhere';
-  match: 'exact' | 'phrase' | 'item';
+  match: 'exact' | 'phrase' | 'broad' | 'item';
   scope: NegativeScope;
 }>;
 

@@ -2,6 +2,7 @@
 export const PLACES = [
   { name: 'round', label: 'Round', key: 'r' },
   { name: 'field', label: 'Field', key: 'f' },
+  { name: 'routes', label: 'Routes', key: 'o' },
   { name: 'words', label: 'Words', key: 'w' },
   { name: 'ledger', label: 'Ledger', key: 'l' },
   { name: 'setup', label: 'Setup', key: 's' },

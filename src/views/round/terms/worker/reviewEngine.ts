@@ -1,4 +1,3 @@
-import type { MarketLimits } from '../../../../core/changes';
 import { arrangeRows } from '../../../../core/conditions';
 import { harvestOf, harvestReason, proposeHarvests } from '../../../../core/harvest';
 import type { HarvestProposal } from '../../../../core/harvest';
@@ -55,7 +54,7 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
     if (known?.key !== key)
       known = {
         key,
-        harvest: proposeHarvests(context, settings, data.account.limits),
+        harvest: proposeHarvests(context, { ...settings, routes: data.routes }, data.account.limits),
         negatives: proposeNegatives(context, settings),
         told: new Map(),
       };
@@ -120,7 +119,7 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
     propose(loadId: number, step: StepName, rows: number[], settings: ReviewSettings): Proposal[] {
       if (loaded?.loadId !== loadId) return [];
       const { context, data } = loaded;
-      return rows.map((row) => proposeByHand(context, step, row, settings, data.account.limits));
+      return rows.map((row) => proposeByHand(context, step, row, settings, data));
     },
 
     /** What the evidence panel tells of one row; null for another load. */
@@ -134,7 +133,7 @@ export function reviewEngine(fetchReview: typeof api.review = api.review) {
         if (other !== row && normalised[other] === normalised[row]) elsewhere.push(other);
       const adGroup = structure.adGroup(table.adGroupId[row]);
       return {
-        proposal: proposeByHand(context, step, row, settings, data.account.limits),
+        proposal: proposeByHand(context, step, row, settings, data),
         elsewhere,
         exactTargets: structure.exactTargets(forms[row]).map(({ id }) => id),
         isNegativeHere: adGroup !== undefined && structure.isNegativeIn(forms[row], adGroup),
@@ -171,9 +170,12 @@ function proposeByHand(
   step: StepName,
   row: number,
   settings: ReviewSettings,
-  limits: MarketLimits,
+  { account, routes }: Pick<ReviewData, 'account' | 'routes'>,
 ): Proposal {
-  const proposal = step === 'harvest' ? harvestOf(context, row, settings, limits) : negativeOf(context, row);
+  const proposal =
+    step === 'harvest'
+      ? harvestOf(context, row, { ...settings, routes }, account.limits)
+      : negativeOf(context, row);
   return tell(context, proposal, settings);
 }
 

@@ -1,0 +1,1 @@
+export { RoutesPlace } from './Routes';

@@ -1,0 +1,68 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useMemo, useRef } from 'react';
+import { checkRoutes, proposeRoutes, routeKey } from '../../core/routes';
+import type { Route } from '../../core/routes';
+import { indexStructure } from '../../core/structure';
+import { api } from '../shared/api';
+
+const NONE: Route[] = [];
+
+/** An account's routes, those that its structure suggests beside them, and what can be done with them. */
+export function useRoutes(account: number | undefined) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const before = useRef<Route[][]>([]);
+  const tree = useQuery({
+    queryKey: ['tree', account],
+    queryFn: () => api.tree(account!),
+    enabled: account !== undefined,
+    staleTime: Infinity,
+  });
+  const kept = useQuery({
+    queryKey: ['routes', account],
+    queryFn: () => api.routes(account!),
+    enabled: account !== undefined,
+  });
+  const routes = kept.data?.routes ?? NONE;
+  const index = useMemo(() => tree.data && indexStructure({ ...tree.data, negatives: [] }), [tree.data]);
+  const proposed = useMemo(() => {
+    if (!index || !tree.data) return NONE;
+    // What has a route of its kind already needs no other.
+    const has = new Set(routes.map(({ sourceId, takes }) => `${sourceId} ${takes}`));
+    return proposeRoutes(tree.data.adGroups, index).filter(
+      ({ sourceId, takes }) => !has.has(`${sourceId} ${takes}`),
+    );
+  }, [index, tree.data, routes]);
+  const change = useMutation({
+    mutationFn: (next: Route[]) => api.keepRoutes(account!, next),
+    onSuccess: (answer) => client.setQueryData(['routes', account], answer),
+    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 10_000 }),
+  });
+  const keep = (next: Route[]) => {
+    const [fault] = index ? checkRoutes(next, index) : [];
+    if (fault) return enqueueSnackbar(fault.sentence, { variant: 'error', autoHideDuration: 8000 });
+    before.current.push(routes);
+    change.mutate(next);
+  };
+  return {
+    tree: tree.data,
+    index,
+    routes,
+    proposed,
+    error: tree.error ?? kept.error,
+    isLoading: tree.isLoading || kept.isLoading,
+    /** Adds routes, or puts them in place of the ones between the same ends. */
+    put: (list: readonly Route[]) => {
+      const keys = new Set(list.map(routeKey));
+      keep([...routes.filter((one) => !keys.has(routeKey(one))), ...list]);
+    },
+    remove: (route: Route) => keep(routes.filter((one) => routeKey(one) !== routeKey(route))),
+    undo: () => {
+      const last = before.current.pop();
+      if (last) change.mutate(last);
+    },
+  };
+}
+
+export type RoutesState = ReturnType<typeof useRoutes>;
