@@ -10,6 +10,7 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['overpaying', '/round?step=over', 'Accept'],
   ['keywords', '/field?lens=keywords', 'Change by hand'],
   ['cross-tab', '/field?lens=auto&shape=cross', 'of auto targets'],
+  ['routes', '/routes?', 'Approve'],
   ['word parts', '/words?', 'word parts;'],
   ['core lists', '/words?part=core', 'core terms;'],
   ['ledger', '/ledger?', 'Ledger'],

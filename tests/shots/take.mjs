@@ -33,14 +33,9 @@ async function press(page, ...keys) {
 
 const page = await open('light');
 const dusk = await open('dark');
-for (const [one, name] of [
-  [page, ''],
-  [dusk, '-dusk'],
-]) {
-  await one.goto(`${url}/round`);
-  await one.getByText('How targets stand').waitFor();
-  await keep(one, `round-overview${name}`);
-}
+await page.goto(`${url}/round`);
+await page.getByText('How targets stand').waitFor();
+await keep(page, 'round-overview');
 await visit(page, '/round?step=dead', 'Targets');
 await keep(page, 'round-dead');
 await visit(page, '/round?step=over', 'Targets');
@@ -60,8 +55,6 @@ await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown');
 await keep(page, 'field-keywords');
 await visit(dusk, '/field?lens=keywords&picture=trend&measures=spend,acos', 'Keywords');
 await keep(dusk, 'field-keywords-dusk');
-await visit(page, '/field?lens=terms&picture=bars&measures=sales&in=product:1&sort=-sales', 'Search terms');
-await keep(page, 'field-terms');
 await page.goto(`${url}/field?lens=auto&shape=cross&down=campaign&across=kind`);
 await page.getByRole('table', { name: 'ACOS by campaign and kind' }).waitFor();
 await keep(page, 'field-cross-tab');
@@ -70,6 +63,15 @@ await page.keyboard.type('crock');
 await page.waitForTimeout(2500);
 await keep(page, 'find-or-do');
 await press(page, 'Escape');
+
+await visit(page, '/words?length=2', 'Word parts');
+await keep(page, 'words-parts');
+await page.goto(`${url}/words?part=core`);
+await page.getByRole('table', { name: 'Core list' }).waitFor();
+await keep(page, 'words-core');
+await page.goto(`${url}/routes`);
+await page.getByRole('button', { name: /^Approve these/ }).waitFor();
+await keep(page, 'routes');
 
 // Five harvests, one of which the market refuses, and ten negatives; then the tray, and the ledger.
 await visit(page, '/round?step=harvest', 'Search terms');
@@ -119,9 +121,6 @@ for (let day = 1; day <= 28; day += 1)
   report.push(
     `${day}.10.2026,Crocks – research,broad,crock,broad,brown crock,200,${day % 9 === 0 ? -1 : 5},2.50,1,69.00`,
   );
-await page.goto(`${url}/setup?part=products`);
-await page.getByRole('table', { name: 'Products' }).getByRole('row').nth(2).waitFor();
-await keep(page, 'setup-products');
 await page.goto(`${url}/setup?part=goals`);
 for (const [name, percent] of [
   ['Vessels', '20'],

@@ -7,7 +7,9 @@ import type { AdGroup, StructureIndex } from '../structure';
  * nothing fits: then the specialist chooses.
  */
 export function findHome(source: AdGroup, isItem: boolean, structure: StructureIndex): AdGroup | null {
-  const homes = (isItem ? structure.itemHomes : structure.wordHomes).filter((home) => home.id !== source.id);
+  // Where no ad group holds items alone, one that holds some is the next best.
+  const all = isItem ? [...structure.itemHomes, ...structure.itemPlaces] : structure.wordHomes;
+  const homes = all.filter((home) => home.id !== source.id);
   const sameProduct = homes.find((home) => home.productId !== null && home.productId === source.productId);
   if (sameProduct) return sameProduct;
   const sameCampaign = homes.find((home) => home.campaignId === source.campaignId);

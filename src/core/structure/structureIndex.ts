@@ -19,6 +19,8 @@ export interface StructureIndex {
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
   wordHomes: AdGroup[];
   itemHomes: AdGroup[];
+  /** Ad groups that bid on items among other things. */
+  itemPlaces: AdGroup[];
 }
 
 /** Builds the index; linear in the size of the structure. Archived things count as gone. */
@@ -66,6 +68,10 @@ export function indexStructure(structure: Structure): StructureIndex {
       blocks(ofAdGroup.get(adGroup.id), form) || blocks(ofCampaign.get(adGroup.campaignId), form),
     wordHomes,
     itemHomes,
+    itemPlaces: structure.adGroups.filter(
+      ({ id, state }) =>
+        state !== 'archived' && (byAdGroup.get(id) ?? []).some(({ kind }) => kind === 'item'),
+    ),
     researchAdGroups: (productId) => (productId === null ? [] : (research.get(productId) ?? [])),
   };
 }

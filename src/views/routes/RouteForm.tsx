@@ -81,7 +81,7 @@ function Choice({ label, value, onChange, children }: ChoiceProps) {
       <select
         aria-label={label}
         value={value}
-        style={{ maxWidth: 230 }}
+        style={{ maxWidth: 180 }}
         onChange={(event) => onChange(event.target.value)}
       >
         {children.map(([key, words]) => (

@@ -87,7 +87,7 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
               tabIndex={0}
               aria-label={`${nameOf(sources[from])}, ${route.takes}, to ${nameOf(homes[to])}${isProposed ? ', proposed' : ''}`}
               aria-pressed={isSelected}
-              style={{ cursor: 'pointer' }}
+              className="routeLink"
               onClick={() => onSelect(link)}
               onKeyDown={(event) => {
                 if (event.key === 'Enter' || event.key === ' ') {
@@ -106,7 +106,7 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
                 opacity={isProposed && !isSelected ? 0.55 : 1}
               />
               <text
-                x={MIDDLE * 0.18}
+                x={6}
                 y={centre(from) + (route.takes === 'items' ? 13 : -4)}
                 fontSize={11}
                 fill="var(--faint)"
