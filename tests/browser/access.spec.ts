@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { demoAccount } from './page';
 
 // What a checker of accessibility finds on each place, in both themes: nothing that shuts somebody out.
@@ -18,30 +19,38 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['setup', '/setup?', 'Setup'],
 ];
 
-for (const scheme of ['light', 'dark'] as const)
-  for (const [name, path, sign] of PAGES)
-    test(`${name} shuts nobody out, ${scheme}`, async ({ page, request }) => {
-      // Colours are measured at rest, not on their way from one to the next.
-      await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
-      await page.goto(`${path}&account=${await demoAccount(request)}`);
-      await expect(
-        page
-          .getByText(sign)
-          .or(page.getByRole('form', { name: sign }))
-          .first(),
-      ).toBeVisible();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-      expect(
-        serious.map(
-          ({ id, nodes }) =>
-            `${id}: ${nodes
-              .slice(0, 3)
-              .map(({ html }) => html.slice(0, 160))
-              .join(' | ')}`,
-        ),
-      ).toEqual([]);
-    });
+for (const [name, path, sign] of PAGES)
+  test(`${name} shuts nobody out, in daylight and at dusk`, async ({ page, request }) => {
+    // Colours are measured at rest, not on their way from one to the next.
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+    await page.goto(`${path}&account=${await demoAccount(request)}`);
+    await expect(
+      page
+        .getByText(sign)
+        .or(page.getByRole('form', { name: sign }))
+        .first(),
+    ).toBeVisible();
+    const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    const day = await ground();
+    expect(await grave(page)).toEqual([]);
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    await expect.poll(ground).not.toBe(day);
+    expect(await grave(page)).toEqual([]);
+  });
+
+/** Serious and critical findings, each with a few of the elements it is about. */
+async function grave(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map(({ html }) => html.slice(0, 160))
+          .join(' | ')}`,
+    );
+}
 
 test('dusk is chosen once and stays', async ({ page }) => {
   await page.goto('/ledger');
