@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import type { AccountTree } from '../../src/core/lenses';
 import type { Route } from '../../src/core/routes';
 import { demoAccount, emptyTray, evidence, openRound, press, watch } from './page';
 
@@ -77,10 +78,12 @@ test('routes are proposed, approved by key, drawn, refused in a circle; harvests
 
 test('a route to an ad group that is gone is refused with its sentence', async ({ request }) => {
   const account = await demoAccount(request);
+  const tree = (await (await request.get(`/api/tree?account=${account}`)).json()) as AccountTree;
+  const sourceId = tree.adGroups[0].id;
   const answer = await request.put('/api/routes', {
     data: {
       account,
-      routes: [{ sourceId: 1, takes: 'words', homeId: 987654321, match: 'exact', block: 'nowhere' }],
+      routes: [{ sourceId, takes: 'words', homeId: 987654321, match: 'exact', block: 'nowhere' }],
     },
   });
   expect(answer.status()).toBe(400);
