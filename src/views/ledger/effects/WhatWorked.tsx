@@ -77,7 +77,9 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                     effect.verdict === 'against' ? 'over' : effect.verdict === 'as wanted' ? 'under' : 'faint'
                   }
                 >
-                  {VERDICTS[effect.verdict]}
+                  {effect.measured + effect.waiting === 0 && effect.verdict === 'too early'
+                    ? 'not told apart'
+                    : VERDICTS[effect.verdict]}
                   {(expected.spend !== 0 || expected.sales !== 0) && (
                     <div className="faint" style={{ fontSize: 12 }}>
                       expected: spend {signed(expected.spend)}, sales {signed(expected.sales)}

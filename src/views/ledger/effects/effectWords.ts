@@ -21,6 +21,8 @@ export function howMeasured(effect: EffectInfo): string {
   const { measured, waiting, days, like, verdict, readyOn } = effect;
   if (verdict === 'nothing to compare with')
     return 'Too few targets were left alone over these weeks to compare with.';
+  // All its targets were left out, or are gone.
+  if (measured === 0 && waiting === 0) return 'Nothing can be told of it by itself.';
   if (measured === 0)
     return readyOn === null
       ? 'Changed again before a whole week was over.'
