@@ -137,7 +137,7 @@ function proposalOf(target: number, parts: Parts): BidProposal {
   const bidAfter = left === null ? to : bid;
   return {
     target,
-    step: stepOf(left, bid, to, orders[target], chance),
+    step: stepOf(left, bid, to, { clicks: clicks[target], orders: orders[target], chance }),
     left,
     from: bid,
     to: bidAfter,
@@ -183,8 +183,14 @@ function leftAlone(
   return to > bid && dry !== null && dry > OFTEN_DRY ? 'runs dry' : null;
 }
 
-function stepOf(left: Left, from: Micros, to: Micros, orders: number, chance: number): BidStep {
+function stepOf(
+  left: Left,
+  from: Micros,
+  to: Micros,
+  { clicks, orders, chance }: { clicks: number; orders: number; chance: number },
+): BidStep {
   if (left !== null || to === from) return 'none';
   if (to > from) return 'grow';
-  return orders === 0 && chance < DEAD_CHANCE ? 'dead' : 'over';
+  // What was never clicked on spent nothing: its bid is too high, but it is not dead.
+  return clicks > 0 && orders === 0 && chance < DEAD_CHANCE ? 'dead' : 'over';
 }

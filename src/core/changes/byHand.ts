@@ -91,7 +91,7 @@ function wantedOf(value: HandValue, step: HandStep, limits: ValueLimits): Micros
 }
 
 /** The one step that bands give a target, share; 0 for none. */
-export function bandStep(
+function bandStep(
   { spend, sales, targetAcos }: Pick<HandValue, 'spend' | 'sales' | 'targetAcos'>,
   { bands, noSales }: AcosBands,
 ): number {

@@ -1,4 +1,4 @@
-export { bandStep, moveByHand } from './byHand';
+export { moveByHand } from './byHand';
 export type { AcosBands, HandStep, HandValue, MovedValue, ValueLimits } from './byHand';
 export { changeKey, describeChange, PLACEMENT_LABELS } from './change';
 export type { Change, ChangeKind, ChangeState, Pausable, Placement } from './change';

@@ -10,7 +10,11 @@ const changes: { id: number; change: Change }[] = [
 ];
 const line = (line: number, change: string, to: string, bid = ''): FileLine => ({ line, change, to, bid });
 const same = [line(2, '7', '0.35'), line(3, '8', '', '0.52'), line(4, '9', '0.5'), line(5, '10', 'paused')];
-const read = (lines: FileLine[]) => readBack(lines, changes, USUAL_LIMITS);
+const readMoney = (text: string) => {
+  const value = Number(text);
+  return Number.isFinite(value) ? Math.round(value * 1e6) : { reason: `${text} is not an amount.` };
+};
+const read = (lines: FileLine[]) => readBack(lines, changes, USUAL_LIMITS, readMoney);
 
 describe('an edited change file', () => {
   test('that says what the tray says changes nothing', () => {
@@ -19,13 +23,11 @@ describe('an edited change file', () => {
 
   test.each<[string, FileLine, number]>([
     ['a bid', line(2, '7', '0.30'), 300_000],
-    ['a decimal comma', line(2, '7', '0,30'), 300_000],
-    ['grouped thousands', line(2, '7', '1.234,50'), 1_234_500_000],
     ['the bid of a keyword to add', line(3, '8', '', '0.6'), 600_000],
     ['a modifier in per cent', line(4, '9', '75 %'), 0.75],
+    ['a modifier with a decimal comma', line(4, '9', '0,75'), 0.75],
   ])('tells the difference: %s', (_, edited, to) => {
-    const limits = { ...USUAL_LIMITS, maxBid: 1e12 };
-    const { edits, refused } = readBack([edited], changes, limits);
+    const { edits, refused } = read([edited]);
     expect(refused).toEqual([]);
     expect(edits).toMatchObject([{ line: edited.line, to }]);
   });
@@ -33,11 +35,13 @@ describe('an edited change file', () => {
   test.each<[string, FileLine, RegExp]>([
     ['a change that the tray does not know', line(9, '77', '0.3'), /no change 77/],
     ['a line without a number', line(9, '', '0.3'), /no number/],
-    ['a value that is none', line(9, '7', 'less'), /“less” is no amount/],
+    ['a value that is none', line(9, '7', 'less'), /less is not an amount/],
+    ['a value that is missing', line(9, '7', ''), /missing/],
+    ['a share that is none', line(9, '9', 'half'), /“half” is no share/],
     ['a bid below the market’s minimum', line(9, '7', '0.01'), /below the market’s minimum/],
     ['a bid off the step', line(9, '7', '0.355'), /not on one/],
   ])('refuses by line: %s', (_, wrong, reason) => {
-    const result = read([...same.slice(1), wrong]);
+    const result = read([wrong]);
     expect(result.refused).toMatchObject([{ line: 9, reason: expect.stringMatching(reason) }]);
     expect(result.edits).toEqual([]);
   });

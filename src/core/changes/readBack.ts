@@ -23,11 +23,15 @@ export interface ReadBack {
   same: number;
 }
 
-/** Compares a change file with the tray. Values are checked as the market would. */
+/**
+ * Compares a change file with the tray. Values are checked as the market would.
+ * @param readMoney an amount as the file writes it, in micros, or why it is none
+ */
 export function readBack(
   lines: readonly FileLine[],
   staged: readonly { id: number; change: Change }[],
   limits: MarketLimits,
+  readMoney: (text: string) => number | { reason: string },
 ): ReadBack {
   const byId = new Map(staged.map((one) => [String(one.id), one]));
   const seen = new Set<string>();
@@ -48,9 +52,9 @@ export function readBack(
         result.same += 1;
         continue;
       }
-      const next = readValue(written, value.unit);
-      if (next === null)
-        refuse(`“${written.slice(0, 40)}” is no ${value.unit === 'money' ? 'amount' : 'share'}.`);
+      const next = value.unit === 'money' ? readMoney(written) : readShare(written);
+      if (written.trim() === '') refuse('The value is missing.');
+      else if (typeof next === 'object') refuse(next.reason);
       else if (next === value.to) result.same += 1;
       else {
         const [finding] = checkChange(withValue(one.change, next), limits);
@@ -63,14 +67,9 @@ export function readBack(
   return result;
 }
 
-/** "0.52", "0,52" and "1.234,50" as micros; "0.5" and "50 %" as a share. Null for anything else. */
-function readValue(text: string, unit: 'money' | 'share'): number | null {
-  const bare = text.replace(/[\s\u00a0]/g, '').replace('%', '');
-  const plain = /,\d{1,2}$/.test(bare)
-    ? bare.replace(/\./g, '').replace(',', '.')
-    : bare.replace(/,(?=\d{3}\b)/g, '');
-  if (!/^\d+(\.\d+)?$/.test(plain)) return null;
-  const value = Number(plain);
-  if (unit === 'money') return Math.round(value * 1_000_000);
-  return text.includes('%') ? Number((value / 100).toFixed(4)) : value;
+/** "0.5", "0,5" and "50 %" as a share. */
+function readShare(text: string): number | { reason: string } {
+  const plain = text.replace('%', '').replace(',', '.').trim();
+  if (!/^\d+(\.\d+)?$/.test(plain)) return { reason: `“${text.slice(0, 40)}” is no share.` };
+  return text.includes('%') ? Number((Number(plain) / 100).toFixed(4)) : Number(plain);
 }

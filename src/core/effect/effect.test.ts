@@ -99,6 +99,20 @@ describe('the effect of changes', () => {
     expect(effect).toMatchObject({ verdict: 'nothing to compare with', spend: null });
   });
 
+  test('of nothing is nothing, not an error', () => {
+    const effect = effectMeasure(aFeed(() => ({ spend: 1, sales: 1 })))([]);
+    expect(effect).toMatchObject({ measured: 0, waiting: 0, readyOn: null });
+  });
+
+  test('of what was new has no before to compare with', () => {
+    const feed = aFeed(() => ({ spend: 1, sales: 1 }));
+    const around = feed.weeks.get(DAY)!;
+    for (const figures of [around.spend, around.sales, around.clicks]) figures.fill(0, 0, MOST_WEEKS);
+    const effect = effectMeasure(feed)([aChange({ targets: [0] })]);
+    expect(effect).toMatchObject({ verdict: 'new', spend: null });
+    expect(effect.since.spend).toBeGreaterThan(0);
+  });
+
   test('is the same each time it is asked for', () => {
     const ask = () => effectMeasure(aFeed(() => ({ spend: 1.1, sales: 0.9 })))([aChange()]);
     expect(ask()).toEqual(ask());

@@ -98,7 +98,7 @@ function measure(
   const rest = { measured: units.length, waiting, days, like };
   if (units.length === 0) {
     const verdict = alone > 0 ? 'nothing to compare with' : 'too early';
-    const readyOn = alone > 0 ? null : firstDay + FIRST_ANSWER;
+    const readyOn = alone > 0 || !Number.isFinite(firstDay) ? null : firstDay + FIRST_ANSWER;
     return { ...rest, ...NOTHING, verdict, readyOn };
   }
   const known = outcomeOf(units, growthOf);

@@ -18,17 +18,26 @@ export interface Growth {
   sales: number;
 }
 
-export const sum = (numbers: number[]) => numbers.reduce((total, one) => total + one, 0);
+/** How a pool went, and what one of it spends and sells before, on average. */
+interface KnownGrowth extends Growth {
+  usualSpend: number;
+  usualSales: number;
+}
 
-const known = new WeakMap<Pool, Growth>();
+const sum = (numbers: number[]) => numbers.reduce((total, one) => total + one, 0);
+
+const known = new WeakMap<Pool, KnownGrowth>();
 
 /** How a pool went; worked out once. */
-export function growthOf(pool: Pool): Growth {
+export function growthOf(pool: Pool): KnownGrowth {
   let growth = known.get(pool);
   if (!growth) {
+    const [spend, sales] = [sum(pool.spendBefore), sum(pool.salesBefore)];
     growth = {
-      spend: over(sum(pool.spendAfter), sum(pool.spendBefore)),
-      sales: over(sum(pool.salesAfter), sum(pool.salesBefore)),
+      spend: over(sum(pool.spendAfter), spend),
+      sales: over(sum(pool.salesAfter), sales),
+      usualSpend: spend / pool.spendBefore.length,
+      usualSales: sales / pool.salesBefore.length,
     };
     known.set(pool, growth);
   }

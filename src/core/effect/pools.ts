@@ -17,6 +17,15 @@ export interface Pool {
   clicks: number;
 }
 
+/** What one target came to. */
+interface Figures {
+  clicks: number;
+  spendBefore: number;
+  spendAfter: number;
+  salesBefore: number;
+  salesAfter: number;
+}
+
 /** Finds what a target is compared with. */
 export interface Pools {
   /** Null where too few targets were left alone. */
@@ -30,15 +39,14 @@ export interface Pools {
  */
 export function makePools(feed: EffectFeed, around: WeeksAround, weeks: number): Pools {
   const pools = new Map<string, Pool>();
-  const figuresOf = (target: number) => {
+  const figuresOf = (target: number): Figures => {
     const [clicks] = beforeAndAfter(around.clicks, target, weeks);
     const [spendBefore, spendAfter] = beforeAndAfter(around.spend, target, weeks);
     const [salesBefore, salesAfter] = beforeAndAfter(around.sales, target, weeks);
     return { clicks, spendBefore, spendAfter, salesBefore, salesAfter };
   };
-  const levelsOf = (target: number): string[] => {
+  const levelsOf = (target: number, { clicks, spendBefore, salesBefore }: Figures): string[] => {
     const { kind, targetAcos } = feed.targets[target];
-    const { clicks, spendBefore, salesBefore } = figuresOf(target);
     const size = clicks / weeks < 3 ? 'few clicks' : clicks / weeks < 15 ? 'some clicks' : 'many clicks';
     const standing =
       salesBefore === 0
@@ -52,11 +60,11 @@ export function makePools(feed: EffectFeed, around: WeeksAround, weeks: number):
     if (isTouched(feed.touched[target], around.day, weeks)) return;
     const figures = figuresOf(target);
     if (figures.spendBefore === 0 && figures.spendAfter === 0) return;
-    for (const like of levelsOf(target)) add(pools, like, figures);
+    for (const like of levelsOf(target, figures)) add(pools, like, figures);
   });
   return {
     poolFor: (target) => {
-      for (const like of levelsOf(target)) {
+      for (const like of levelsOf(target, figuresOf(target))) {
         const pool = pools.get(like);
         if (pool && pool.spendBefore.length >= LEAST_TARGETS && pool.clicks >= LEAST_CLICKS) return pool;
       }
@@ -69,17 +77,7 @@ function isTouched(touched: readonly number[], day: number, weeks: number): bool
   return touched.some((one) => Math.abs(one - day) <= weeks * 7);
 }
 
-function add(
-  pools: Map<string, Pool>,
-  like: string,
-  figures: {
-    clicks: number;
-    spendBefore: number;
-    spendAfter: number;
-    salesBefore: number;
-    salesAfter: number;
-  },
-) {
+function add(pools: Map<string, Pool>, like: string, figures: Figures) {
   let pool = pools.get(like);
   if (!pool) {
     pool = { like, spendBefore: [], spendAfter: [], salesBefore: [], salesAfter: [], clicks: 0 };

@@ -1,5 +1,5 @@
 import { steadyChance } from './chance';
-import { growthOf, outcomeOf, over, sum } from './outcome';
+import { growthOf, outcomeOf, over } from './outcome';
 import type { Growth, Outcome, Unit } from './outcome';
 import type { Pool } from './pools';
 
@@ -63,14 +63,26 @@ function noisy(unit: Unit, chance: () => number): Unit {
   const { pool } = unit;
   const at = Math.floor(chance() * pool.spendBefore.length);
   const went = growthOf(pool);
-  const both = (own: [number, number], before: number[], after: number[], growth: number) => {
-    const usual = (SMOOTHING * sum(before)) / before.length;
+  const both = (own: [number, number], before: number[], after: number[], growth: number, mean: number) => {
+    const usual = SMOOTHING * mean;
     const byItself = (after[at] + usual * growth) / (before[at] * growth + usual * growth || 1);
     return [own[0] + usual, (own[1] + usual * growth) / (byItself || 1)];
   };
   const { spendBefore, spendAfter, salesBefore, salesAfter } = pool;
-  const spend = both([unit.spendBefore, unit.spendAfter], spendBefore, spendAfter, went.spend);
-  const sales = both([unit.salesBefore, unit.salesAfter], salesBefore, salesAfter, went.sales);
+  const spend = both(
+    [unit.spendBefore, unit.spendAfter],
+    spendBefore,
+    spendAfter,
+    went.spend,
+    went.usualSpend,
+  );
+  const sales = both(
+    [unit.salesBefore, unit.salesAfter],
+    salesBefore,
+    salesAfter,
+    went.sales,
+    went.usualSales,
+  );
   return {
     ...unit,
     spendBefore: spend[0],

@@ -1,6 +1,6 @@
 export { termReader } from './termReader';
 export { normalisedTerms, sumsByCampaign, sumsOfRow, sumsOfRows, termForms } from './termTable';
 export type { TermTable } from './termTable';
-export { chanceWithin, orderValueOf } from './termChance';
+export { chanceWithin } from './termChance';
 export { termContext } from './termContext';
 export type { TermContext } from './termContext';

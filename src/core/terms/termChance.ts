@@ -7,7 +7,7 @@ import type { TermContext } from './termContext';
 const VALUE_ORDERS = 5;
 
 /** What an order of a row's term brings, with what is usual in its campaign; null where nothing sold. Micros. */
-export function orderValueOf({ table, usual }: TermContext, row: number): number | null {
+function orderValueOf({ table, usual }: TermContext, row: number): number | null {
   const value = usual(row).orderValue;
   return value === null
     ? null

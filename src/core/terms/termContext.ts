@@ -36,13 +36,15 @@ export function termContext(
   );
   const usual = (row: number) => byCampaign.get(table.campaignId[row]) ?? account;
   const index = indexStructure(structure);
+  // Fitted when it is first asked for: who only looks at words never does.
+  let priors: ReturnType<typeof termPriors> | undefined;
   return {
     table,
     structure: index,
     normalised: normalisedTerms(table),
     forms: termForms(table),
     usual,
-    prior: termPriors(table, usual),
+    prior: (row) => (priors ??= termPriors(table, usual))(row),
     margin: (row) => margins.get(index.adGroup(table.adGroupId[row])?.productId ?? -1) ?? null,
     value: (row) => estimateValuePerClick(sumsOfRow(table, row), usual(row)),
   };

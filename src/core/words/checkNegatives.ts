@@ -1,6 +1,6 @@
 import type { Sums } from '../measures';
 import { matchForm } from '../matching';
-import type { Target } from '../structure';
+import type { NegativePlace } from '../negatives';
 import { sumsOfRows } from '../terms';
 import type { TermContext } from '../terms';
 import { blockedForms, rowsOfForm } from './blocking';
@@ -9,10 +9,11 @@ import { termWords } from './termWords';
 import type { TermWords } from './termWords';
 
 /** A negative in its place. */
-export interface PlacedNegative extends Blocker {
-  campaignId: number;
-  /** Null: the whole campaign. */
-  adGroupId: number | null;
+export type PlacedNegative = Blocker & NegativePlace;
+
+/** Whether a negative holds in an ad group of a campaign. */
+export function holdsIn(negative: NegativePlace, adGroupId: number, campaignId: number): boolean {
+  return negative.adGroupId === null ? negative.campaignId === campaignId : negative.adGroupId === adGroupId;
 }
 
 /** What a negative would block, or blocks, in its place. */
@@ -34,16 +35,14 @@ export interface NegativeCheck {
 }
 
 /** Prepares the check: terms and keywords by their words. */
-export function negativeCheck(context: TermContext, targets: readonly Target[]): NegativeCheck {
+export function negativeCheck(context: TermContext): NegativeCheck {
   const terms = termWords(context.forms, context.normalised);
-  const keywords = targets.filter(
+  const { table, structure } = context;
+  const keywords = structure.targets.filter(
     ({ kind, state }) => state === 'enabled' && (kind === 'keyword' || kind === 'item'),
   );
   const keywordForms = keywords.map(({ expression }) => matchForm(expression));
   const keywordWords = termWords(keywordForms, keywordForms);
-  const { table, structure } = context;
-  const stands = (negative: PlacedNegative, adGroupId: number, campaignId: number) =>
-    negative.adGroupId === null ? negative.campaignId === campaignId : negative.adGroupId === adGroupId;
   return {
     terms,
     blocks: (negatives) => {
@@ -54,7 +53,7 @@ export function negativeCheck(context: TermContext, targets: readonly Target[]):
         let sold = 0;
         for (const form of ofTerms[at])
           for (const row of rowsOfForm(terms, form)) {
-            if (!stands(negative, table.adGroupId[row], table.campaignId[row])) continue;
+            if (!holdsIn(negative, table.adGroupId[row], table.campaignId[row])) continue;
             rows.push(row);
             if (table.orders[row] > 0) sold += 1;
           }
@@ -62,7 +61,7 @@ export function negativeCheck(context: TermContext, targets: readonly Target[]):
         const blocked = ofKeywords[at].flatMap((form) =>
           Array.from(rowsOfForm(keywordWords, form), (place) => keywords[place]).filter(({ adGroupId }) => {
             const adGroup = structure.adGroup(adGroupId);
-            return adGroup !== undefined && stands(negative, adGroupId, adGroup.campaignId);
+            return adGroup !== undefined && holdsIn(negative, adGroupId, adGroup.campaignId);
           }),
         );
         return { rows, sums: sumsOfRows(table, rows), sold, targets: blocked.map(({ id }) => id) };

@@ -23,7 +23,7 @@ export interface CoreTerm {
 
 /** A list is proposed until it holds this share of the product's sales. */
 const SALES_SHARE = 0.8;
-export const MOST_CORE = 50;
+const MOST_CORE = 50;
 
 /**
  * The terms that matter for a product: those that are pinned, then the ones that sold most until four fifths of its sales, or fifty terms,

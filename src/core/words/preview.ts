@@ -36,12 +36,7 @@ export function previewKeyword(terms: TermWords, expression: string, match: Keyw
 }
 
 /** Why a keyword does not catch a term; null where it does. All in match form. */
-export function whyNot(
-  term: string,
-  keyword: string,
-  words: readonly string[],
-  match: KeywordMatch,
-): string | null {
+function whyNot(term: string, keyword: string, words: readonly string[], match: KeywordMatch): string | null {
   const own = term.split(' ');
   if (match === 'exact' && term === keyword) return null;
   if (match === 'phrase' && holdsPhrase(term, keyword)) return null;

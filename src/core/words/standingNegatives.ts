@@ -1,10 +1,10 @@
 import { matchForm } from '../matching';
 import type { Sums } from '../measures';
-import { isExactTarget } from '../structure';
 import type { Negative } from '../structure';
 import { sumsOfRows } from '../terms';
 import type { TermContext } from '../terms';
 import { blockedForms, rowsOfForm } from './blocking';
+import { holdsIn } from './checkNegatives';
 import type { NegativeCheck } from './checkNegatives';
 
 /** What is odd about a negative that stands. */
@@ -26,12 +26,8 @@ const MOST_EXAMPLES = 5;
  * are an exact target nowhere (a term that has a home is blocked elsewhere on purpose); that stand twice; that another one of the place
  * covers; and those that no term of the window would meet anywhere. One finding each, the gravest.
  */
-export function standingNegatives(
-  context: TermContext,
-  check: NegativeCheck,
-  negatives: readonly Negative[],
-): NegativeFinding[] {
-  const live = negatives.filter(({ state }) => state === 'enabled');
+export function standingNegatives(context: TermContext, check: NegativeCheck): NegativeFinding[] {
+  const live = context.structure.negatives.filter(({ state }) => state === 'enabled');
   const blocks = check.blocks(live);
   const forms = blockedForms(check.terms, live);
   const twins = new Map<string, Negative>();
@@ -80,10 +76,9 @@ function soldElsewhere(
   const rows: number[] = [];
   const examples: string[] = [];
   for (const form of forms) {
-    const homes = structure.exactTargets(terms.forms[form]).filter(isExactTarget);
-    if (homes.length > 0) continue;
+    if (structure.exactTargets(terms.forms[form]).length > 0) continue;
     const sold = Array.from(rowsOfForm(terms, form)).filter(
-      (row) => table.orders[row] > 0 && !isIn(negative, table.adGroupId[row], table.campaignId[row]),
+      (row) => table.orders[row] > 0 && !holdsIn(negative, table.adGroupId[row], table.campaignId[row]),
     );
     if (sold.length === 0) continue;
     rows.push(...sold);
@@ -91,9 +86,6 @@ function soldElsewhere(
   }
   return { rows, examples };
 }
-
-const isIn = (negative: Negative, adGroupId: number, campaignId: number) =>
-  negative.adGroupId === null ? negative.campaignId === campaignId : negative.adGroupId === adGroupId;
 
 /** A phrase negative of the same place, or of the whole campaign, that blocks whatever this one does. */
 function coverOf(negative: Negative, phrases: ReadonlyMap<string | number, Negative[]>): Negative | null {

@@ -1,40 +1,16 @@
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
+import { aChangeInfo } from '../../../tests/make/changes';
 import type { ChangeInfo } from '../../contract/api';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
-
-const aChange = (over: Partial<ChangeInfo> = {}): ChangeInfo => ({
-  id: 7,
-  change: { kind: 'add-keyword', adGroupId: 12, expression: 'jar, glass', match: 'exact', bid: 520_000 },
-  state: 'staged',
-  campaignId: 3,
-  campaign: 'Weights – exact',
-  adGroupId: 12,
-  adGroup: 'exact',
-  subject: null,
-  present: null,
-  runs: true,
-  afterId: null,
-  undoesId: null,
-  reason: 'Said "often" sold',
-  figures: {},
-  effect: { spend: 0, sales: 0 },
-  baleId: null,
-  answerCode: null,
-  answer: null,
-  undoable: false,
-  stagedAt: '2026-11-23T10:00:00.000Z',
-  answeredAt: null,
-  ...over,
-});
 
 const rows = (changes: ChangeInfo[]) =>
   Papa.parse<Record<string, string>>(changesCsv(changes), { header: true, skipEmptyLines: true }).data;
 
 describe('the change file', () => {
   test('as CSV reads back to what it was, commas and quotes included', () => {
-    expect(rows([aChange()])).toEqual([
+    expect(rows([aChangeInfo()])).toEqual([
       {
         change: '7',
         state: 'staged',
@@ -55,7 +31,7 @@ describe('the change file', () => {
   });
 
   test('tells who waits for whom, and what the market answered', () => {
-    const block = aChange({
+    const block = aChangeInfo({
       id: 8,
       afterId: 7,
       state: 'refused',
@@ -72,7 +48,7 @@ describe('the change file', () => {
   });
 
   test('names what an undoing change ends', () => {
-    const undo = aChange({ change: { kind: 'archive-negative', negativeId: 5 }, subject: 'paperweight' });
+    const undo = aChangeInfo({ change: { kind: 'archive-negative', negativeId: 5 }, subject: 'paperweight' });
     expect(rows([undo])[0]).toMatchObject({
       kind: 'archive-negative',
       text: 'paperweight',
@@ -82,20 +58,20 @@ describe('the change file', () => {
 
   test.each(['=1+1', '+49', '-x', '@sum', '\tx'])('keeps a spreadsheet from running "%s"', (text) => {
     expect(neutralCell(text)).toBe(`'${text}`);
-    const harmful = aChange({
+    const harmful = aChangeInfo({
       change: { kind: 'add-keyword', adGroupId: 1, expression: text, match: 'exact', bid: 1 },
     });
     expect(rows([harmful])[0].text.startsWith("'")).toBe(true);
   });
 
   test('tells what a bid was and is to be', () => {
-    const lower = aChange({ change: { kind: 'set-bid', targetId: 3, from: 520_000, to: 400_000 } });
+    const lower = aChangeInfo({ change: { kind: 'set-bid', targetId: 3, from: 520_000, to: 400_000 } });
     expect(rows([lower])[0]).toMatchObject({ from: '0.52', to: '0.40', what: 'Lower the bid 0.52 → 0.40' });
     expect(JSON.parse(changesJson([lower]))).toMatchObject({ changes: [{ from: '0.52', to: '0.40' }] });
   });
 
   test('as JSON writes money as a decimal', () => {
-    const { changes } = JSON.parse(changesJson([aChange()])) as { changes: unknown[] };
+    const { changes } = JSON.parse(changesJson([aChangeInfo()])) as { changes: unknown[] };
     expect(changes).toEqual([
       expect.objectContaining({
         id: 7,

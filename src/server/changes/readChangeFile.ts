@@ -1,6 +1,6 @@
 import { readBack } from '../../core/changes';
 import type { FileLine } from '../../core/changes';
-import { RecordReader, FileDecoder } from '../../connect/reports';
+import { FileDecoder, findDecimalMark, parseAmount, RecordReader } from '../../connect/reports';
 import { asText } from '../../connect/spreadsheet';
 import type { FileDifferences } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
@@ -19,10 +19,26 @@ export async function readChangeFile(
   source: AsyncIterable<Uint8Array>,
 ): Promise<FileDifferences> {
   const account = accountInfo(await needAccount(accountId));
-  const text = await readAll(asText(source));
-  const lines = text.trimStart().startsWith('{') ? jsonLines(text) : csvLines(text);
+  const { lines, mark } = parseChangeFile(await readAll(asText(source)));
   const staged = await loadChanges(accountId, { state: 'staged' });
-  return readBack(lines, staged, account.limits);
+  return readBack(lines, staged, account.limits, (amount) => parseAmount(amount, 'The value', mark));
+}
+
+/**
+ * The lines of a change file, CSV or JSON, and how its amounts write decimals.
+ * @throws MowingError when it is no change file
+ */
+export function parseChangeFile(text: string): { lines: FileLine[]; mark: '.' | ',' } {
+  if (text.trimStart().startsWith('{')) return { lines: jsonLines(text), mark: '.' };
+  const delimiter = delimiterOf(text);
+  const lines = csvLines(text, delimiter);
+  return {
+    lines,
+    mark: findDecimalMark(
+      lines.flatMap(({ bid, to }) => [bid, to]),
+      delimiter,
+    ),
+  };
 }
 
 async function readAll(source: AsyncIterable<Uint8Array>): Promise<string> {
@@ -36,9 +52,13 @@ async function readAll(source: AsyncIterable<Uint8Array>): Promise<string> {
   return text + decoder.end();
 }
 
-function csvLines(text: string): FileLine[] {
+/** What parts the cells of the first line. */
+function delimiterOf(text: string): string {
   const first = text.slice(0, Math.max(0, text.indexOf('\n')));
-  const delimiter = [';', '\t', ','].find((one) => first.includes(one)) ?? ',';
+  return [';', '\t', ','].find((one) => first.includes(one)) ?? ',';
+}
+
+function csvLines(text: string, delimiter: string): FileLine[] {
   let at: Record<'change' | 'bid' | 'to', number> | null = null;
   const lines: FileLine[] = [];
   const reader = new RecordReader(delimiter, (fields, line) => {

@@ -115,11 +115,15 @@ async function deliverLot(
   // A lot that is asked again after a failure begins with the same change, and so has the same key.
   const answers = await ask(account.marketId!, `${bale.key}-${ready[0].id}`, changes);
   const byRef = new Map(ready.map((one) => [String(one.id), one]));
+  let taken = 0;
   for (const answer of answers) {
     const one = byRef.get(answer.ref);
-    if (one) await takeAnswer(tx, accountId, one, answer);
+    if (!one) continue;
+    await takeAnswer(tx, accountId, one, answer);
+    taken += 1;
   }
-  return answers.length > 0 ? 'more' : 'done';
+  // Without an answer to any of them the next lot would be the same one.
+  return taken > 0 ? 'more' : 'done';
 }
 
 /** A batch that the market refuses as a whole is refused change by change: asking again would not help. */

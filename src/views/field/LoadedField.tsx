@@ -16,7 +16,7 @@ import { useFieldColumns } from './rows/useFieldColumns';
 import { useRowsOut } from './rows/useRowsOut';
 import { useSparks } from './rows/useSparks';
 import { useFieldKeys } from './useFieldKeys';
-import { useFolded } from './useFolded';
+import { useFolded } from '../shared/useFolded';
 import { useHandWork } from './useHandWork';
 import { useLensRows } from './useLensRows';
 

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { describeChange, sumEffects } from '../../core/changes';
+import { describeChange, setValueOf, sumEffects } from '../../core/changes';
 import type { Moved } from '../../core/effect';
 import type { EffectInfo } from '../../contract/effects';
 import { formatCount, formatMoney } from '../../core/units';
@@ -95,7 +95,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
             <th style={{ width: 90 }}>Answer</th>
             <th>Change</th>
             <th>Campaign › ad group</th>
-            <th className="figure">Bid {account.currency}</th>
+            <th className="figure">Set to {account.currency}</th>
             <th className="figure">Spend since</th>
             <th className="figure">Sales since</th>
             <th>Why</th>
@@ -128,6 +128,7 @@ interface ChangeRowProps {
 }
 
 function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
+  const value = setValueOf(one.change);
   return (
     <tr>
       <td className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}>
@@ -141,7 +142,7 @@ function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
       <td>
         {one.campaign} › {one.adGroup ?? 'whole campaign'}
       </td>
-      <td className="figure">{'bid' in one.change ? formatMoney(one.change.bid) : ''}</td>
+      <td className="figure">{value?.unit === 'money' ? formatMoney(value.to) : ''}</td>
       <td className="figure">
         <Since moved={effect?.spend ?? null} effect={effect} />
       </td>

@@ -1,20 +1,8 @@
-import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { CutLine } from '../../charts';
 import type { CutLineProps } from '../../charts';
-import { recall, remember } from '../shared/urlState';
 
 const PICTURE_HEIGHT = 224;
-
-/** Whether the picture is folded, and folding it; remembered. */
-export function useFold(): { isFolded: boolean; fold: () => void } {
-  const [isFolded, setFolded] = useState(() => recall('picture-folded', false));
-  const fold = () => {
-    remember('picture-folded', !isFolded);
-    setFolded(!isFolded);
-  };
-  return { isFolded, fold };
-}
 
 interface CutPaneProps extends Omit<CutLineProps, 'height' | 'points'> {
   points: CutLineProps['points'] | null;

@@ -1,6 +1,7 @@
 import { formatCount } from '../../core/units';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
+import { PartList } from '../shared/frame/PartList';
 import type { KeyLine } from '../shared/frame/KeysHelp';
 import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
@@ -38,30 +39,17 @@ function Routes() {
     <Frame place="routes" accounts={accounts} account={account} keys={KEYS}>
       {() => (
         <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
-          <nav
-            aria-label="Products"
-            style={{ borderRight: '1px solid var(--hairline)', paddingTop: 14, overflow: 'auto' }}
-          >
-            <h1 className="serif" style={{ margin: '0 16px 12px', fontSize: 18, fontWeight: 500 }}>
-              Routes
-            </h1>
-            {products.map(({ id, name }) => (
-              <button
-                key={id}
-                type="button"
-                className="entry"
-                aria-current={id === product?.id ? 'page' : undefined}
-                onClick={() => set({ product: String(id) })}
-              >
-                <div style={{ fontWeight: id === product?.id ? 650 : 400 }}>{name}</div>
-                <div className={openOf(id) > 0 ? 'over' : 'faint'}>
-                  {openOf(id) > 0
-                    ? `▲ ${formatCount(openOf(id))} ad ${openOf(id) === 1 ? 'group has' : 'groups have'} no route`
-                    : 'all have a route'}
-                </div>
-              </button>
-            ))}
-          </nav>
+          <PartList
+            title="Routes"
+            label="Products"
+            entries={products.map(({ id, name }) => ({
+              key: id,
+              label: name,
+              does: <Standing open={openOf(id)} />,
+            }))}
+            current={product?.id}
+            onChoose={(id) => set({ product: String(id) })}
+          />
           {product && index ? (
             <ProductRoutes
               key={product.id}
@@ -84,5 +72,15 @@ function Routes() {
         </div>
       )}
     </Frame>
+  );
+}
+
+/** How many ad groups of a product have no route yet. */
+function Standing({ open }: { open: number }) {
+  if (open === 0) return 'all have a route';
+  return (
+    <span className="over">
+      ▲ {formatCount(open)} ad {open === 1 ? 'group has' : 'groups have'} no route
+    </span>
   );
 }

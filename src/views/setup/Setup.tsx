@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
+import { PartList } from '../shared/frame/PartList';
 import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
 import { AccountForm } from './AccountForm';
@@ -33,31 +34,19 @@ function Setup() {
     <Frame place="setup" accounts={accounts} account={account}>
       {() => (
         <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
-          <nav
-            aria-label="Parts of the setup"
-            style={{ borderRight: '1px solid var(--hairline)', paddingTop: 14 }}
+          <PartList
+            title="Setup"
+            label="Parts of the setup"
+            entries={PARTS.map(({ name, ...rest }) => ({ key: name, ...rest }))}
+            current={part.name}
+            onChoose={(name) => set({ part: name === 'data' ? null : String(name) })}
           >
-            <h2 className="serif" style={{ margin: '0 16px 12px', fontSize: 18, fontWeight: 500 }}>
-              Setup
-            </h2>
-            {PARTS.map(({ name, label, does }) => (
-              <button
-                key={name}
-                type="button"
-                className="entry"
-                aria-current={name === part.name ? 'page' : undefined}
-                onClick={() => set({ part: name === 'data' ? null : name })}
-              >
-                <div style={{ fontWeight: name === part.name ? 650 : 400 }}>{label}</div>
-                <div className="faint">{does}</div>
-              </button>
-            ))}
             <p style={{ margin: '14px 16px' }}>
               <Button variant="outlined" onClick={() => setMaking(!isMaking)}>
                 New account
               </Button>
             </p>
-          </nav>
+          </PartList>
           <main style={{ overflow: 'auto', padding: '16px 24px' }}>
             {isMaking && <AccountForm onClose={() => setMaking(false)} />}
             {error && (

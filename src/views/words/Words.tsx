@@ -3,6 +3,7 @@ import type { AccountInfo } from '../../contract/api';
 import { formatCount, formatDay } from '../../core/units';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
+import { PartList } from '../shared/frame/PartList';
 import type { TrayState } from '../shared/tray/useTray';
 import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
@@ -50,32 +51,20 @@ function Words() {
     <Frame place="words" accounts={accounts} account={account}>
       {(tray) => (
         <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
-          <nav
-            aria-label="Parts of words"
-            style={{ borderRight: '1px solid var(--hairline)', paddingTop: 14, overflow: 'auto' }}
+          <PartList
+            title="Words"
+            label="Parts of words"
+            entries={PARTS.map(({ name, ...rest }) => ({ key: name, ...rest }))}
+            current={part.name}
+            onChoose={(name) => set({ part: String(name) })}
           >
-            <h1 className="serif" style={{ margin: '0 16px 12px', fontSize: 18, fontWeight: 500 }}>
-              Words
-            </h1>
-            {PARTS.map(({ name, label, does }) => (
-              <button
-                key={name}
-                type="button"
-                className="entry"
-                aria-current={name === part.name ? 'page' : undefined}
-                onClick={() => set({ part: name })}
-              >
-                <div style={{ fontWeight: name === part.name ? 650 : 400 }}>{label}</div>
-                <div className="faint">{does}</div>
-              </button>
-            ))}
             {loaded && (
               <p className="faint" style={{ margin: '14px 16px' }}>
                 {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
                 {formatDay(loaded.window.to)}; spellings that match alike count as one.
               </p>
             )}
-          </nav>
+          </PartList>
           {trouble ? (
             <main style={{ padding: 24 }}>
               <p role="alert" className="over">

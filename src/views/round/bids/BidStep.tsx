@@ -3,7 +3,8 @@ import type { AccountInfo } from '../../../contract/api';
 import { NUMBER_FIELDS } from '../../../core/conditions';
 import { Conditions } from '../../shared/conditions/Conditions';
 import type { FieldsOffered } from '../../shared/conditions/words';
-import { CutPane, useFold } from '../CutPane';
+import { useFolded } from '../../shared/useFolded';
+import { CutPane } from '../CutPane';
 import { STEP_GRID } from '../look';
 import type { RoundState } from '../useRoundState';
 import { AcceptDialog } from './AcceptDialog';
@@ -33,7 +34,7 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
   const [editing, setEditing] = useState<number | null>(null);
   const [isAsking, setAsking] = useState(false);
   const [lossOf, setLossOf] = useState<number[] | null>(null);
-  const { isFolded, fold } = useFold();
+  const [isFolded, fold] = useFolded('picture-folded');
   const { trial, tryTarget } = useTrial(work);
   const table = loaded?.table;
   const fault = outer ?? work.error;

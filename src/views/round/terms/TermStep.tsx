@@ -3,7 +3,8 @@ import type { AccountInfo } from '../../../contract/api';
 import { MEASURES } from '../../../core/measures';
 import { Conditions } from '../../shared/conditions/Conditions';
 import type { FieldsOffered } from '../../shared/conditions/words';
-import { CutPane, useFold } from '../CutPane';
+import { useFolded } from '../../shared/useFolded';
+import { CutPane } from '../CutPane';
 import { STEP_GRID } from '../look';
 import type { RoundState } from '../useRoundState';
 import { EvidencePanel } from './EvidencePanel';
@@ -26,7 +27,7 @@ export function TermStep({ account, fault, state, work, version }: TermStepProps
   const { engine, review, step, area, setArea, editing, setEditing, decisions, arranged, shown, rows } = work;
   const { points, accept } = work;
   const [isAdding, setAdding] = useState(false);
-  const { isFolded, fold } = useFold();
+  const [isFolded, fold] = useFolded('picture-folded');
   useTermKeys({ work, onAdding: setAdding, onFold: fold });
   return (
     <>

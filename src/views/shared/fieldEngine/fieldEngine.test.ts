@@ -1,35 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { aBidFeed } from '../../../../tests/make/bids';
+import { aFieldAnswer } from '../../../../tests/make/field';
 import { aTree } from '../../../../tests/make/lenses';
-import type { FieldSumsAnswer } from '../../../contract/api';
 import { readAnyOf } from '../../../core/conditions';
 import { fieldEngine } from './fieldEngine';
 
-const FIGURES = ['impressions', 'clicks', 'spend', 'orders', 'units', 'sales'];
-
-/** An answer of the server with rows of plain figures; what is left out is zero. */
-function sums(rows: Record<string, number>[], texts: string[] = []): FieldSumsAnswer {
-  const keys = [
-    'targetId',
-    ...(texts.length > 0 ? ['termId'] : []),
-    ...FIGURES,
-    ...FIGURES.map((key) => `${key}Before`),
-  ];
-  return {
-    window: { from: '2026-10-16', to: '2026-11-14', unsettled: [] },
-    before: { from: '2026-09-16', to: '2026-10-15' },
-    without: { rows: 0, impressions: 0 },
-    columns: Object.fromEntries(keys.map((key) => [key, rows.map((row) => row[key] ?? 0)])),
-    terms: { id: texts.map((_, at) => at + 1), text: texts },
-  };
-}
-
-const TARGETS = sums([
+const TARGETS = aFieldAnswer([
   { targetId: 1001, impressions: 900, clicks: 100, spend: 40e6, orders: 4, sales: 240e6, spendBefore: 10e6 },
   { targetId: 1002, impressions: 500, clicks: 50, spend: 30e6 },
   { targetId: 1003, impressions: 200, clicks: 40, spend: 20e6, orders: 8, sales: 480e6, spendBefore: 25e6 },
 ]);
-const TERMS = sums(
+const TERMS = aFieldAnswer(
   [
     { targetId: 1001, termId: 1, impressions: 9, clicks: 6, spend: 3e6 },
     { targetId: 1003, termId: 2, impressions: 9, clicks: 9, spend: 4e6, orders: 1, sales: 60e6 },

@@ -59,9 +59,7 @@ export function Conflicts({ tray }: { tray: TrayState }) {
         <Button
           onClick={() =>
             tray.withdraw.mutate([
-              ...new Set(
-                conflicts.flatMap(({ ways }) => ways.findLast(({ does }) => does === 'take-out')!.ids),
-              ),
+              ...new Set(conflicts.flatMap(({ ways }) => ways.find(({ does }) => does === 'take-out')!.ids)),
             ])
           }
         >

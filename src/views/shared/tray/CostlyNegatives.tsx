@@ -12,8 +12,14 @@ interface CostlyNegativesProps {
 
 /** Negatives that would have blocked sales or a live target: each is confirmed, or taken out. */
 export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps) {
-  const { costly, isChecking, confirm } = check;
+  const { costly, isChecking, fault, confirm } = check;
   if (isChecking) return <p className="faint">Holding the negatives against 90 days of search terms …</p>;
+  if (fault)
+    return (
+      <p role="alert" className="over">
+        ▲ The negatives could not be held against the past: {fault.message} They can be sent all the same.
+      </p>
+    );
   if (costly.length === 0) return null;
   return (
     <section

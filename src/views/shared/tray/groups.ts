@@ -13,7 +13,7 @@ export interface ChangeGroup {
 }
 
 /** The kinds of changes in the words of the tray. */
-export function kindWords(change: Change): string {
+function kindWords(change: Change): string {
   switch (change.kind) {
     case 'set-bid':
       return change.from !== null && change.to < change.from ? 'Bids down' : 'Bids up';

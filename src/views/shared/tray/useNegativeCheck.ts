@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { PlacedNegative } from '../../../core/words';
 import type { AccountInfo, ChangeInfo } from '../../../contract/api';
 import type { BlockedAnswer } from '../wordsEngine/types';
 import { pageWords, useWords } from '../wordsEngine/useWords';
@@ -19,15 +18,15 @@ export function useNegativeCheck(account: AccountInfo | undefined, changes: read
   const ids = asked.map(({ id }) => id);
   const { loaded, error } = useWords(account, asked.length > 0);
   const [confirmed, setConfirmed] = useState<ReadonlySet<number>>(new Set());
-  const { data } = useQuery({
+  const { data, error: fault } = useQuery({
     queryKey: ['blocked-by', loaded?.loadId, ids],
-    queryFn: async () =>
-      (await pageWords().blocks(
-        loaded!.loadId,
-        asked.map(
-          ({ change }) => change as Extract<ChangeInfo['change'], { kind: 'add-negative' }> & PlacedNegative,
-        ),
-      )) ?? [],
+    queryFn: async () => {
+      const negatives = asked.flatMap(({ change }) => (change.kind === 'add-negative' ? [change] : []));
+      const blocks = await pageWords().blocks(loaded!.loadId, negatives);
+      // The worker has another load by now: asked again, never taken for "nothing is blocked".
+      if (blocks === null) throw new Error('The search terms changed while the negatives were checked.');
+      return blocks;
+    },
     enabled: loaded !== undefined && asked.length > 0,
     staleTime: Infinity,
   });
@@ -38,7 +37,10 @@ export function useNegativeCheck(account: AccountInfo | undefined, changes: read
   return {
     costly: costly.filter(({ change }) => !confirmed.has(change.id)),
     /** The past is not read yet. */
-    isChecking: asked.length > 0 && account?.lastDay != null && data === undefined && error === null,
+    isChecking:
+      asked.length > 0 && account?.lastDay != null && data === undefined && error === null && fault === null,
+    /** Why they could not be checked; null when they were. */
+    fault: asked.length > 0 ? (error ?? fault) : null,
     confirm: (list: readonly CostlyNegative[]) =>
       setConfirmed(new Set([...confirmed, ...list.map(({ change }) => change.id)])),
   };

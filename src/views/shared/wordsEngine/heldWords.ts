@@ -2,15 +2,13 @@ import { rowsOfForm } from '../../../core/words';
 import type { NegativeCheck } from '../../../core/words';
 import { sumsOfRows } from '../../../core/terms';
 import type { TermContext } from '../../../core/terms';
-import type { LoadedWords, TermLine } from './types';
+import type { TermLine } from './types';
 
 /** An account's terms of the last 90 days, by their words. */
 export interface HeldWords {
   loadId: number;
   context: TermContext;
   check: NegativeCheck;
-  products: ReadonlyMap<number, string>;
-  loaded: LoadedWords;
   /** Whether a row's term is negative by now where it ran. */
   isBlocked: (row: number) => boolean;
 }

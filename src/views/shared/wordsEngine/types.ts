@@ -3,13 +3,6 @@ import type { CoreTerm, NegativeFinding, PartSettings, WordPart } from '../../..
 import type { KeywordMatch } from '../../../core/matching';
 import type { Sums } from '../../../core/measures';
 
-/** A product with what its ad groups' terms came to. */
-export interface ProductWords {
-  id: number;
-  name: string;
-  sums: Sums;
-}
-
 /** What the page gets once an account's terms are loaded. */
 export interface LoadedWords {
   loadId: number;
@@ -17,7 +10,8 @@ export interface LoadedWords {
   window: { from: string; to: string };
   /** Distinct terms. */
   terms: number;
-  products: ProductWords[];
+  /** Products with terms, best sellers first. */
+  products: { id: number; name: string }[];
 }
 
 /** A term in one place, or summed. */
@@ -41,7 +35,6 @@ export interface PartsAnswer {
   parts: WordPart[];
   /** How many there are in all. */
   found: number;
-  totals: Sums;
 }
 
 /** Where a phrase ran. */

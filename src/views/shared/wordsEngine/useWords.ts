@@ -13,10 +13,10 @@ export function pageWords(): Remote<WordsEngine> {
   return engine;
 }
 
-/** An account's terms of the last 90 days, in the worker. @param version another number loads them anew */
-export function useWords(account: AccountInfo | undefined, isWanted: boolean, version = 0) {
+/** An account's terms of the last 90 days, in the worker. */
+export function useWords(account: AccountInfo | undefined, isWanted: boolean) {
   const { data, error } = useQuery<LoadedWords, Error>({
-    queryKey: ['words', account?.id, account?.lastDay, version],
+    queryKey: ['words', account?.id, account?.lastDay],
     queryFn: () => pageWords().load(account!.id, account!.lastDay!),
     enabled: isWanted && account?.lastDay != null,
     staleTime: Infinity,

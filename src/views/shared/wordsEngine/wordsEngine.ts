@@ -1,5 +1,4 @@
 import { matchForm, normaliseTerm } from '../../../core/matching';
-import type { Sums } from '../../../core/measures';
 import {
   coreList,
   negativeCheck,
@@ -50,7 +49,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
         server.tree(account),
       ]);
       const context = termContext(toTermTable(rows), structure);
-      const check = negativeCheck(context, structure.targets);
+      const check = negativeCheck(context);
       const products = new Map(tree.products.map(({ id, name }) => [id, name]));
       const loaded = {
         loadId,
@@ -60,7 +59,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
         products: productsOf(context, products),
       };
       if (loadId === lastLoad)
-        [held, known] = [{ loadId, context, check, products, loaded, isBlocked: blockedRows(context) }, null];
+        [held, known] = [{ loadId, context, check, isBlocked: blockedRows(context) }, null];
       return loaded;
     },
 
@@ -84,8 +83,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
       const valueOf = (part: WordPart) =>
         sort === 'excess' ? part.excess : sort === 'terms' ? part.terms : part.sums[sort];
       const parts = [...found].sort((a, b) => valueOf(b) - valueOf(a)).slice(0, MOST_PARTS);
-      const rows = Array.from({ length: context.table.size }, (_, row) => row).filter(isWanted);
-      return { parts, found: found.length, totals: sumsOfRows(context.table, rows) };
+      return { parts, found: found.length };
     },
 
     /** Which terms hold a part and where they ran; null for another load. */
@@ -130,7 +128,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
       if (!at) return null;
       const placeOf = ({ campaignId, adGroupId }: { campaignId: number; adGroupId: number | null }) =>
         placeText(at.context, campaignId, adGroupId);
-      return standingNegatives(at.context, at.check, at.context.structure.negatives).map((one) => ({
+      return standingNegatives(at.context, at.check).map((one) => ({
         ...one,
         place: placeOf(one.negative),
         byPlace: one.by === null ? '' : placeOf(one.by),
@@ -165,17 +163,14 @@ function blockedRows({ table, structure, forms }: TermContext): (row: number) =>
   };
 }
 
+/** The products whose ad groups have terms, best sellers first. */
 function productsOf(context: TermContext, names: ReadonlyMap<number, string>): LoadedWords['products'] {
-  const rows = new Map<number, number[]>();
+  const sales = new Map<number, number>();
   for (let row = 0; row < context.table.size; row += 1) {
     const product = productOfRow(context, row);
-    if (product === null) continue;
-    const list = rows.get(product);
-    if (list) list.push(row);
-    else rows.set(product, [row]);
+    if (product !== null) sales.set(product, (sales.get(product) ?? 0) + context.table.sales[row]);
   }
-  const sums = (id: number): Sums => sumsOfRows(context.table, rows.get(id) ?? []);
-  return [...rows.keys()]
-    .map((id) => ({ id, name: names.get(id) ?? `product ${id}`, sums: sums(id) }))
-    .sort((a, b) => b.sums.sales - a.sums.sales);
+  return [...sales]
+    .sort((a, b) => b[1] - a[1])
+    .map(([id]) => ({ id, name: names.get(id) ?? `product ${id}` }));
 }

@@ -1,4 +1,4 @@
-import { useRemembered } from '../shared/useRemembered';
+import { useRemembered } from './useRemembered';
 
 /** Whether a part of the page is folded away, as this browser remembers it. */
 export function useFolded(key: string): [isFolded: boolean, fold: () => void] {

@@ -1,0 +1,99 @@
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { Route } from '../../src/core/routes';
+import type { ReviewData } from '../../src/contract/api';
+import type { AccountRow } from '../../src/db/queries/accounts';
+import { listAdGroups } from '../../src/db/queries/structure';
+import { closeContext, db } from '../../src/server/context/context';
+import { loadReview } from '../../src/server/review/loadReview';
+import { keepRoutes, loadRoutes } from '../../src/server/routes/routes';
+import { loadPinned, pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
+import { aReport, aReportRow } from '../make/report';
+import { anAccount, takeIn } from './account';
+
+let account: AccountRow;
+let auto: number;
+let exact: number;
+let product: number;
+
+/** One automatic ad group and one of exact keywords, both of one product. */
+beforeAll(async () => {
+  account = await anAccount();
+  const home = { campaignId: 'C2', campaign: 'Weights – exact', adGroupId: 'G2', adGroup: 'exact' };
+  await takeIn(
+    account,
+    aReport({
+      rows: [aReportRow(), aReportRow({ ...home, targetId: 'T2', target: 'glass weights', match: 'exact' })],
+    }),
+  );
+  [{ id: product }] = await db()<{ id: number }[]>`
+    insert into mowing.product (account_id, item_code, name) values (${account.id}, 'QYAAAAAAA1', 'Glass weights')
+    returning product_id as id`;
+  await db()`update mowing.ad_group set product_id = ${product} where account_id = ${account.id}`;
+  const groups = await listAdGroups(db(), account.id);
+  [auto, exact] = ['auto', 'exact'].map((name) => groups.find((one) => one.name === name)!.id);
+});
+afterAll(closeContext);
+
+const aRoute = (over: Partial<Route> = {}): Route => ({
+  sourceId: auto,
+  takes: 'words',
+  homeId: exact,
+  match: 'exact',
+  block: 'ad group',
+  ...over,
+});
+
+describe('routes', () => {
+  test('are kept as a whole, one between two ends, and come with the review of terms', async () => {
+    await keepRoutes(account.id, [aRoute(), aRoute({ match: 'phrase', block: 'campaign' })]);
+    const kept = [aRoute({ match: 'phrase', block: 'campaign' })];
+    expect((await loadRoutes(account.id)).routes).toEqual(kept);
+    const review = JSON.parse(await loadReview(account.id)) as ReviewData;
+    expect(review.routes).toEqual(kept);
+  });
+
+  test('that make a circle are refused with both ends named, and the old ones stay', async () => {
+    const before = await loadRoutes(account.id);
+    await expect(
+      keepRoutes(account.id, [aRoute(), aRoute({ sourceId: exact, homeId: auto })]),
+    ).rejects.toMatchObject({
+      code: 'bad-request',
+      message: expect.stringContaining('Glass weights – auto › auto → Weights – exact › exact'),
+    });
+    expect(await loadRoutes(account.id)).toEqual(before);
+  });
+
+  test('to another account’s ad group are refused', async () => {
+    const other = await anAccount();
+    await expect(keepRoutes(other.id, [aRoute()])).rejects.toMatchObject({ code: 'bad-request' });
+  });
+});
+
+describe('core terms', () => {
+  test('are pinned once, whatever their spelling, and unpinned by any', async () => {
+    await pinCoreTerm(account.id, product, 'Glass Weight');
+    await pinCoreTerm(account.id, product, ' glass  weights ');
+    const { pinned } = await loadPinned(account.id);
+    expect(pinned).toEqual([{ productId: product, form: 'glass weight', term: 'glass  weights' }]);
+    expect(await unpinCoreTerm(account.id, product, 'GLASS WEIGHTS')).toEqual({ removed: true });
+    expect(await unpinCoreTerm(account.id, product, 'glass weights')).toEqual({ removed: false });
+  });
+
+  test.each([
+    ['a term without a word', '… !', 'bad-request'],
+    ['a product that is not there', 'jar', 'not-found'],
+  ])('are refused for %s', async (_, term, code) => {
+    await expect(
+      pinCoreTerm(account.id, code === 'not-found' ? 987_654 : product, term),
+    ).rejects.toMatchObject({ code });
+  });
+});
+
+test('margins come with the review: of products whose costs are known, and of no other', async () => {
+  const margins = async () => (JSON.parse(await loadReview(account.id)) as ReviewData).margins;
+  expect(await margins()).toEqual([]);
+  await db()`
+    insert into mowing.product_cost (account_id, product_id, price_micros, goods_micros, fees_micros, shipping_micros)
+    values (${account.id}, ${product}, 20000000, 6000000, 3000000, 1000000)`;
+  expect(await margins()).toEqual([{ productId: product, share: 0.5 }]);
+});
