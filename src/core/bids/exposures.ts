@@ -11,7 +11,7 @@ export interface Exposures {
   sales: Float64Array;
   /** Mean daily clicks of 28 days, as the present bid would bring them. */
   flow: Float64Array;
-  /** Cost per click at the present bid. */
+  /** Cost per click at the present bid; what was paid where no bid is known. */
   cpc: Float64Array;
 }
 
@@ -46,10 +46,12 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
     weight[at] = 0.5 ** (at / COST_HALF_LIFE);
   }
   const campaignOf = new Int32Array(size);
-  const bidOf = column();
+  const [bidOf, effective] = [column(), column()];
   for (let at = 0; at < size; at += 1) {
     campaignOf[at] = targets[at].campaign;
     bidOf[at] = targets[at].bid;
+    // Where no bid is known there is no ratio to one: the plain cost is summed.
+    effective[at] = targets[at].bid > 0 ? targets[at].bid * raises[targets[at].campaign] : 1;
   }
   for (let row = 0; row < age.length; row += 1) {
     const old = age[row];
@@ -61,12 +63,12 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
     sums.clicks[at] += came;
     sums.orders[at] += orders[row];
     sums.sales[at] += sales[row];
-    const moved = bid[row] > 0 ? bidOf[at] / bid[row] : 1;
+    const moved = bid[row] > 0 && bidOf[at] > 0 ? bidOf[at] / bid[row] : 1;
     if (old < FLOW_DAYS) sums.flow[at] += (came / FLOW_DAYS) * moved;
     if (came === 0) continue;
     const cost = moved === 1 ? spend[row] : spend[row] * moved ** CPC_ELASTICITY;
     costClicks[at] += weight[old] * came;
-    costRatio[at] += (weight[old] * cost) / (bidOf[at] * raises[campaign]);
+    costRatio[at] += (weight[old] * cost) / effective[at];
   }
   return { ...sums, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
 }
@@ -78,7 +80,8 @@ function costsPerClick(
   ratios: Float64Array,
 ): Float64Array {
   const [byClicks, byRatio] = [new Float64Array(campaigns.length), new Float64Array(campaigns.length)];
-  targets.forEach(({ campaign }, at) => {
+  targets.forEach(({ campaign, bid }, at) => {
+    if (bid <= 0) return;
     byClicks[campaign] += clicks[at];
     byRatio[campaign] += ratios[at];
   });
@@ -89,6 +92,7 @@ function costsPerClick(
   );
   return ratios.map((own, at) => {
     const { campaign, bid } = targets[at];
+    if (bid <= 0) return clicks[at] > 0 ? own / clicks[at] : 0;
     return ((own + OWN_CLICKS * usual[campaign]) / (clicks[at] + OWN_CLICKS)) * bid * raises[campaign];
   });
 }

@@ -163,6 +163,34 @@ describe('how far a round goes', () => {
   });
 });
 
+describe('a target whose bid is not known', () => {
+  const known = [
+    { orders: 30, clicks: 20, cpc: 0.3 },
+    { orders: 6, clicks: 10, cpc: 0.5 },
+  ];
+
+  test('gets none, and what it cost is what was paid', () => {
+    const [, , unknown] = proposeBids(
+      someTargets([...known, { bid: 0, orders: 9, clicks: 8, cpc: 0.7 }]),
+      settings(),
+    ).proposals;
+    expect(unknown).toMatchObject({ step: 'none', from: 0, to: 0 });
+    expect(unknown.cpc).toBeCloseTo(700_000, -1);
+  });
+
+  test('spoils nothing for the others: every number is one, and their costs stay as they were', () => {
+    const without = proposeBids(someTargets(known), settings()).proposals;
+    const mixed = proposeBids(
+      someTargets([...known, { bid: 0, orders: 9, clicks: 8, cpc: 0.7 }]),
+      settings(),
+    );
+    for (const { rpc, cpc, wanted, needed, now, after } of mixed.proposals)
+      for (const number of [rpc, cpc, wanted, needed, ...Object.values(now), ...Object.values(after)])
+        expect(number).toSatisfy(Number.isFinite);
+    without.forEach(({ cpc }, at) => expect(mixed.proposals[at].cpc).toBeCloseTo(cpc, 3));
+  });
+});
+
 describe('money', () => {
   const now = { clicks: 100, spend: 50, sales: 100 };
 

@@ -143,4 +143,7 @@ test('a term is blocked in its ad group, its campaign, or wherever the product l
     { campaignId: 1, adGroupId: AUTO },
     { campaignId: 4, adGroupId: 14 },
   ]);
+  // Nobody told what is advertised: then no other ad group is known to belong with it.
+  const bare = { ...structure, adGroups: structure.adGroups.map((one) => ({ ...one, productId: null })) };
+  expect(placesOf(aContext([{ term: 'paperweight', clicks: 50 }], bare), 0, 'research')).toHaveLength(1);
 });

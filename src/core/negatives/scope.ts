@@ -23,8 +23,11 @@ export function placesOf(
   if (scope === 'campaign') return [{ ...own, adGroupId: null }];
   if (scope === 'ad group') return [own];
   const homes = new Set(structure.exactTargets(forms[row]).map(({ adGroupId }) => adGroupId));
+  const productId = structure.adGroup(own.adGroupId)?.productId ?? null;
+  // What is advertised there is not known: nothing tells which other ad groups belong with it.
+  if (productId === null) return [own];
   const others = structure
-    .researchAdGroups(structure.adGroup(own.adGroupId)?.productId ?? null)
+    .researchAdGroups(productId)
     .filter(({ id }) => id !== own.adGroupId && !homes.has(id))
     .filter((adGroup) => !structure.isNegativeIn(forms[row], adGroup))
     .map(({ id, campaignId }) => ({ campaignId, adGroupId: id }));

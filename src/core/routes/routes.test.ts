@@ -33,6 +33,16 @@ test('the structure suggests a home for the words and one for the items of each 
   expect(checkRoutes(proposeRoutes(structure.adGroups, index), index)).toEqual([]);
 });
 
+test('ad groups whose product nobody told are led home by their campaign and their names', () => {
+  const bare = aStructure();
+  bare.adGroups = bare.adGroups.map((one) => ({ ...one, productId: null }));
+  const routes = proposeRoutes(bare.adGroups, indexStructure(bare));
+  expect(routes.map(({ sourceId, takes, homeId }) => [sourceId, takes, homeId])).toEqual([
+    [AUTO, 'words', EXACT],
+    [AUTO, 'items', ITEMS],
+  ]);
+});
+
 describe('routes', () => {
   test('may be chains and have several homes', () => {
     expect(sentences([aRoute(AUTO, BROAD), aRoute(BROAD, EXACT), aRoute(AUTO, EXACT)])).toEqual([]);

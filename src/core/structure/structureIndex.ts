@@ -14,7 +14,7 @@ export interface StructureIndex {
   exactTargets: (form: string) => Target[];
   /** Whether the term (in match form) is already negative in the ad group or its campaign. */
   isNegativeIn: (form: string, adGroup: AdGroup) => boolean;
-  /** Ad groups of a product that run and look for terms: all with targets but the homes. Without a product: none. */
+  /** Ad groups of a product that run and look for terms: all with targets but the homes. Null: those whose product is not known. */
   researchAdGroups: (productId: number | null) => AdGroup[];
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
   wordHomes: AdGroup[];
@@ -72,7 +72,7 @@ export function indexStructure(structure: Structure): StructureIndex {
       ({ id, state }) =>
         state !== 'archived' && (byAdGroup.get(id) ?? []).some(({ kind }) => kind === 'item'),
     ),
-    researchAdGroups: (productId) => (productId === null ? [] : (research.get(productId) ?? [])),
+    researchAdGroups: (productId) => research.get(productId) ?? [],
   };
 }
 

@@ -11,7 +11,7 @@ import type { GraphLink } from './RouteGraph';
 import type { RoutesState } from './useRoutes';
 
 interface ProductRoutesProps {
-  product: { id: number; name: string };
+  product: { id: number | null; name: string };
   index: StructureIndex;
   state: RoutesState;
   onApproveAll: () => void;
@@ -90,7 +90,12 @@ export function ProductRoutes({ product, index, state, onApproveAll }: ProductRo
 }
 
 /** Homes of the product, ends of its routes, and its other ad groups: chains lead through them. */
-function homesOf(index: StructureIndex, productId: number, sources: AdGroup[], routes: Route[]): AdGroup[] {
+function homesOf(
+  index: StructureIndex,
+  productId: number | null,
+  sources: AdGroup[],
+  routes: Route[],
+): AdGroup[] {
   const homes = [...index.wordHomes, ...index.itemHomes].filter((one) => one.productId === productId);
   const ends = routes.flatMap(({ homeId }) => index.adGroup(homeId) ?? []);
   return [...new Map([...homes, ...ends, ...sources].map((one) => [one.id, one])).values()];

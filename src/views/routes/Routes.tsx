@@ -15,6 +15,9 @@ const KEYS: KeyLine[] = [
   ['u', 'take the last change back'],
 ];
 
+/** What ad groups advertise whose product nobody told. */
+const UNKNOWN = { id: null, name: 'Product not known' };
+
 export function RoutesPlace() {
   return (
     <App>
@@ -30,11 +33,12 @@ function Routes() {
   const state = useRoutes(account?.id);
   const { tree, index, routes, proposed } = state;
   const fault = error ?? state.error;
-  const products = (tree?.products ?? []).filter(({ id }) => (index?.researchAdGroups(id) ?? []).length > 0);
-  const product = products.find(({ id }) => id === Number(values.get('product'))) ?? products[0];
-  const openOf = (id: number) =>
-    (index?.researchAdGroups(id) ?? []).filter((one) => !routes.some(({ sourceId }) => sourceId === one.id))
-      .length;
+  const researchOf = (id: number | null) => index?.researchAdGroups(id) ?? [];
+  // Accounts that are fed by files do not tell products: their ad groups stand together.
+  const products = [...(tree?.products ?? []), UNKNOWN].filter(({ id }) => researchOf(id).length > 0);
+  const product = products.find(({ id }) => String(id ?? 0) === values.get('product')) ?? products[0];
+  const openOf = (id: number | null) =>
+    researchOf(id).filter((one) => !routes.some(({ sourceId }) => sourceId === one.id)).length;
   return (
     <Frame place="routes" accounts={accounts} account={account} keys={KEYS}>
       {() => (
@@ -43,16 +47,16 @@ function Routes() {
             title="Routes"
             label="Products"
             entries={products.map(({ id, name }) => ({
-              key: id,
+              key: id ?? 0,
               label: name,
               does: <Standing open={openOf(id)} />,
             }))}
-            current={product?.id}
+            current={product && (product.id ?? 0)}
             onChoose={(id) => set({ product: String(id) })}
           />
           {product && index ? (
             <ProductRoutes
-              key={product.id}
+              key={product.id ?? 0}
               product={product}
               index={index}
               state={state}
@@ -65,7 +69,7 @@ function Routes() {
                   ? fault.message
                   : state.isLoading
                     ? 'Reading the account …'
-                    : 'No ad group of a product looks for terms yet. Products come with a sync.'}
+                    : 'No ad group looks for terms yet. They come with a sync, or with a report under Setup.'}
               </p>
             </main>
           )}

@@ -61,7 +61,8 @@ function Words() {
             {loaded && (
               <p className="faint" style={{ margin: '14px 16px' }}>
                 {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
-                {formatDay(loaded.window.to)}; spellings that match alike count as one.
+                {formatDay(loaded.window.to)}; spellings that match alike count as one. Parts leave out what
+                is blocked already.
               </p>
             )}
           </PartList>

@@ -33,7 +33,7 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
       <table className="plain">
         <thead>
           <tr>
-            <th>Block “{detail.text}” as a phrase in</th>
+            <th style={{ whiteSpace: 'normal' }}>Block “{detail.text}” as a phrase in</th>
             <th className="figure">Clicks</th>
             <th className="figure">Orders</th>
             <th className="figure">Spend {currency}</th>

@@ -48,7 +48,7 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
           <Head>
             {!answer
               ? 'Taking the terms apart …'
-              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}. What is blocked already is left out.`}
+              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}.`}
           </Head>
           <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
             <ProductChoice
