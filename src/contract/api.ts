@@ -3,10 +3,8 @@ import type { MarketOptions } from './market';
 import type { BreakEven, ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import type { ImportKind, ReportField, ReportKind } from './reportFields';
-import type { Change, ChangeState, MarketLimits, ReadBack } from '../core/changes';
+import type { ChangeState, MarketLimits } from '../core/changes';
 import type { Sums } from '../core/measures';
-import type { Route } from '../core/routes';
-import type { Structure } from '../core/structure';
 
 export type { ChangeState };
 
@@ -62,139 +60,6 @@ export interface ImportAnswer {
   startedAt: string;
   finishedAt: string | null;
   message: string;
-}
-
-/** Search terms of a window as columns; see core/terms for their meaning. */
-export interface TermColumns {
-  termId: number[];
-  term: string[];
-  adGroupId: number[];
-  campaignId: number[];
-  targetId: number[];
-  targetCount: number[];
-  impressions: number[];
-  clicks: number[];
-  spend: number[];
-  orders: number[];
-  units: number[];
-  sales: number[];
-}
-
-/** Steps that go through search terms, and those that go through bids. */
-export type StepName = 'harvest' | 'negatives';
-export type BidStepName = 'dead' | 'over' | 'grow';
-export type RoundStep = StepName | BidStepName;
-
-/** A proposal that was put aside until a day. */
-export interface PutAside {
-  step: StepName;
-  adGroupId: number;
-  termId: number;
-  verdict: 'left' | 'later';
-  until: string;
-}
-
-/** Everything that a review of search terms needs. */
-export interface ReviewData {
-  account: AccountInfo;
-  window: { from: string; to: string; unsettled: string[] };
-  structure: Structure;
-  /** What products leave of a sale before ads, shares; those whose costs are not known are not in it. */
-  margins: { productId: number; share: number }[];
-  /** Where sold terms move to. */
-  routes: Route[];
-  rows: TermColumns;
-  putAside: PutAside[];
-}
-
-/** The figures that a change was decided on. */
-export interface ChangeFigures {
-  step?: RoundStep;
-  termId?: number;
-  term?: string;
-  adGroupId?: number;
-  /** The target that caught the term. */
-  targetId?: number;
-  from?: string;
-  to?: string;
-  clicks?: number;
-  orders?: number;
-  spend?: number;
-  sales?: number;
-  targetAcos?: number;
-  /** How far the campaign's bids were held when this one was worked out, because it runs dry; 1: not at all. */
-  held?: number;
-}
-
-export interface NewChange {
-  change: Change;
-  reason: string;
-  figures: ChangeFigures;
-  effect: { spend: number; sales: number };
-  /** Index in the same request of the change that has to be accepted first. */
-  after?: number;
-}
-
-export interface ChangeInfo {
-  id: number;
-  change: Change;
-  state: ChangeState;
-  /** Where it takes place: campaign and ad group. */
-  campaignId: number | null;
-  campaign: string;
-  adGroupId: number | null;
-  adGroup: string | null;
-  /** What an archiving change ends, in words. */
-  subject: string | null;
-  /** What now stands where it sets something: micros, a share, a state; for what it made or ends, its state. */
-  present: number | string | null;
-  /** Whether the campaign, the ad group and the target that it stands in run. */
-  runs: boolean;
-  afterId: number | null;
-  undoesId: number | null;
-  reason: string;
-  figures: ChangeFigures;
-  effect: { spend: number; sales: number };
-  baleId: number | null;
-  answerCode: string | null;
-  answer: string | null;
-  /** Whether it can be undone: accepted, and not undone or being undone yet. */
-  undoable: boolean;
-  stagedAt: string;
-  answeredAt: string | null;
-}
-
-/** Changes to be undone; `changed` says what to do where something else was set since. */
-export interface UndoRequest {
-  account: number;
-  ids: number[];
-  changed?: 'leave' | 'set-back';
-}
-
-/** What was staged to undo; or, when something else was set since and nothing was said of it, what that is. */
-export interface UndoAnswer {
-  ids: number[];
-  changed: { id: number; what: string; where: string; present: number | string | null }[];
-}
-
-/** What an edited change file says differently from the tray. */
-export type FileDifferences = ReadBack;
-
-export interface BaleInfo {
-  id: number;
-  state: 'sending' | 'done';
-  trouble: string;
-  tries: number;
-  sentAt: string;
-  finishedAt: string | null;
-  changes: number;
-  accepted: number;
-  refused: number;
-}
-
-/** The days of one term in one ad group. */
-export interface TermDays {
-  days: (Sums & { day: string })[];
 }
 
 /** Long work in the background. */
@@ -277,8 +142,8 @@ export interface FieldSumsAnswer {
   without: { rows: number; impressions: number };
   /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
   columns: Record<string, number[]>;
-  /** Texts of the search terms, for the grain that has them. */
-  terms: { id: number[]; text: string[] };
+  /** Texts of the search terms and the days since 1970 on which they were first seen, for the grain that has them. */
+  terms: { id: number[]; first: number[]; text: string[] };
 }
 
 /** How every refusal of a request reads. */

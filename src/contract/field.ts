@@ -1,5 +1,6 @@
 // What the field and the overview get from the server, and send to it. Money in micros.
 import type { Change } from '../core/changes';
+import type { KeywordMatch } from '../core/matching';
 import type { LensName } from '../core/lenses';
 import type { Sums } from '../core/measures';
 
@@ -71,4 +72,12 @@ export interface OverviewAnswer {
   month: { goal: MonthGoal | null; lastDay: string };
   /** Days that the market left out. */
   missing: { report: string; days: string[] }[];
+}
+
+/** A target that is not there yet, as the market is asked what to bid on it. */
+export interface NewTarget {
+  adGroupId: number;
+  kind: 'keyword' | 'item';
+  match: KeywordMatch | null;
+  expression: string;
 }

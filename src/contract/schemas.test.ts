@@ -1,5 +1,6 @@
 import type { ObjectSchema } from 'joi';
 import { describe, expect, test } from 'vitest';
+import * as changeSchemas from './changeSchemas';
 import * as schemas from './schemas';
 
 const faults = (schema: ObjectSchema, value: unknown) =>
@@ -34,10 +35,10 @@ describe('what comes in at an endpoint is checked', () => {
       { account: 1, step: 'harvest', verdict: 'never', rows: [{ adGroupId: 1, termId: 1 }] },
       ['verdict'],
     ],
-    ['nothing to send', schemas.changeIds, { account: 1, ids: [] }, ['ids']],
+    ['nothing to send', changeSchemas.changeIds, { account: 1, ids: [] }, ['ids']],
     [
       'a negative bid',
-      schemas.stagedValues,
+      changeSchemas.stagedValues,
       { account: 1, values: [{ id: 1, value: -1 }] },
       ['values.0.value'],
     ],
@@ -46,12 +47,13 @@ describe('what comes in at an endpoint is checked', () => {
 
 describe('changes to stage', () => {
   const stage = (change: unknown, rest: object = {}) =>
-    faults(schemas.stageRequest, { account: 1, changes: [{ change, reason: 'because', ...rest }] });
+    faults(changeSchemas.stageRequest, { account: 1, changes: [{ change, reason: 'because', ...rest }] });
 
   test('of each kind the page makes are taken', () => {
     expect(
       stage({ kind: 'add-keyword', adGroupId: 1, expression: 'jar', match: 'exact', bid: 400_000 }),
     ).toEqual([]);
+    expect(stage({ kind: 'archive-negative', negativeId: 7 })).toEqual([]);
     expect(stage({ kind: 'add-item-target', adGroupId: 1, expression: 'QY7K3M92TD', bid: 400_000 })).toEqual(
       [],
     );

@@ -8,9 +8,9 @@ export const id = Joi.number().integer().min(1).max(2_147_483_647);
 export const day = Joi.string()
   .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('any.invalid')))
   .messages({ 'any.invalid': '{{#label}} is not a day; write it as 2026-11-05' });
-const money = Joi.number().integer().min(-9e15).max(9e15);
-const expression = Joi.string().trim().min(1).max(500);
-const bid = Joi.number().integer().min(0).max(1e12);
+export const money = Joi.number().integer().min(-9e15).max(9e15);
+export const expression = Joi.string().trim().min(1).max(500);
+export const bid = Joi.number().integer().min(0).max(1e12);
 
 export const accountQuery = Joi.object({ account: id.required() });
 
@@ -79,99 +79,6 @@ export const putAside = Joi.object({
     .required(),
 });
 
-const change = Joi.alternatives(
-  Joi.object({
-    kind: Joi.valid('add-keyword').required(),
-    adGroupId: id.required(),
-    expression: expression.required(),
-    match: Joi.valid('exact', 'phrase', 'broad').required(),
-    bid: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('add-item-target').required(),
-    adGroupId: id.required(),
-    expression: expression.required(),
-    bid: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('add-negative').required(),
-    campaignId: id.required(),
-    adGroupId: id.allow(null).required(),
-    match: Joi.valid('exact', 'phrase', 'item').required(),
-    expression: expression.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-bid').required(),
-    targetId: id.required(),
-    from: bid.allow(null).required(),
-    to: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-budget').required(),
-    campaignId: id.required(),
-    from: money.allow(null).required(),
-    to: money.min(0).required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-modifier').required(),
-    campaignId: id.required(),
-    placement: Joi.valid('top', 'rest', 'pages').required(),
-    from: Joi.number().min(0).max(9).required(),
-    to: Joi.number().min(0).max(9).required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-state').required(),
-    entity: Joi.valid('campaign', 'ad-group', 'target').required(),
-    id: id.required(),
-    from: Joi.valid('enabled', 'paused').required(),
-    to: Joi.valid('enabled', 'paused').required(),
-  }),
-);
-
-export const stageRequest = Joi.object({
-  account: id.required(),
-  changes: Joi.array()
-    .items(
-      Joi.object({
-        change: change.required(),
-        reason: Joi.string().max(1000).required(),
-        figures: Joi.object().unknown(true).default({}),
-        effect: Joi.object({ spend: money.required(), sales: money.required() }).default({
-          spend: 0,
-          sales: 0,
-        }),
-        after: Joi.number().integer().min(0),
-      }),
-    )
-    .min(1)
-    .max(10_000)
-    .required(),
-});
-
-export const changesQuery = Joi.object({
-  account: id.required(),
-  state: Joi.string().valid('staged', 'sending', 'accepted', 'refused', 'withdrawn'),
-  bale: id,
-});
-
-export const effectsQuery = Joi.object({ account: id.required(), bale: id });
-
-export const changeIds = Joi.object({
-  account: id.required(),
-  ids: Joi.array().items(id).min(1).max(10_000).required(),
-});
-
-export const undoRequest = changeIds.append({ changed: Joi.string().valid('leave', 'set-back') });
-
-export const stagedValues = Joi.object({
-  account: id.required(),
-  values: Joi.array()
-    .items(Joi.object({ id: id.required(), value: Joi.number().min(0).max(1e15).required() }))
-    .min(1)
-    .max(10_000)
-    .required(),
-});
-
 export const fieldQuery = Joi.object({
   account: id.required(),
   grain: Joi.string().valid('target', 'term', 'placement').default('target'),
@@ -192,8 +99,19 @@ export const rowsRequest = Joi.object({
 
 export const suggestRequest = Joi.object({
   account: id.required(),
-  ids: Joi.array().items(id).min(1).max(20_000).required(),
-});
+  ids: Joi.array().items(id).min(1).max(20_000),
+  targets: Joi.array()
+    .items(
+      Joi.object({
+        adGroupId: id.required(),
+        kind: Joi.string().valid('keyword', 'item').required(),
+        match: Joi.string().valid('exact', 'phrase', 'broad').allow(null).required(),
+        expression: expression.required(),
+      }),
+    )
+    .min(1)
+    .max(20_000),
+}).xor('ids', 'targets');
 
 export const historyQuery = Joi.object({
   account: id.required(),
@@ -276,10 +194,4 @@ export const dataExportQuery = Joi.object({
 export const advanceRequest = Joi.object({
   account: id.required(),
   days: Joi.number().integer().min(1).max(60).required(),
-});
-
-export const exportQuery = Joi.object({
-  account: id.required(),
-  format: Joi.string().valid('csv', 'xlsx', 'json').required(),
-  bale: id,
 });

@@ -32,6 +32,8 @@ function aTable(terms: string[]): TermTable {
     campaignId: ids((row) => row % 300),
     targetId: ids(() => 1),
     targetCount: ids(() => 1),
+    days: ids((row) => 1 + (row % 7)),
+    firstDay: ids(() => 20_000),
     impressions: figures(() => 50),
     clicks: figures((row) => 1 + (row % 7)),
     spend: figures((row) => (1 + (row % 7)) * 400_000),

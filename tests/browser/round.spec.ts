@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { ReviewData } from '../../src/contract/api';
+import type { ReviewData } from '../../src/contract/review';
 import {
   demoAccount,
   emptyTray,

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
-import type { ChangeInfo } from '../../src/contract/api';
+import type { ChangeInfo } from '../../src/contract/changes';
 import type { AccountTree } from '../../src/core/lenses';
 import { demoAccount, emptyTray, evidence, lensRows, openField, press, sendTray, tray, watch } from './page';
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { ChangeInfo } from '../../src/contract/api';
+import type { ChangeInfo } from '../../src/contract/changes';
 import { demoAccount, emptyTray, lensRows, newAccount, press, sendTray, tray, watch } from './page';
 
 let account: number;

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import type { NewChange } from '../../src/contract/api';
+import type { NewChange } from '../../src/contract/changes';
 import { listAdGroups, listTargets } from '../../src/db/queries/structure';
 import { loadBales, loadChanges } from '../../src/server/changes/loadChanges';
 import { resumeBales, sendBale } from '../../src/server/changes/sendBale';

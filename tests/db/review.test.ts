@@ -4,7 +4,7 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { insertImport, refuseAbandonedImports, findImport, touchImport } from '../../src/db/queries/imports';
 import { changeAccount, createAccount, loadAccounts } from '../../src/server/accounts/accounts';
 import { closeContext, db } from '../../src/server/context/context';
-import type { ReviewData } from '../../src/contract/api';
+import type { ReviewData } from '../../src/contract/review';
 import { loadReview as loadText } from '../../src/server/review/loadReview';
 import { loadTermDays } from '../../src/server/review/loadTermDays';
 import { putAside } from '../../src/server/review/putAside';

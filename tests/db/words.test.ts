@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { USUAL_START } from '../../src/core/routes';
 import type { Route } from '../../src/core/routes';
-import type { ReviewData } from '../../src/contract/api';
+import type { ReviewData } from '../../src/contract/review';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { listAdGroups } from '../../src/db/queries/structure';
 import { closeContext, db } from '../../src/server/context/context';
@@ -40,6 +41,8 @@ const aRoute = (over: Partial<Route> = {}): Route => ({
   homeId: exact,
   match: 'exact',
   block: 'ad group',
+  asks: null,
+  start: USUAL_START,
   ...over,
 });
 

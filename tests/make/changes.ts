@@ -1,4 +1,4 @@
-import type { ChangeInfo } from '../../src/contract/api';
+import type { ChangeInfo } from '../../src/contract/changes';
 
 /** A staged change; what a test does not name is unremarkable. */
 export const aChangeInfo = (over: Partial<ChangeInfo> = {}): ChangeInfo => ({

@@ -15,6 +15,6 @@ export function aFieldAnswer(rows: Record<string, number>[], texts: string[] = [
     before: { from: '2026-09-16', to: '2026-10-15' },
     without: { rows: 0, impressions: 0 },
     columns: Object.fromEntries(keys.map((key) => [key, rows.map((row) => row[key] ?? 0)])),
-    terms: { id: texts.map((_, at) => at + 1), text: texts },
+    terms: { id: texts.map((_, at) => at + 1), first: texts.map(() => 20_000), text: texts },
   };
 }

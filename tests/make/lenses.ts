@@ -26,6 +26,7 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
   });
   return {
     today: '2026-11-23',
+    lists: { own: [], rival: [], unwanted: [] },
     campaigns: [campaign(1, 'Crock auto'), campaign(2, 'Crock exact'), campaign(3, 'Brine auto')],
     adGroups: [adGroup(11, 1, 101), adGroup(12, 2, 101), adGroup(13, 3, 102)],
     targets: [

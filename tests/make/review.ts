@@ -1,4 +1,5 @@
-import type { AccountInfo, ReviewData } from '../../src/contract/api';
+import type { AccountInfo } from '../../src/contract/api';
+import type { ReviewData } from '../../src/contract/review';
 import { USUAL_LIMITS } from '../../src/core/changes';
 import { termContext } from '../../src/core/terms';
 import type { TermTable } from '../../src/core/terms';
@@ -33,8 +34,10 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
     structure: aStructure(),
     margins: [],
     routes: [],
+    lists: { own: [], rival: [], unwanted: [] },
     rows: rows as unknown as ReviewData['rows'],
     putAside: [],
+    negativeLists: [],
     ...over,
   };
 }
@@ -55,5 +58,7 @@ export function aLoadedReview(specs: TermSpec[], over: Partial<ReviewData> = {})
       high: column((row) => context.value(row)?.high ?? 0),
       grade: new Uint8Array(table.size),
     },
+    kinds: new Uint8Array(table.size),
+    isNew: new Uint8Array(table.size),
   };
 }

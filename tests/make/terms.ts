@@ -8,6 +8,10 @@ export interface TermSpec {
   adGroupId?: number;
   clicks?: number;
   orders?: number;
+  /** Days with a click. */
+  days?: number;
+  /** Days since 1970. */
+  firstDay?: number;
   /** Currency units. */
   spend?: number;
   sales?: number;
@@ -89,6 +93,8 @@ export function aTermTable(specs: TermSpec[]): TermTable {
     campaignId: Int32Array.from(specs, (spec) => (spec.adGroupId === EXACT ? 2 : 1)),
     targetId: Int32Array.from(specs, () => 101),
     targetCount: Int32Array.from(specs, () => 1),
+    days: Int32Array.from(specs, (spec, at) => spec.days ?? Math.min(30, clicks[at])),
+    firstDay: Int32Array.from(specs, (spec) => spec.firstDay ?? 20_000),
     impressions: clicks.map((count) => count * 40),
     clicks,
     spend: Float64Array.from(specs, (spec, at) => Math.round((spec.spend ?? clicks[at] * 0.5) * 1e6)),

@@ -12,7 +12,12 @@ const table = aTermTable([
   { term: 'cheap', clicks: 10, orders: 2, spend: 4.8, sales: 20 },
   { term: 'unsold', clicks: 30, spend: 9 },
 ]);
-const texts = { term: (row: number) => table.term[row], place: () => 'glass weights auto' };
+const texts = {
+  term: (row: number) => table.term[row],
+  place: () => 'glass weights auto',
+  termKind: (row: number) => (table.term[row] === 'dear' ? 'rival brand' : 'words'),
+  seen: () => 'before',
+};
 const all = Int32Array.from([0, 1, 2, 3]);
 const arrange = (conditions: Condition[], ...sorts: SortOrder[]) =>
   [
@@ -49,6 +54,11 @@ describe('stacked conditions', () => {
     expect(arrange([readCondition('term~ear')!])).toEqual(['dear']);
     expect(arrange([readCondition('place!~glass')!])).toEqual([]);
   });
+});
+
+test('search terms are parted by what sort they are, and by when they were first seen', () => {
+  expect(arrange([readCondition('termKind=rival brand')!])).toEqual(['dear']);
+  expect(arrange([readCondition('seen=in this window')!])).toEqual([]);
 });
 
 describe('sorting', () => {

@@ -1,3 +1,4 @@
+import { SEEN, TERM_KINDS } from '../matching';
 import { MEASURES, measure } from '../measures';
 import type { MeasureKey, MeasureUnit } from '../measures';
 import { MICROS_PER_UNIT } from '../units';
@@ -9,7 +10,7 @@ export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
 export type TextKey = 'term' | 'name' | 'place';
 /** Something a row is one of. */
-export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence';
+export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence' | 'termKind' | 'seen';
 
 /** A number field as data. */
 export interface NumberField {
@@ -92,7 +93,9 @@ export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string
       'companion items',
     ],
   },
-  state: { label: 'State', values: ['enabled', 'paused', 'archived'] },
+  state: { label: 'State', values: ['enabled', 'paused', 'archived', 'draft'] },
+  termKind: { label: 'Kind of term', values: TERM_KINDS },
+  seen: { label: 'First seen', values: SEEN },
   standing: { label: 'Standing', values: ['earning', 'near', 'losing', 'early'] },
   evidence: { label: 'Evidence', values: ['thin', 'fair', 'strong'] },
 };

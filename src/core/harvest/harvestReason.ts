@@ -1,7 +1,6 @@
 import { measure } from '../measures';
 import type { Sums } from '../measures';
 import { formatMoney, formatShare } from '../units';
-import { CPC_CAP } from './startingBid';
 import type { HarvestProposal } from './proposeHarvests';
 
 const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
@@ -25,21 +24,28 @@ export function harvestReason(
 }
 
 function bidSentence(
-  proposal: HarvestProposal,
+  { bid, bidDecidedBy, cap, asksMarket, gain, expectedCpc }: HarvestProposal,
   sums: Sums,
   value: number | null,
   targetAcos: number,
 ): string {
-  const bid = formatMoney(proposal.bid);
+  const money = formatMoney(bid);
   const worth = `${formatMoney(value)} expected sales per click × ${formatShare(targetAcos, 0)}`;
-  switch (proposal.bidDecidedBy) {
-    case 'value':
-      return `Starts at ${bid}: ${worth}.`;
-    case 'cap':
-      return `Starts at ${bid}: ${CPC_CAP} × the CPC of ${formatMoney(measure('cpc').of(sums))} paid here; it would be worth more (${worth}).`;
-    case 'minimum':
-      return `Starts at the market’s lowest bid, ${bid}; it is worth less (${worth}).`;
-    case 'maximum':
-      return `Starts at the market’s highest bid, ${bid}.`;
-  }
+  const cpc = `the CPC of ${formatMoney(measure('cpc').of(sums))} paid here`;
+  // Where the bid is not what a click should cost, both are told.
+  const start = `Starts at ${money}${expectedCpc < bid ? `, to pay about ${formatMoney(expectedCpc)}` : ''}`;
+  const gained =
+    gain.profit === 0
+      ? ''
+      : ` Expected profit ${gain.profit > 0 ? '+' : ''}${formatMoney(gain.profit)} a month.`;
+  const why: Record<HarvestProposal['bidDecidedBy'], string> = {
+    worth: `${start}: ${asksMarket ? 'the market suggests nothing, so ' : ''}${worth}.`,
+    cpc: `Starts at ${money}: ${cpc}.`,
+    market: `Starts at ${money}: what the market suggests.`,
+    fixed: `Starts at ${money}: the route’s own amount.`,
+    cap: `${start}: ${cap} × ${cpc}; it would be worth more (${worth}).`,
+    minimum: `Starts at the market’s lowest bid, ${money}; it is worth less (${worth}).`,
+    maximum: `Starts at the market’s highest bid, ${money}.`,
+  };
+  return `${why[bidDecidedBy]}${gained}`;
 }

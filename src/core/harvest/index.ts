@@ -1,5 +1,7 @@
-export { harvestOf, proposeHarvests } from './proposeHarvests';
+export { gainOf, harvestOf, proposeHarvests, suggestionKey } from './proposeHarvests';
 export type { HarvestProposal, HarvestSettings } from './proposeHarvests';
 export { harvestReason } from './harvestReason';
-export { CPC_CAP, startingBid } from './startingBid';
-export type { StartingBid } from './startingBid';
+export { harvestGain } from './harvestGain';
+export type { GainFigures, HarvestGain } from './harvestGain';
+export { costOfBid, startingBid } from './startingBid';
+export type { StartFigures, StartingBid } from './startingBid';

@@ -4,16 +4,19 @@ import type { MarketLimits } from '../changes';
 import { ratio } from '../measures';
 import type { Micros } from '../units';
 import type { TermContext } from '../terms';
-import { chanceWithin, sumsOfRow } from '../terms';
-import type { NegativeScope } from '../negatives';
-import { findHome } from '../routes';
+import { marginOr, sumsOfRow } from '../terms';
+import type { BlockScope } from '../negatives';
+import { findHome, USUAL_START } from '../routes';
 import type { Route } from '../routes';
-import { startingBid } from './startingBid';
+import { harvestGain } from './harvestGain';
+import type { GainFigures, HarvestGain } from './harvestGain';
+import { routesOf, routeThatTakes } from './qualifies';
+import { costOfBid, startingBid } from './startingBid';
 import type { StartingBid } from './startingBid';
 
 /** When a search term is worth a target of its own. */
 export interface HarvestSettings {
-  /** By the probability that it stays under the ACOS, or by plain counts. */
+  /** By the probability that it stays under the ACOS, or by plain counts; routes may ask something else. */
   basis: 'chance' | 'counts';
   /** Counts: orders in the window, at least. (By chance one is enough.) */
   minOrders: number;
@@ -23,8 +26,12 @@ export interface HarvestSettings {
   surety: number;
   /** Target ACOS that the starting bid aims at (share). */
   targetAcos: number;
-  /** Where terms move to; the first of an ad group counts. Where there is none, a home is looked for. */
+  /** Days of the window. */
+  days: number;
+  /** Where terms move to; of an ad group's routes the first that takes a term counts. Where there is none, a home is looked for. */
   routes: readonly Route[];
+  /** What the market suggests to bid on a term in a home, where it was asked; see suggestionKey. Micros. */
+  suggested?: ReadonlyMap<string, Micros>;
 }
 
 /** One term that is to move to a home of its own. */
@@ -35,17 +42,30 @@ export interface HarvestProposal {
   homeId: number | null;
   bid: Micros;
   bidDecidedBy: StartingBid['decidedBy'];
+  /** What a click should then cost, micros. */
+  expectedCpc: Micros;
+  /** No more than this multiple of the CPC in the source was allowed; null: no cap. */
+  cap: number | null;
+  /** Whether the market's suggestion decides the bid, known or not. */
+  asksMarket: boolean;
   /** Where the term is made a negative once its home has it, so that its traffic is bid on in one place. */
-  block: NegativeScope | 'nowhere';
+  block: BlockScope | 'nowhere';
   /** How the home bids on it; item codes become item targets. */
   match: KeywordMatch;
+  /** What it is expected to change in a month, and what that is reckoned from. */
+  gain: HarvestGain;
+  gainFrom: Omit<GainFigures, 'bid' | 'isBlocked'>;
 }
 
+/** Under what a suggestion of the market is kept. */
+export const suggestionKey = (homeId: number | null, match: KeywordMatch, form: string): string =>
+  `${homeId} ${match} ${form}`;
+
 /**
- * Search terms that sold and are nowhere exact. By counts: orders >= minOrders and ACOS <= maxAcos. By chance: an order, and
- * P(ACOS <= maxAcos) >= surety (chosen by trial: three in four of these go on selling on target, of "two orders" three in five). No live exact keyword
- * or item target for the same term anywhere, not yet negative in the source. A term that qualifies in
- * several ad groups is proposed once, from the one with most sales.
+ * Search terms that sold and are nowhere exact, most expected profit first. By counts: orders >= minOrders and ACOS <= maxAcos. By chance: an order, and
+ * P(ACOS <= maxAcos) >= surety (chosen by trial: three in four of these go on selling on target, of "two orders" three in five). A route may ask
+ * something of its own. No live exact keyword or item target for the same term anywhere, not yet in the home as loosely as the route would bid, not yet
+ * negative in the source. A term that qualifies in several ad groups is proposed once, from the one with most sales.
  */
 export function proposeHarvests(
   context: TermContext,
@@ -53,28 +73,18 @@ export function proposeHarvests(
   limits: MarketLimits,
 ): HarvestProposal[] {
   const { table, forms } = context;
-  const best = new Map<string, number>();
+  const usual = usualCostOfBid(context);
+  const best = new Map<string, { row: number; route: Route | null }>();
   for (let row = 0; row < table.size; row += 1) {
-    if (!qualifies(context, row, settings)) continue;
+    const route = routeThatTakes(context, row, settings);
+    if (route === undefined) continue;
     const rival = best.get(forms[row]);
-    if (rival === undefined || table.sales[row] > table.sales[rival]) best.set(forms[row], row);
+    if (rival === undefined || table.sales[row] > table.sales[rival.row])
+      best.set(forms[row], { row, route });
   }
-  return [...best.values()].map((row) => harvestOf(context, row, settings, limits));
-}
-
-function qualifies(context: TermContext, row: number, settings: HarvestSettings): boolean {
-  const { table, structure, forms } = context;
-  if (table.orders[row] === 0 || table.sales[row] === 0) return false;
-  if (settings.basis === 'counts') {
-    const acos = ratio(table.spend[row], table.sales[row]);
-    if (table.orders[row] < settings.minOrders || acos === null || acos > settings.maxAcos) return false;
-  } else {
-    const chance = chanceWithin(context, row, settings.maxAcos);
-    if (chance === null || chance < settings.surety) return false;
-  }
-  if (forms[row] === '' || structure.exactTargets(forms[row]).length > 0) return false;
-  const source = structure.adGroup(table.adGroupId[row]);
-  return source !== undefined && !structure.isNegativeIn(forms[row], source);
+  return [...best.values()]
+    .map(({ row, route }) => along(context, row, route, usual, settings, limits))
+    .sort((a, b) => b.gain.profit - a.gain.profit || table.sales[b.row] - table.sales[a.row]);
 }
 
 /** The harvest of any row, whether it qualifies or the specialist chose it by hand. */
@@ -84,23 +94,81 @@ export function harvestOf(
   settings: HarvestSettings,
   limits: MarketLimits,
 ): HarvestProposal {
-  const { table, structure } = context;
+  const route = routeThatTakes(context, row, settings) ?? routesOf(context, row, settings.routes)[0];
+  return along(context, row, route, usualCostOfBid(context), settings, limits);
+}
+
+/** What clicks cost as a share of their bids, over all rows whose bid is known. */
+function usualCostOfBid({ table, structure }: TermContext): number {
+  let [spend, offered] = [0, 0];
+  for (let row = 0; row < table.size; row += 1) {
+    const bid = structure.target(table.targetId[row])?.bid ?? 0;
+    if (bid <= 0 || table.clicks[row] === 0) continue;
+    spend += table.spend[row];
+    offered += table.clicks[row] * bid;
+  }
+  return ratio(spend, offered) ?? 1;
+}
+
+function along(
+  context: TermContext,
+  row: number,
+  route: Route | null,
+  usual: number,
+  settings: HarvestSettings,
+  limits: MarketLimits,
+): HarvestProposal {
+  const { table, structure, forms } = context;
   const isItem = isItemCode(table.term[row]);
   const source = structure.adGroup(table.adGroupId[row]);
-  const route = settings.routes.find(
-    ({ sourceId, takes }) => sourceId === source?.id && takes === (isItem ? 'items' : 'words'),
-  );
+  const homeId = route?.homeId ?? (source ? (findHome(source, isItem, structure)?.id ?? null) : null);
+  const match = route?.match ?? 'exact';
+  const rule = route?.start ?? USUAL_START;
   const sums = sumsOfRow(table, row);
-  const cpc = ratio(sums.spend, sums.clicks) ?? 0;
-  const value = context.value(row)?.mean ?? 0;
-  const start = startingBid(value, cpc, settings.targetAcos, limits);
+  const valuePerClick = context.value(row)?.mean ?? 0;
+  const sourceBid = structure.target(table.targetId[row])?.bid ?? null;
+  const share = costOfBid(sums.spend, sums.clicks, sourceBid, usual);
+  const suggested = settings.suggested?.get(suggestionKey(homeId, match, forms[row])) ?? null;
+  const { bid, decidedBy } = startingBid(
+    {
+      valuePerClick,
+      cpc: ratio(sums.spend, sums.clicks) ?? 0,
+      suggested,
+      targetAcos: settings.targetAcos,
+      costOfBid: share,
+    },
+    rule,
+    limits,
+  );
+  const block = route?.block ?? 'ad group';
+  const gainFrom = {
+    clicks: sums.clicks,
+    spend: sums.spend,
+    days: settings.days,
+    valuePerClick,
+    margin: marginOr(context, row, settings.targetAcos),
+    sourceBid,
+  };
   return {
     row,
     isItem,
-    homeId: route?.homeId ?? (source ? (findHome(source, isItem, structure)?.id ?? null) : null),
-    bid: start.bid,
-    bidDecidedBy: start.decidedBy,
-    block: route?.block ?? 'ad group',
-    match: route?.match ?? 'exact',
+    homeId,
+    bid,
+    bidDecidedBy: decidedBy,
+    cap: rule.cap,
+    expectedCpc: Math.round(bid * share),
+    asksMarket: rule.by === 'market',
+    block,
+    match,
+    gain: gainOf({ bid, block, gainFrom }),
+    gainFrom,
   };
 }
+
+/** What a harvest as it stands, edited or not, is expected to change in a month. */
+export const gainOf = ({
+  bid,
+  block,
+  gainFrom,
+}: Pick<HarvestProposal, 'bid' | 'block' | 'gainFrom'>): HarvestGain =>
+  harvestGain({ ...gainFrom, bid, isBlocked: block !== 'nowhere' });

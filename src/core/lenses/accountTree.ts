@@ -1,5 +1,6 @@
 import type { Goal } from '../goals';
 import { goalFinder } from '../goals';
+import type { WordLists } from '../matching';
 import type { AdGroup, Campaign, Target } from '../structure';
 import type { Day, Micros } from '../units';
 
@@ -44,6 +45,8 @@ export interface AccountTree {
   lines: { id: number; name: string }[];
   goals: Goal[];
   accountAcos: number;
+  /** Words that tell brands, and what is never wanted. */
+  lists: WordLists;
   lastChanges: LastChange[];
 }
 

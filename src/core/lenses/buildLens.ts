@@ -6,6 +6,7 @@ import { dayNumber } from '../units';
 import type { Place, TreeIndex } from './accountTree';
 import { lensNamed } from './lens';
 import type { LensName } from './lens';
+import type { KnownTerm } from './knownTerms';
 import { emptyLensTable, GRADES, STANDINGS, standingOf, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { rowsOfLens } from './lensRows';
@@ -25,6 +26,8 @@ export interface GrainSums {
 
 /** One row of a lens before its figures: what it is and where it hangs. */
 export interface LensRow {
+  /** Of the lens of search terms. */
+  term?: KnownTerm;
   name: string;
   place: string;
   kind: string;
@@ -40,13 +43,13 @@ export interface LensRow {
 /**
  * The table of a lens: its rows, their sums, what is aimed at, and how sure their sales per click are. Things that are
  * archived are shown only where they have figures. Linear in rows and sums.
- * @param terms texts of search terms by id; needed by the lens of search terms alone
+ * @param terms search terms by id; needed by their lens alone
  */
 export function buildLens(
   lens: LensName,
   index: TreeIndex,
   sums: GrainSums,
-  terms: ReadonlyMap<number, string> = new Map(),
+  terms: ReadonlyMap<number, KnownTerm> = new Map(),
 ): LensTable {
   const { rows, rowOf } = rowsOfLens(lens, index, sums, terms);
   const now = noSumColumns(rows.length);
@@ -78,6 +81,8 @@ function fill(table: LensTable, at: number, row: LensRow, index: TreeIndex) {
   table.name[at] = row.name;
   table.place[at] = row.place;
   table.kind[at] = row.kind;
+  table.termKind[at] = row.term?.kind ?? '';
+  table.isNew[at] = row.term?.isNew ? 1 : 0;
   table.state[at] = STATES.indexOf(row.state);
   table.isHeld[at] = row.isHeld ? 1 : 0;
   table.targetId[at] = row.at.targetId;

@@ -16,6 +16,8 @@ export { GRADES, STANDINGS, standingOf, STATES } from './lensTable';
 export type { LensTable, Standing } from './lensTable';
 export { buildLens } from './buildLens';
 export type { GrainSums } from './buildLens';
+export { knownTerms } from './knownTerms';
+export type { KnownTerm } from './knownTerms';
 export { lensReader, measureReader } from './lensReader';
 export { pathOf, readScope, rowsInScope, SCOPE_KINDS, writeScope } from './scope';
 export type { LensScope, ScopeKind } from './scope';

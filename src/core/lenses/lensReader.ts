@@ -1,6 +1,6 @@
 import { movedMeasure } from '../conditions';
 import type { ChoiceKey, ExtraKey, NumberKey, RowReader } from '../conditions';
-import { normaliseTerm } from '../matching';
+import { normaliseTerm, SEEN } from '../matching';
 import { measure } from '../measures';
 import type { MeasureKey } from '../measures';
 import { GRADES, STANDINGS, STATES } from './lensTable';
@@ -31,6 +31,8 @@ export function lensReader(table: LensTable): RowReader {
     state: (row) => STATES[table.state[row]],
     standing: (row) => STANDINGS[table.standing[row]],
     evidence: (row) => GRADES[table.grade[row]],
+    termKind: (row) => table.termKind[row],
+    seen: (row) => (table.termKind[row] === '' ? '' : SEEN[table.isNew[row] === 1 ? 0 : 1]),
   };
   return {
     size: table.size,

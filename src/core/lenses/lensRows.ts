@@ -1,6 +1,7 @@
 import { PLACEMENT_LABELS } from '../changes';
 import type { Target } from '../structure';
 import type { GrainSums, LensRow } from './buildLens';
+import type { KnownTerm } from './knownTerms';
 import type { Place, TreeIndex } from './accountTree';
 import { lensNamed } from './lens';
 import type { LensName } from './lens';
@@ -16,7 +17,7 @@ export function rowsOfLens(
   lens: LensName,
   index: TreeIndex,
   sums: GrainSums,
-  terms: ReadonlyMap<number, string>,
+  terms: ReadonlyMap<number, KnownTerm>,
 ): Rows {
   switch (lens) {
     case 'terms':
@@ -113,7 +114,7 @@ function placeName(index: TreeIndex, { campaignId, adGroupId }: Place): string {
 function termRows(
   index: TreeIndex,
   { size, targetId, termId }: GrainSums,
-  terms: ReadonlyMap<number, string>,
+  terms: ReadonlyMap<number, KnownTerm>,
 ): Rows {
   const rows: LensRow[] = [];
   const known = new Map<number, LensRow>();
@@ -135,7 +136,8 @@ function termRows(
       };
       known.set(id, caught);
     }
-    rows.push({ ...caught, name: terms.get(termId![from]) ?? '', termId: termId![from] });
+    const term = terms.get(termId![from]);
+    rows.push({ ...caught, name: term?.text ?? '', term, termId: termId![from] });
   }
   return { rows, rowOf: (from) => from };
 }

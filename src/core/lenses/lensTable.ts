@@ -7,7 +7,7 @@ import type { SumColumns } from './sumColumns';
 export const STANDINGS = ['earning', 'near', 'losing', 'early'] as const;
 export type Standing = (typeof STANDINGS)[number];
 export const GRADES = EVIDENCE_GRADES;
-export const STATES = ['enabled', 'paused', 'archived'] as const;
+export const STATES = ['enabled', 'paused', 'archived', 'draft'] as const;
 
 /**
  * The rows of a lens over a window and the one before it, as columns: a hundred thousand rows are filtered and sorted
@@ -21,6 +21,9 @@ export interface LensTable {
   place: string[];
   /** What it is: exact, near searches, category …; empty for campaigns and the like. */
   kind: string[];
+  /** Of search terms: what sort they are, and 1 where they were first seen in the window. */
+  termKind: string[];
+  isNew: Uint8Array;
   /** Index in STATES of the row's own state. */
   state: Uint8Array;
   /** 1 where it is enabled but what it hangs below is not. */
@@ -66,6 +69,8 @@ export function emptyLensTable(
     name: new Array<string>(size).fill(''),
     place: new Array<string>(size).fill(''),
     kind: new Array<string>(size).fill(''),
+    termKind: new Array<string>(size).fill(''),
+    isNew: new Uint8Array(size),
     state: new Uint8Array(size),
     isHeld: new Uint8Array(size),
     targetId: ids(),

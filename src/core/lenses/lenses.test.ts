@@ -5,6 +5,7 @@ import { arrangeRows, readAnyOf } from '../conditions';
 import { measure } from '../measures';
 import {
   buildLens,
+  knownTerms,
   crossTabOf,
   findMovers,
   indexTree,
@@ -100,9 +101,17 @@ describe('a lens', () => {
       ]),
       termId: Int32Array.of(1, 1),
     };
-    const table = buildLens('terms', index, grain, new Map([[1, 'crock 5 l']]));
+    const lists = { own: [], rival: ['crock'], unwanted: [] };
+    const terms = knownTerms(
+      { id: [1, 2], first: [20_400, 20_000], text: ['crock 5 l', 'older'] },
+      '2025-11-01',
+      lists,
+    );
+    const table = buildLens('terms', index, grain, terms);
     expect(names(table)).toEqual(['crock 5 l', 'crock 5 l']);
     expect(table.kind).toEqual(['near searches', 'exact']);
+    const told = lensReader(table);
+    expect([told.choice('termKind')(0), told.choice('seen')(0)]).toEqual(['rival brand', 'in this window']);
   });
 
   test('of placements tells the campaign’s modifier', () => {

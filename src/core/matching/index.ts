@@ -7,3 +7,5 @@ export type { IndexedKeyword, KeywordIndex, Synonyms } from './keywordIndex';
 export { isItemCode, writeItemCode } from './itemCode';
 export { isBlocked, negativeSet } from './negatives';
 export type { NegativeMatch, NegativeSet } from './negatives';
+export { kindReader, newTerms, NO_LISTS, SEEN, TERM_KINDS } from './termKinds';
+export type { TermKind, TermKindName, WordLists } from './termKinds';

@@ -16,7 +16,12 @@ export function negativeReason(context: TermContext, row: number, targetAcos: nu
   const sure =
     chance === null || chance >= 0.0005 ? formatShare(chance, (chance ?? 1) < 0.1 ? 1 : 0) : 'hardly any';
   const told = chance === null ? '' : `; ${sure} chance ${what}`;
-  return `${own}; ${yardstick}; ${formatMoney(sums.spend)} spent${told}.`;
+  const kind = context.kind(row);
+  const listed =
+    kind.name === 'never wanted'
+      ? `Holds “${kind.word}”, which is on the list of what is never wanted. `
+      : '';
+  return `${listed}${own}; ${yardstick}; ${formatMoney(sums.spend)} spent${told}.`;
 }
 
 /** Conversion rate that a row's cost per click needs for the target ACOS. Null when one is not known. @param targetAcos share */

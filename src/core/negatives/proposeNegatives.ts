@@ -1,11 +1,11 @@
 import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
-import { chanceWithin } from '../terms';
+import { chanceWithin, marginOr } from '../terms';
 import type { TermContext } from '../terms';
 import { daysIn, DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import type { Window } from '../windows';
-import type { NegativeScope } from './scope';
+import type { BlockScope } from './scope';
 
 /** When a search term had its chance. */
 export interface NegativeSettings {
@@ -21,9 +21,6 @@ export interface NegativeSettings {
   targetAcos: number;
 }
 
-/** Without a margin a term has to miss the target by half before it is blocked rather than bid down. */
-const OVER_TARGET = 1.5;
-
 /**
  * Probability that a row's term pays: that it costs no more than the product's margin, or where that is not known, than one and a half times the
  * target ACOS. (Chosen by trial: blocking below 20 % of the former, 10 % of the latter, earns most.)
@@ -33,33 +30,47 @@ export function chanceToPay(
   row: number,
   targetAcos: number,
 ): { chance: number | null; limit: number; isMargin: boolean } {
-  const margin = context.margin(row);
-  const limit = margin ?? OVER_TARGET * targetAcos;
-  return { chance: chanceWithin(context, row, limit), limit, isMargin: margin !== null };
+  const limit = marginOr(context, row, targetAcos);
+  return { chance: chanceWithin(context, row, limit), limit, isMargin: context.margin(row) !== null };
 }
 
 /** One term that is to be blocked where it ran. */
 export interface NegativeProposal {
   row: number;
   match: NegativeMatch;
-  scope: NegativeScope;
+  scope: BlockScope;
 }
 
 /**
- * Search terms that had their chance. By chance: the probability that they pay is below the limit (see chanceToPay), and they cost
+ * Search terms that are never wanted, by the account's list, and those that had their chance. By chance: the probability that they pay is below the limit (see chanceToPay), and they cost
  * enough. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes in that campaign. Left out: terms already negative there, and terms that an exact keyword or item
  * target of the same ad group asks for (that is a matter of the bid, not of a negative).
  */
 export function proposeNegatives(context: TermContext, settings: NegativeSettings): NegativeProposal[] {
   const proposals: NegativeProposal[] = [];
   for (let row = 0; row < context.table.size; row += 1)
-    if (hadItsChance(context, row, settings)) proposals.push(negativeOf(context, row));
+    if (
+      context.table.clicks[row] > 0 &&
+      (isUnwanted(context, row) || hadItsChance(context, row, settings)) &&
+      canBeBlocked(context, row)
+    )
+      proposals.push(negativeOf(context, row));
   return proposals;
 }
 
+function canBeBlocked({ table, structure, forms }: TermContext, row: number): boolean {
+  if (forms[row] === '') return false;
+  const source = structure.adGroup(table.adGroupId[row]);
+  if (!source || structure.isNegativeIn(forms[row], source)) return false;
+  return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);
+}
+
+/** A term that sold is looked at all the same before a list blocks it. */
+const isUnwanted = (context: TermContext, row: number): boolean =>
+  context.kind(row).name === 'never wanted' && context.table.orders[row] === 0;
+
 function hadItsChance(context: TermContext, row: number, settings: NegativeSettings): boolean {
-  const { table, structure, forms } = context;
-  if (table.clicks[row] === 0 || forms[row] === '') return false;
+  const { table } = context;
   if (settings.basis === 'counts') {
     if (table.orders[row] > 0) return false;
     if (table.clicks[row] < settings.clicksMultiple * context.usual(row).clicksPerOrder) return false;
@@ -68,9 +79,7 @@ function hadItsChance(context: TermContext, row: number, settings: NegativeSetti
     const { chance, isMargin } = chanceToPay(context, row, settings.targetAcos);
     if (chance === null || chance >= (isMargin ? settings.chance : settings.chance / 2)) return false;
   }
-  const source = structure.adGroup(table.adGroupId[row]);
-  if (!source || structure.isNegativeIn(forms[row], source)) return false;
-  return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);
+  return true;
 }
 
 /** The negative of any row, whether it qualifies or the specialist chose it by hand. */

@@ -1,3 +1,4 @@
+import type { NegativeMatch } from '../matching';
 import type { TermContext } from '../terms';
 
 /**
@@ -6,6 +7,21 @@ import type { TermContext } from '../terms';
  */
 export const NEGATIVE_SCOPES = ['ad group', 'campaign', 'research'] as const;
 export type NegativeScope = (typeof NEGATIVE_SCOPES)[number];
+/** A scope, or every campaign of a named list. */
+export type BlockScope = NegativeScope | `list ${number}`;
+
+/** A named list of negatives that is kept over many campaigns. */
+export interface NegativeList {
+  id: number;
+  name: string;
+  terms: { match: NegativeMatch; expression: string }[];
+  campaignIds: number[];
+}
+
+export const listScope = (id: number): BlockScope => `list ${id}`;
+/** The list that a scope means; null for the others. */
+export const listOfScope = (scope: BlockScope): number | null =>
+  scope.startsWith('list ') ? Number(scope.slice(5)) : null;
 
 /** A place that a negative can stand in; null: the whole campaign. */
 export interface NegativePlace {
@@ -17,11 +33,17 @@ export interface NegativePlace {
 export function placesOf(
   { table, structure, forms }: TermContext,
   row: number,
-  scope: NegativeScope,
+  scope: BlockScope,
+  lists: readonly NegativeList[] = [],
 ): NegativePlace[] {
   const own = { campaignId: table.campaignId[row], adGroupId: table.adGroupId[row] };
   if (scope === 'campaign') return [{ ...own, adGroupId: null }];
   if (scope === 'ad group') return [own];
+  const listId = listOfScope(scope);
+  if (listId !== null)
+    return (lists.find(({ id }) => id === listId)?.campaignIds ?? [])
+      .filter((id) => !structure.isNegativeInCampaign(forms[row], id))
+      .map((campaignId) => ({ campaignId, adGroupId: null }));
   const homes = new Set(structure.exactTargets(forms[row]).map(({ adGroupId }) => adGroupId));
   const productId = structure.adGroup(own.adGroupId)?.productId ?? null;
   // What is advertised there is not known: nothing tells which other ad groups belong with it.
@@ -32,4 +54,42 @@ export function placesOf(
     .filter((adGroup) => !structure.isNegativeIn(forms[row], adGroup))
     .map(({ id, campaignId }) => ({ campaignId, adGroupId: id }));
   return [own, ...others];
+}
+
+/** The places of every scope that a row's term can be blocked in: the three that always are, and the lists kept over its campaign. */
+export function placesByScope(
+  context: TermContext,
+  row: number,
+  lists: readonly NegativeList[],
+): Map<BlockScope, NegativePlace[]> {
+  const own = lists.filter(({ campaignIds }) => campaignIds.includes(context.table.campaignId[row]));
+  const scopes: BlockScope[] = [...NEGATIVE_SCOPES, ...own.map(({ id }) => listScope(id))];
+  return new Map(scopes.map((scope) => [scope, placesOf(context, row, scope, lists)]));
+}
+
+/** Clicks of a window that negatives in some places would stop, of all that went to a term. */
+export interface Stopped {
+  clicks: number;
+  all: number;
+  /** Ad groups in which the term goes on. */
+  goesOn: number[];
+}
+
+/** What a negative of a row's term really stops: its clicks elsewhere go on where nothing blocks them. @param rows all rows of the term */
+export function stoppedBy(
+  { table }: Pick<TermContext, 'table'>,
+  rows: readonly number[],
+  places: readonly NegativePlace[],
+): Stopped {
+  const stopped: Stopped = { clicks: 0, all: 0, goesOn: [] };
+  for (const row of rows) {
+    stopped.all += table.clicks[row];
+    const isHit = places.some(
+      ({ campaignId, adGroupId }) =>
+        campaignId === table.campaignId[row] && (adGroupId === null || adGroupId === table.adGroupId[row]),
+    );
+    if (isHit) stopped.clicks += table.clicks[row];
+    else if (table.clicks[row] > 0) stopped.goesOn.push(table.adGroupId[row]);
+  }
+  return stopped;
 }

@@ -2,5 +2,5 @@ export { checkRoutes } from './checkRoutes';
 export type { RouteFault } from './checkRoutes';
 export { findHome } from './findHome';
 export { proposeRoutes } from './proposeRoutes';
-export { routeKey } from './route';
-export type { Route } from './route';
+export { routeKey, USUAL_ASKS, USUAL_START } from './route';
+export type { Route, RouteAsks, StartRule } from './route';

@@ -1,5 +1,6 @@
 import { findHome } from './findHome';
 import type { AdGroup, StructureIndex } from '../structure';
+import { USUAL_START } from './route';
 import type { Route } from './route';
 
 /**
@@ -14,7 +15,8 @@ export function proposeRoutes(adGroups: readonly AdGroup[], structure: Structure
     (['words', 'items'] as const).flatMap((takes): Route[] => {
       const home = findHome(source, takes === 'items', structure);
       if (!home) return [];
-      return [{ sourceId: source.id, takes, homeId: home.id, match: 'exact', block: 'ad group' }];
+      const ends = { sourceId: source.id, takes, homeId: home.id };
+      return [{ ...ends, match: 'exact', block: 'ad group', asks: null, start: USUAL_START }];
     }),
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { anAdGroup, aStructure, aTarget, AUTO, EXACT, ITEMS } from '../../../tests/make/terms';
 import { indexStructure } from '../structure';
-import { checkRoutes, proposeRoutes } from '.';
+import { checkRoutes, proposeRoutes, USUAL_START } from '.';
 import type { Route } from '.';
 
 const BROAD = 14;
@@ -17,6 +17,8 @@ const aRoute = (sourceId: number, homeId: number, over: Partial<Route> = {}): Ro
   takes: 'words',
   match: 'exact',
   block: 'ad group',
+  asks: null,
+  start: USUAL_START,
   ...over,
 });
 const sentences = (routes: Route[]) => checkRoutes(routes, index).map(({ sentence }) => sentence);

@@ -1,5 +1,5 @@
 import { isBlocked, matchForm, negativeSet } from '../matching';
-import type { NegativeSet } from '../matching';
+import type { KeywordMatch, NegativeSet } from '../matching';
 import type { AdGroup, Campaign, Negative, Structure, Target } from './structure';
 
 /** What the engines ask of a structure, answered without searching it again. */
@@ -12,8 +12,14 @@ export interface StructureIndex {
   target: (id: number) => Target | undefined;
   /** Live exact keywords and item targets whose expression is this term (in match form), anywhere in the account. */
   exactTargets: (form: string) => Target[];
+  /** Whether an ad group has a live keyword of these words (in match form); broad match passes over their order. */
+  hasKeyword: (adGroupId: number, match: KeywordMatch, form: string) => boolean;
   /** Whether the term (in match form) is already negative in the ad group or its campaign. */
   isNegativeIn: (form: string, adGroup: AdGroup) => boolean;
+  /** Live negatives that stop a term (in match form), wherever they stand. */
+  negativesOn: (form: string) => Negative[];
+  /** Whether a term (in match form) is negative in a whole campaign. */
+  isNegativeInCampaign: (form: string, campaignId: number) => boolean;
   /** Ad groups of a product that run and look for terms: all with targets but the homes. Null: those whose product is not known. */
   researchAdGroups: (productId: number | null) => AdGroup[];
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
@@ -30,6 +36,11 @@ export function indexStructure(structure: Structure): StructureIndex {
   const targets = new Map(structure.targets.map((target) => [target.id, target]));
   const live = structure.targets.filter((target) => target.state !== 'archived');
   const exact = groupBy(live.filter(isExactTarget), (target) => matchForm(target.expression));
+  const keywords = new Set(
+    live.flatMap(({ kind, match, adGroupId, expression }) =>
+      kind === 'keyword' && match ? [keywordKey(adGroupId, match, matchForm(expression))] : [],
+    ),
+  );
   const byAdGroup = groupBy(live, (target) => target.adGroupId);
   const negatives = structure.negatives.filter((negative) => negative.state !== 'archived');
   const ofAdGroup = negativeSets(negatives, (negative) => negative.adGroupId);
@@ -56,6 +67,8 @@ export function indexStructure(structure: Structure): StructureIndex {
     ),
     ({ productId }) => productId,
   );
+  // Prepared when it is first asked for: most who index a structure never do.
+  let prepared: { negative: Negative; set: NegativeSet }[] | undefined;
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
   return {
     targets: structure.targets,
@@ -64,8 +77,14 @@ export function indexStructure(structure: Structure): StructureIndex {
     adGroup: (id) => adGroups.get(id),
     target: (id) => targets.get(id),
     exactTargets: (form) => exact.get(form) ?? [],
+    hasKeyword: (adGroupId, match, form) => keywords.has(keywordKey(adGroupId, match, form)),
     isNegativeIn: (form, adGroup) =>
       blocks(ofAdGroup.get(adGroup.id), form) || blocks(ofCampaign.get(adGroup.campaignId), form),
+    negativesOn: (form) => {
+      prepared ??= negatives.map((negative) => ({ negative, set: negativeSet([negative]) }));
+      return prepared.filter(({ set }) => isBlocked(form, set)).map(({ negative }) => negative);
+    },
+    isNegativeInCampaign: (form, campaignId) => blocks(ofCampaign.get(campaignId), form),
     wordHomes,
     itemHomes,
     itemPlaces: structure.adGroups.filter(
@@ -80,6 +99,9 @@ export function indexStructure(structure: Structure): StructureIndex {
 export function isExactTarget(target: Target): boolean {
   return target.kind === 'item' || (target.kind === 'keyword' && target.match === 'exact');
 }
+
+const keywordKey = (adGroupId: number, match: KeywordMatch, form: string): string =>
+  `${adGroupId} ${match} ${match === 'broad' ? form.split(' ').sort().join(' ') : form}`;
 
 function negativeSets(negatives: Negative[], keyOf: (negative: Negative) => number | null) {
   const groups = groupBy(negatives, keyOf);

@@ -26,3 +26,11 @@ export function chanceWithin(context: TermContext, row: number, acos: number): n
   if (cpc === null || cpc === 0 || value === null || value <= 0 || acos <= 0) return null;
   return chanceToReach(cpc / (acos * value), sums.clicks, sums.orders, context.prior(row));
 }
+
+/** Without a margin a term has to miss the target by half before it is said not to pay. */
+const OVER_TARGET = 1.5;
+
+/** What is left of a sale before ads: the product's margin, or where that is not known, one and a half times the target ACOS. Share. */
+export function marginOr(context: TermContext, row: number, targetAcos: number): number {
+  return context.margin(row) ?? OVER_TARGET * targetAcos;
+}

@@ -1,3 +1,5 @@
+import { kindReader, NO_LISTS } from '../matching';
+import type { TermKind, WordLists } from '../matching';
 import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
 import type { ConversionPrior, Usual, ValuePerClick } from '../evidence';
 import { indexStructure } from '../structure';
@@ -20,15 +22,18 @@ export interface TermContext {
   prior: (row: number) => ConversionPrior;
   /** What the product of a row's ad group leaves of a sale before ads, share; null where costs are not known. */
   margin: (row: number) => number | null;
+  /** What sort of term a row holds, and the word of the account's lists that says so. */
+  kind: (row: number) => TermKind;
   /** Estimated revenue per click of a row, null when the account has no sales at all. */
   value: (row: number) => ValuePerClick | null;
 }
 
-/** Puts a table and the account's structure together. Linear in both. @param margins by product, shares */
+/** Puts a table and the account's structure together. Linear in both. @param margins by product, shares @param lists words that tell brands, and what is never wanted */
 export function termContext(
   table: TermTable,
   structure: Structure,
   margins: ReadonlyMap<number, number> = new Map(),
+  lists: WordLists = NO_LISTS,
 ): TermContext {
   const account = usualInAccount(sumsOfRows(table));
   const byCampaign = new Map(
@@ -38,14 +43,17 @@ export function termContext(
   const index = indexStructure(structure);
   // Fitted when it is first asked for: who only looks at words never does.
   let priors: ReturnType<typeof termPriors> | undefined;
+  const forms = termForms(table);
+  const kinds = kindReader(lists);
   return {
     table,
     structure: index,
     normalised: normalisedTerms(table),
-    forms: termForms(table),
+    forms,
     usual,
     prior: (row) => (priors ??= termPriors(table, usual))(row),
     margin: (row) => margins.get(index.adGroup(table.adGroupId[row])?.productId ?? -1) ?? null,
+    kind: (row) => kinds(table.term[row], forms[row]),
     value: (row) => estimateValuePerClick(sumsOfRow(table, row), usual(row)),
   };
 }

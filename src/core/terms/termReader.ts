@@ -4,16 +4,18 @@ import type { MeasureKey } from '../measures';
 import { sumsOfRow } from './termTable';
 import type { TermTable } from './termTable';
 
-/** Texts of a row that are not in the table itself, normalised. */
-interface RowTexts {
+/** What is told of a row besides its figures: texts, normalised, and what it is one of. */
+interface RowWords {
   term: (row: number) => string;
   place: (row: number) => string;
+  termKind: (row: number) => string;
+  seen: (row: number) => string;
 }
 
 const KEYS = new Set<string>(MEASURES.map(({ key }) => key));
 
-/** Reads a table of search terms for conditions and sorting: measures and texts; it knows nothing else. */
-export function termReader(table: TermTable, texts: RowTexts): RowReader {
+/** Reads a table of search terms for conditions and sorting: measures, texts, kinds. */
+export function termReader(table: TermTable, words: RowWords): RowReader {
   const columns = table as unknown as Record<string, Float64Array>;
   return {
     size: table.size,
@@ -23,7 +25,7 @@ export function termReader(table: TermTable, texts: RowTexts): RowReader {
       const { of } = measure(key as MeasureKey);
       return (row) => of(sumsOfRow(table, row));
     },
-    text: (key) => (key === 'place' ? texts.place : texts.term),
-    choice: () => () => '',
+    text: (key) => (key === 'place' ? words.place : words.term),
+    choice: (key) => (key === 'termKind' ? words.termKind : key === 'seen' ? words.seen : () => ''),
   };
 }

@@ -15,6 +15,10 @@ export interface TermTable {
   targetId: Int32Array;
   /** How many targets of the ad group caught the term. */
   targetCount: Int32Array;
+  /** Days of the window on which it was clicked. */
+  days: Int32Array;
+  /** The first day on which the account ever saw the term, in days since 1970; 0 when not known. */
+  firstDay: Int32Array;
   impressions: Float64Array;
   clicks: Float64Array;
   spend: Float64Array;

@@ -1,5 +1,5 @@
 import type { Change } from '../../core/changes';
-import type { BaleInfo, ChangeFigures } from '../../contract/api';
+import type { BaleInfo, ChangeFigures } from '../../contract/changes';
 import type { Query } from '../connection';
 
 export interface BaleRow {

@@ -1,5 +1,5 @@
 import type { Change, ChangeState } from '../../core/changes';
-import type { ChangeFigures } from '../../contract/api';
+import type { ChangeFigures } from '../../contract/changes';
 import type { Query } from '../connection';
 
 export interface ChangeRow {

@@ -1,5 +1,5 @@
 import type { Change } from '../../core/changes';
-import type { ChangeFigures } from '../../contract/api';
+import type { ChangeFigures } from '../../contract/changes';
 import type { Db, Query } from '../connection';
 import { targetTable } from './targetTable';
 import { withRoom } from './withRoom';

@@ -47,8 +47,8 @@ export interface FieldSums {
   columns: Record<string, string>;
   /** Rows without a click that were left out because there are too many, and their impressions. */
   without: { rows: number; impressions: number };
-  /** Of the grain of terms: their ids, joined by commas, and their texts as a JSON list. */
-  terms: { id: string; text: string };
+  /** Of the grain of terms: their ids and first days, joined by commas, and their texts as a JSON list. */
+  terms: { id: string; first: string; text: string };
 }
 
 /**
@@ -85,7 +85,8 @@ export async function readFieldSums(
   );
   const texts =
     grain === 'term'
-      ? `, (select coalesce(string_agg(w.term_id::text, ','), '') || ' ' || coalesce(json_agg(w.text), '[]')::text
+      ? `, (select coalesce(string_agg(w.term_id::text, ','), '') || ' ' ||
+                coalesce(string_agg(coalesce(w.first_day - date '1970-01-01', 0)::text, ','), '') || ' ' || coalesce(json_agg(w.text), '[]')::text
            from mowing.term w where w.account_id = $1 and w.term_id in (select k.term_id from k where k.is_kept)) as texts`
       : '';
   const question = `with s as materialized (
@@ -102,11 +103,12 @@ export async function readFieldSums(
       window.to,
     ]),
   );
-  const texted = row.texts ?? ' []';
+  const texted = row.texts ?? '  []';
   const space = texted.indexOf(' ');
+  const next = texted.indexOf(' ', space + 1);
   return {
     columns: Object.fromEntries(names.map(([, name]) => [name, row[name] ?? ''])),
     without: { rows: row.rows, impressions: row.shown },
-    terms: { id: texted.slice(0, space), text: texted.slice(space + 1) },
+    terms: { id: texted.slice(0, space), first: texted.slice(space + 1, next), text: texted.slice(next + 1) },
   };
 }

@@ -14,3 +14,16 @@ export async function resolveTerms(tx: Query, accountId: number, texts: string[]
   const madeIds = new Map(made.map(({ id, text }) => [text, id]));
   return texts.map((text, at) => known[at].id ?? madeIds.get(text)!);
 }
+
+/** Notes on which day terms were seen first; an earlier day that is known stays. @param days days since 1970, by term id */
+export async function noteFirstDays(
+  tx: Query,
+  accountId: number,
+  days: ReadonlyMap<number, number>,
+): Promise<void> {
+  if (days.size === 0) return;
+  await tx`
+    update mowing.term t set first_day = date '1970-01-01' + n.day
+    from unnest(${[...days.keys()]}::integer[], ${[...days.values()]}::integer[]) as n(id, day)
+    where t.account_id = ${accountId} and t.term_id = n.id and coalesce(t.first_day > date '1970-01-01' + n.day, true)`;
+}

@@ -1,4 +1,4 @@
-import type { PutAside, StepName } from '../../contract/api';
+import type { PutAside, StepName } from '../../contract/review';
 import type { Query } from '../connection';
 
 /** What is put aside on a day. */

@@ -1,4 +1,4 @@
-import type { TermColumns, TermDays } from '../../contract/api';
+import type { TermColumns, TermDays } from '../../contract/review';
 import type { Db, Query } from '../connection';
 import { withRoom } from './withRoom';
 
@@ -10,6 +10,8 @@ const TERM_COLUMNS: Record<keyof TermColumns, string> = {
   campaignId: 'campaign_id',
   targetId: 'target_id',
   targetCount: 'targets',
+  days: 'days',
+  firstDay: 'first_day',
   impressions: 'impressions',
   clicks: 'clicks',
   spend: 'spend',
@@ -37,18 +39,19 @@ export async function readTermColumns(
     tx.unsafe<[Record<keyof TermColumns, string>]>(
       `with by_target as (
          select f.target_id, f.term_id, sum(f.impressions) as impressions, sum(f.clicks) as clicks, sum(f.orders) as orders,
-                sum(f.units) as units, sum(f.spend_micros)::bigint as spend, sum(f.sales_micros)::bigint as sales
+                sum(f.units) as units, sum(f.spend_micros)::bigint as spend, sum(f.sales_micros)::bigint as sales,
+                count(*) filter (where f.clicks > 0) as days
          from mowing.term_day f where f.account_id = $1 and f.day between $2::date and $3::date
          group by f.target_id, f.term_id
        ), by_ad_group as (
          select t.ad_group_id, b.term_id, (array_agg(b.target_id order by b.clicks desc, b.impressions desc))[1] as target_id,
                 count(*) as targets, sum(b.impressions) as impressions, sum(b.clicks) as clicks, sum(b.spend) as spend,
-                sum(b.orders) as orders, sum(b.units) as units, sum(b.sales) as sales
+                sum(b.orders) as orders, sum(b.units) as units, sum(b.sales) as sales, max(b.days) as days
          from by_target b join mowing.target t on t.account_id = $1 and t.target_id = b.target_id
          group by t.ad_group_id, b.term_id
        )
        select ${printed.join(', ')} from (
-         select a.*, w.text, g.campaign_id
+         select a.*, w.text, coalesce(w.first_day - date '1970-01-01', 0) as first_day, g.campaign_id
          from by_ad_group a
          join mowing.term w on w.account_id = $1 and w.term_id = a.term_id
          join mowing.ad_group g on g.account_id = $1 and g.ad_group_id = a.ad_group_id

@@ -1,4 +1,4 @@
-import { effectsQuery } from '../../contract/schemas';
+import { effectsQuery } from '../../contract/changeSchemas';
 import { loadBaleEffects, loadSortEffects } from '../../server/effects/loadEffects';
 import { endpoint, readQuery } from '../../server/http/endpoint';
 

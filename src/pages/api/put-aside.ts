@@ -1,4 +1,4 @@
-import type { StepName } from '../../contract/api';
+import type { StepName } from '../../contract/review';
 import { putAside as schema } from '../../contract/schemas';
 import { endpoint, readBody } from '../../server/http/endpoint';
 import { putAside } from '../../server/review/putAside';

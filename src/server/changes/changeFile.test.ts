@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
-import type { ChangeInfo } from '../../contract/api';
+import type { ChangeInfo } from '../../contract/changes';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
 

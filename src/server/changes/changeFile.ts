@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { describeChange } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
-import type { ChangeInfo } from '../../contract/api';
+import type { ChangeInfo } from '../../contract/changes';
 import { neutralCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { fileResponse } from '../http/fileResponse';
 import { streamResponse } from '../http/streamResponse';

@@ -1,6 +1,6 @@
 import { inverseOf } from '../../core/changes';
 import type { ChangeState } from '../../core/changes';
-import type { BaleInfo, ChangeInfo } from '../../contract/api';
+import type { BaleInfo, ChangeInfo } from '../../contract/changes';
 import { listBales } from '../../db/queries/bales';
 import { listChanges } from '../../db/queries/changes';
 import type { ChangeRow } from '../../db/queries/changes';

@@ -2,7 +2,7 @@ import { readBack } from '../../core/changes';
 import type { FileLine } from '../../core/changes';
 import { FileDecoder, findDecimalMark, parseAmount, RecordReader } from '../../connect/reports';
 import { asText } from '../../connect/spreadsheet';
-import type { FileDifferences } from '../../contract/api';
+import type { FileDifferences } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { loadChanges } from './loadChanges';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Change } from '../../core/changes';
-import type { ChangeFigures } from '../../contract/api';
+import type { ChangeFigures } from '../../contract/changes';
 import type { MarketAnswer, MarketChange } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { Query } from '../../db/connection';
@@ -16,6 +16,7 @@ import {
   lockBale,
   noteTrouble,
 } from '../../db/queries/bales';
+import { addListTerm } from '../../db/queries/negativeLists';
 import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
@@ -164,6 +165,8 @@ async function takeAnswer(
       break;
     case 'add-negative':
       negativeId = await insertMadeNegative(tx, accountId, answer.id, change);
+      // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
+      if (figures.listId !== undefined) await addListTerm(tx, accountId, figures.listId, change);
       break;
     default:
       await applyAccepted(tx, accountId, change);

@@ -1,6 +1,6 @@
 import { changeKey, entitiesOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
-import type { NewChange } from '../../contract/api';
+import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { insertChange, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';

@@ -1,6 +1,6 @@
 import { changeKey, describeChange, fromPresent, inverseOf, isChangedSince } from '../../core/changes';
 import type { Change } from '../../core/changes';
-import type { UndoAnswer, UndoRequest } from '../../contract/api';
+import type { UndoAnswer, UndoRequest } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { insertChange, listChanges } from '../../db/queries/changes';
 import type { ChangeRow } from '../../db/queries/changes';

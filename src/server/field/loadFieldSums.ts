@@ -30,6 +30,6 @@ export async function loadFieldSums({
   const parts = Object.entries(columns).map(([name, numbers]) => `${JSON.stringify(name)}:[${numbers}]`);
   return (
     `{"window":${JSON.stringify(window)},"before":${JSON.stringify(before)},"without":${JSON.stringify(without)},` +
-    `"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"text":${terms.text}}}`
+    `"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"first":[${terms.first}],"text":${terms.text}}}`
   );
 }

@@ -3,6 +3,7 @@ import type { AccountTree } from '../../core/lenses';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { listTargets } from '../../db/queries/structure';
 import { listAdGroupNodes, listCampaignNodes, listLastChanges, listLines } from '../../db/queries/tree';
+import { readWordLists } from '../../db/queries/wordLists';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
@@ -11,7 +12,7 @@ import { costsOf } from '../economics/products';
 /** Everything of an account that its figures hang on. */
 export async function loadTree(accountId: number): Promise<AccountTree> {
   const account = await needAccount(accountId);
-  const [campaigns, adGroups, targets, products, lines, goals, lastChanges] = await Promise.all([
+  const [campaigns, adGroups, targets, products, lines, goals, lastChanges, lists] = await Promise.all([
     listCampaignNodes(db(), accountId),
     listAdGroupNodes(db(), accountId),
     listTargets(db(), accountId),
@@ -19,6 +20,7 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     listLines(db(), accountId),
     listGoals(db(), accountId),
     listLastChanges(db(), accountId),
+    readWordLists(db(), accountId),
   ]);
   return {
     today: todayOf(account),
@@ -33,6 +35,7 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     lines,
     goals: goals.map(({ scope, scopeId, kind, low, high }) => ({ scope, scopeId, kind, low, high })),
     accountAcos: account.targetAcos,
+    lists,
     lastChanges,
   };
 }

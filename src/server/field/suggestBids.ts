@@ -1,6 +1,6 @@
 import { MowingError } from '../../contract/mowingError';
-import type { SuggestionsAnswer } from '../../contract/field';
-import { listTargetsToSuggest } from '../../db/queries/structure';
+import type { NewTarget, SuggestionsAnswer } from '../../contract/field';
+import { listTargetsToSuggest, marketIds } from '../../db/queries/structure';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 import { market } from '../market/market';
@@ -13,19 +13,53 @@ const AT_ONCE = 1000;
  * @throws MowingError when the account has no market, or the market does not answer
  */
 export async function suggestBids(accountId: number, ids: number[]): Promise<SuggestionsAnswer> {
+  const marketId = await marketOf(accountId);
+  const asked = await listTargetsToSuggest(db(), accountId, ids);
+  const answers = await askMarket(marketId, asked);
+  const found = new Map(asked.map(({ id }, at) => [id, answers[at]]));
+  return { bids: ids.map((id) => found.get(id) ?? null) };
+}
+
+/** The same for targets that are not there yet. */
+export async function suggestNew(accountId: number, targets: NewTarget[]): Promise<SuggestionsAnswer> {
+  const marketId = await marketOf(accountId);
+  const ids = await marketIds(
+    db(),
+    accountId,
+    'ad_group',
+    targets.map(({ adGroupId }) => adGroupId),
+  );
+  const known = targets.flatMap((target, at) => {
+    const adGroupId = ids.get(target.adGroupId);
+    return adGroupId ? [{ ...target, adGroupId, at }] : [];
+  });
+  const bids: SuggestionsAnswer['bids'] = targets.map(() => null);
+  (await askMarket(marketId, known)).forEach((answer, index) => (bids[known[index].at] = answer));
+  return { bids };
+}
+
+async function marketOf(accountId: number): Promise<string> {
   const account = await needAccount(accountId);
   if (account.marketId === null)
     throw new MowingError('conflict', `${account.name} is fed by files; no market suggests bids for it.`);
-  const targets = new Map((await listTargetsToSuggest(db(), accountId, ids)).map((one) => [one.id, one]));
-  const asked = ids.flatMap((id) => targets.get(id) ?? []);
-  const found = new Map<number, SuggestionsAnswer['bids'][number]>();
-  for (let at = 0; at < asked.length; at += AT_ONCE) {
-    const some = asked.slice(at, at + AT_ONCE);
-    const answers = await market().suggestBids(
-      account.marketId,
-      some.map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression })),
+  return account.marketId;
+}
+
+type Question = Omit<NewTarget, 'adGroupId' | 'kind'> & {
+  adGroupId: string;
+  kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
+};
+
+async function askMarket(marketId: string, questions: Question[]): Promise<SuggestionsAnswer['bids']> {
+  const answers: SuggestionsAnswer['bids'] = [];
+  for (let at = 0; at < questions.length; at += AT_ONCE)
+    answers.push(
+      ...(await market().suggestBids(
+        marketId,
+        questions
+          .slice(at, at + AT_ONCE)
+          .map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression })),
+      )),
     );
-    answers.forEach((answer, index) => found.set(some[index].id, answer));
-  }
-  return { bids: ids.map((id) => found.get(id) ?? null) };
+  return answers;
 }

@@ -15,7 +15,7 @@ import {
 } from '../../db/queries/importMerge';
 import { resolvePlaces } from '../../db/queries/importPlaces';
 import type { PlaceTexts } from '../../db/queries/importPlaces';
-import { resolveTerms } from '../../db/queries/importTerms';
+import { noteFirstDays, resolveTerms } from '../../db/queries/importTerms';
 import { placeTexts } from './segmentWriter';
 import type { Segment } from './segmentWriter';
 
@@ -47,6 +47,8 @@ export class StagedImport {
   private readonly placeIds = new Map<number, number | null>();
   private readonly placeNames = new Map<number, string>();
   private readonly termIds = new Map<number, number>();
+  /** The first day on which the file has a term, by our id. */
+  private readonly firstDays = new Map<number, number>();
   /** Days met so far: those without rows before this file, and the others. */
   private readonly fresh = new Set<number>();
   private readonly others = new Set<number>();
@@ -83,6 +85,8 @@ export class StagedImport {
   /** Waits for the last segment. */
   async finish(): Promise<ImportResult> {
     await this.under;
+    // Ranks name terms too, but say nothing of when shoppers typed them.
+    if (this.spec.kind === 'terms') await noteFirstDays(this.tx, this.accountId, this.firstDays);
     const days = [...this.fresh, ...this.others].sort((a, b) => a - b);
     this.result.listed.sort((a, b) => a.line - b.line);
     const [first, last] = [days[0], days.at(-1)];
@@ -153,8 +157,12 @@ export class StagedImport {
         continue;
       }
       segment.place[row] = id;
-      if (hasTerms) segment.detail[row] = this.termIds.get(segment.detail[row])!;
       const day = segment.day[row];
+      if (hasTerms) {
+        const term = this.termIds.get(segment.detail[row])!;
+        segment.detail[row] = term;
+        if (!(day >= (this.firstDays.get(term) ?? Infinity))) this.firstDays.set(term, day);
+      }
       (this.fresh.has(day) && !this.written.has(day) ? fresh : merging).push(row);
     }
     return { fresh, merging };

@@ -1,8 +1,10 @@
-import type { ReviewData } from '../../contract/api';
+import type { ReviewData } from '../../contract/review';
 import { marginOf } from '../../core/economics';
 import { listProducts } from '../../db/queries/economics';
 import { costsOf } from '../economics/products';
+import { readWordLists } from '../../db/queries/wordLists';
 import { listRoutes } from '../../db/queries/routes';
+import { readNegativeLists } from '../../db/queries/negativeLists';
 import { listPutAside } from '../../db/queries/putAside';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
 import { readTermColumns } from '../../db/queries/terms';
@@ -19,16 +21,19 @@ export async function loadReview(accountId: number, from?: string, to?: string):
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const sql = db();
-  const [campaigns, adGroups, targets, negatives, products, routes, rows, putAside] = await Promise.all([
-    listCampaigns(sql, accountId),
-    listAdGroups(sql, accountId),
-    listTargets(sql, accountId),
-    listNegatives(sql, accountId),
-    listProducts(sql, accountId),
-    listRoutes(sql, accountId),
-    readTermColumns(sql, accountId, window.from, window.to),
-    listPutAside(sql, accountId, todayOf(account)),
-  ]);
+  const [campaigns, adGroups, targets, negatives, products, routes, lists, rows, putAside, negativeLists] =
+    await Promise.all([
+      listCampaigns(sql, accountId),
+      listAdGroups(sql, accountId),
+      listTargets(sql, accountId),
+      listNegatives(sql, accountId),
+      listProducts(sql, accountId),
+      listRoutes(sql, accountId),
+      readWordLists(sql, accountId),
+      readTermColumns(sql, accountId, window.from, window.to),
+      listPutAside(sql, accountId, todayOf(account)),
+      readNegativeLists(sql, accountId),
+    ]);
   const rest: Omit<ReviewData, 'rows'> = {
     account: accountInfo(account),
     window,
@@ -38,7 +43,9 @@ export async function loadReview(accountId: number, from?: string, to?: string):
       return share === undefined ? [] : [{ productId: row.id, share }];
     }),
     routes,
+    lists,
     putAside,
+    negativeLists,
   };
   const columns = Object.entries(rows).map(([name, list]) => `${JSON.stringify(name)}:${list}`);
   return `${JSON.stringify(rest).slice(0, -1)},"rows":{${columns.join(',')}}}`;

@@ -1,4 +1,4 @@
-import type { TermDays } from '../../contract/api';
+import type { TermDays } from '../../contract/review';
 import { readTermDays } from '../../db/queries/terms';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';

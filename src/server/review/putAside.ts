@@ -1,5 +1,5 @@
 import { addDays } from '../../core/units';
-import type { StepName } from '../../contract/api';
+import type { StepName } from '../../contract/review';
 import { dropPutAside, keepPutAside } from '../../db/queries/putAside';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';

@@ -11,6 +11,12 @@ export function fieldsOffered(lens: LensName): FieldsOffered {
   return {
     numbers: NUMBER_FIELDS.map(({ key }) => key).filter((key) => hasBid || key !== 'bid'),
     texts: ['name', 'place'],
-    choices: hasKind ? ['standing', 'evidence', 'state', 'kind'] : ['standing', 'evidence', 'state'],
+    choices: [
+      'standing',
+      'evidence',
+      'state',
+      ...(hasKind ? (['kind'] as const) : []),
+      ...(lens === 'terms' ? (['termKind', 'seen'] as const) : []),
+    ],
   };
 }

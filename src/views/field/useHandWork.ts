@@ -1,7 +1,8 @@
 import { useMemo, useRef } from 'react';
 import { daysIn } from '../../core/units';
 import type { LoadedLens } from '../shared/fieldEngine/types';
-import type { AccountInfo, NewChange } from '../../contract/api';
+import type { AccountInfo } from '../../contract/api';
+import type { NewChange } from '../../contract/changes';
 import type { TrayState } from '../shared/tray/useTray';
 import { newChange, planMove, planState } from './changes/handChanges';
 import { stagedOf, valueChange } from './changes/staged';

@@ -1,5 +1,5 @@
 import { formatCount } from '../../core/units';
-import type { BaleInfo } from '../../contract/api';
+import type { BaleInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
 import type { LedgerState } from './useLedger';
 

@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { formatCount, formatMoney, formatShare } from '../../core/units';
-import type { UndoAnswer } from '../../contract/api';
+import type { UndoAnswer } from '../../contract/changes';
 
 interface UndoDialogProps {
   changed: UndoAnswer['changed'];

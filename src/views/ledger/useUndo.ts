@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import type { UndoAnswer } from '../../contract/api';
+import type { UndoAnswer } from '../../contract/changes';
 import { api } from '../shared/api';
 
 interface Asking {

@@ -1,5 +1,5 @@
 import { formatCount, formatMoney } from '../../core/units';
-import type { RoundStep } from '../../contract/api';
+import type { RoundStep } from '../../contract/review';
 import { STEPS } from './useRoundState';
 
 /** How much there is to do in a step. Money in micros. */

@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { SortOrder, Stack } from '../../core/conditions';
-import type { AccountInfo, BidStepName, RoundStep } from '../../contract/api';
+import type { AccountInfo } from '../../contract/api';
+import type { BidStepName, RoundStep } from '../../contract/review';
 import type { BidSort } from '../shared/fieldEngine/types';
 import { recall, remember, useUrlState } from '../shared/urlState';
 import type { ReviewSettings, Show } from './terms/worker/types';

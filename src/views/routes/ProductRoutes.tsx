@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { routeKey } from '../../core/routes';
+import { routeKey, USUAL_START } from '../../core/routes';
 import type { Route } from '../../core/routes';
 import type { AdGroup, StructureIndex } from '../../core/structure';
 import { formatCount } from '../../core/units';
@@ -13,12 +13,13 @@ import type { RoutesState } from './useRoutes';
 interface ProductRoutesProps {
   product: { id: number | null; name: string };
   index: StructureIndex;
+  currency: string;
   state: RoutesState;
   onApproveAll: () => void;
 }
 
 /** The routes of one product: drawn, edited by a form, proposed ones approved. */
-export function ProductRoutes({ product, index, state, onApproveAll }: ProductRoutesProps) {
+export function ProductRoutes({ product, index, currency, state, onApproveAll }: ProductRoutesProps) {
   const { routes, proposed, put, remove, undo } = state;
   const [chosen, setChosen] = useState<GraphLink | null>(null);
   const sources = index.researchAdGroups(product.id);
@@ -74,6 +75,7 @@ export function ProductRoutes({ product, index, state, onApproveAll }: ProductRo
           isProposed={chosen.isProposed}
           sources={sources}
           homes={homes}
+          currency={currency}
           nameOf={nameOf}
           onRoute={(route) => setChosen({ route, isProposed: true })}
           onKeep={() => {
@@ -104,5 +106,5 @@ function homesOf(
 /** A drawn route takes what its home is for. */
 function newRoute(index: StructureIndex, sourceId: number, homeId: number): Route {
   const takes = index.itemHomes.some(({ id }) => id === homeId) ? 'items' : 'words';
-  return { sourceId, homeId, takes, match: 'exact', block: 'ad group' };
+  return { sourceId, homeId, takes, match: 'exact', block: 'ad group', asks: null, start: USUAL_START };
 }

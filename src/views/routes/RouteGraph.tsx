@@ -110,9 +110,11 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
                 y={centre(from) + (route.takes === 'items' ? 13 : -4)}
                 fontSize={11}
                 fill="var(--faint)"
+                style={{ paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 }}
               >
                 {route.takes}
                 {route.takes === 'words' && `, ${route.match}`}
+                {route.asks && `, from ${route.asks.orders} ${route.asks.orders === 1 ? 'order' : 'orders'}`}
               </text>
             </g>
           );

@@ -59,6 +59,7 @@ function Routes() {
               key={product.id ?? 0}
               product={product}
               index={index}
+              currency={account?.currency ?? ''}
               state={state}
               onApproveAll={() => state.put(proposed)}
             />

@@ -8,6 +8,7 @@ import { useUrlState } from '../shared/urlState';
 import { AccountForm } from './AccountForm';
 import { DataPart } from './data/DataPart';
 import { GoalsPart } from './goals/GoalsPart';
+import { WordListsPart } from './words/WordListsPart';
 import { ProductsPart } from './products/ProductsPart';
 
 export function SetupPlace() {
@@ -22,6 +23,7 @@ const PARTS = [
   { name: 'data', label: 'Data', does: 'Market, imports, exports', Part: DataPart },
   { name: 'products', label: 'Products and costs', does: 'Margin and break-even', Part: ProductsPart },
   { name: 'goals', label: 'Targets', does: 'ACOS or margin by scope', Part: GoalsPart },
+  { name: 'words', label: 'Brands and words', does: 'What sort of term it is', Part: WordListsPart },
 ] as const;
 
 /** Accounts and their ground: data, products and their costs, targets. */

@@ -2,22 +2,27 @@ import { useEffect, useState } from 'react';
 
 interface NumberFieldProps {
   label: string;
-  value: number;
+  /** Null: nothing is set, and the field is empty. */
+  value: number | null;
   min: number;
   step: number;
   width?: number;
   onChange: (value: number) => void;
+  /** The field was emptied; without this an empty field takes its old value again. */
+  onNone?: () => void;
 }
 
 /** A small number field that tells its value when it is complete: on Enter, on the arrows, on leaving. */
-export function NumberField({ label, value, min, step, width = 54, onChange }: NumberFieldProps) {
-  const shown = String(Number(value.toFixed(2)));
+export function NumberField({ label, value, min, step, width = 54, onChange, onNone }: NumberFieldProps) {
+  const shown = value === null ? '' : String(Number(value.toFixed(2)));
   const [text, setText] = useState(shown);
   useEffect(() => setText(shown), [shown]);
   const tell = (next: string) => {
     const number = Number(next.replace(',', '.'));
+    if (next.trim() === '' && onNone) return value === null ? undefined : onNone();
     if (next.trim() === '' || !Number.isFinite(number) || number < min) return setText(shown);
-    if (number !== Number(shown)) onChange(number);
+    if (shown === '' || number !== Number(shown)) onChange(number);
+    return undefined;
   };
   return (
     <label style={{ display: 'inline-flex', alignItems: 'center', gap: 5 }} className="faint">

@@ -1,22 +1,16 @@
 // The one typed client through which views reach the server.
 import type {
   AccountInfo,
-  BaleInfo,
-  ChangeInfo,
   ErrorAnswer,
   FieldSumsAnswer,
-  FileDifferences,
   GoalsAnswer,
   ImportAnswer,
   NewAccount,
-  NewChange,
   ProductsAnswer,
-  ReviewData,
-  StepName,
   SyncInfo,
-  TermDays,
-  UndoAnswer,
 } from '../../contract/api';
+import type { BaleInfo, ChangeInfo, FileDifferences, NewChange, UndoAnswer } from '../../contract/changes';
+import type { ReviewData, StepName, TermDays } from '../../contract/review';
 import type {
   HistoryAnswer,
   MonthGoal,
@@ -25,6 +19,7 @@ import type {
   RowDaysAnswer,
   RowsRequest,
   SparksAnswer,
+  NewTarget,
   SuggestionsAnswer,
   Swath,
 } from '../../contract/field';
@@ -34,6 +29,8 @@ import type { BidFeed } from '../../core/bids';
 import type { AccountTree, LensGrain } from '../../core/lenses';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
+import type { WordLists } from '../../core/matching';
+import type { NegativeListInfo, NegativeListRequest } from '../../contract/words';
 import type { Goal } from '../../core/goals';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
@@ -137,6 +134,8 @@ export const api = {
   ) => ask<HistoryAnswer>(`/api/history?${query({ account, from, ...of })}`),
   suggestBids: (account: number, ids: number[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
+  suggestNew: (account: number, targets: NewTarget[]) =>
+    ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
   bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),
   targetAside: (account: number) => ask<{ aside: TargetAside[] }>(`/api/target-aside?${query({ account })}`),
   putTargetsAside: (request: AsideRequest) =>
@@ -144,6 +143,15 @@ export const api = {
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),
+  wordLists: (account: number) => ask<{ lists: WordLists }>(`/api/word-lists?${query({ account })}`),
+  keepWordLists: (account: number, lists: WordLists) =>
+    ask<{ lists: WordLists }>('/api/word-lists', send('PUT', { account, lists })),
+  negativeLists: (account: number) =>
+    ask<{ lists: NegativeListInfo[] }>(`/api/negative-lists?${query({ account })}`),
+  keepNegativeList: (request: NegativeListRequest) =>
+    ask<{ id: number }>('/api/negative-lists', send('PUT', request)),
+  removeNegativeList: (account: number, id: number) =>
+    ask<{ removed: boolean }>(`/api/negative-lists?${query({ account, id })}`, { method: 'DELETE' }),
   pinnedTerms: (account: number) => ask<{ pinned: PinnedTerm[] }>(`/api/core-terms?${query({ account })}`),
   pinTerm: (account: number, productId: number, term: string) =>
     ask<PinnedTerm>('/api/core-terms', send('PUT', { account, productId, term })),

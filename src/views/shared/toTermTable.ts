@@ -1,4 +1,4 @@
-import type { ReviewData } from '../../contract/api';
+import type { ReviewData } from '../../contract/review';
 import type { TermTable } from '../../core/terms';
 
 /** Search terms as the server sends them, as the core takes them. */
@@ -11,6 +11,8 @@ export function toTermTable(rows: ReviewData['rows']): TermTable {
     campaignId: Int32Array.from(rows.campaignId),
     targetId: Int32Array.from(rows.targetId),
     targetCount: Int32Array.from(rows.targetCount),
+    days: Int32Array.from(rows.days),
+    firstDay: Int32Array.from(rows.firstDay),
     impressions: Float64Array.from(rows.impressions),
     clicks: Float64Array.from(rows.clicks),
     spend: Float64Array.from(rows.spend),

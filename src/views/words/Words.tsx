@@ -10,6 +10,7 @@ import { useUrlState } from '../shared/urlState';
 import type { LoadedWords } from '../shared/wordsEngine/types';
 import { useWords } from '../shared/wordsEngine/useWords';
 import { CorePart } from './core/CorePart';
+import { ListsPart } from './lists/ListsPart';
 import { PartsPart } from './parts/PartsPart';
 import { PreviewPart } from './preview/PreviewPart';
 import { StandingPart } from './standing/StandingPart';
@@ -28,6 +29,12 @@ const PARTS: { name: string; label: string; does: string; Part: (props: WordsPar
     label: 'Negatives that stand',
     does: 'What they block, and what is odd',
     Part: StandingPart,
+  },
+  {
+    name: 'lists',
+    label: 'Negative lists',
+    does: 'Kept over many campaigns',
+    Part: ListsPart,
   },
   { name: 'preview', label: 'What a keyword catches', does: 'Tried on past terms', Part: PreviewPart },
 ];

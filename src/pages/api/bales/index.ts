@@ -1,4 +1,5 @@
-import { accountQuery, changeIds } from '../../../contract/schemas';
+import { accountQuery } from '../../../contract/schemas';
+import { changeIds } from '../../../contract/changeSchemas';
 import { needAccount } from '../../../server/accounts/accounts';
 import { loadBales } from '../../../server/changes/loadChanges';
 import { sendBale } from '../../../server/changes/sendBale';

@@ -1,4 +1,5 @@
-import { accountQuery, exportQuery } from '../../../contract/schemas';
+import { accountQuery } from '../../../contract/schemas';
+import { exportQuery } from '../../../contract/changeSchemas';
 import { needAccount } from '../../../server/accounts/accounts';
 import { changeFile } from '../../../server/changes/changeFile';
 import type { ChangeFileFormat } from '../../../server/changes/changeFile';

@@ -1,4 +1,4 @@
-import { changeIds } from '../../../contract/schemas';
+import { changeIds } from '../../../contract/changeSchemas';
 import { goFromPresent } from '../../../server/changes/editStaged';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 

@@ -1,5 +1,6 @@
-import type { ChangeState, NewChange } from '../../../contract/api';
-import { changesQuery, stageRequest } from '../../../contract/schemas';
+import type { ChangeState } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
+import { changesQuery, stageRequest } from '../../../contract/changeSchemas';
 import { needAccount } from '../../../server/accounts/accounts';
 import { loadChanges } from '../../../server/changes/loadChanges';
 import { stageChanges } from '../../../server/changes/stageChanges';

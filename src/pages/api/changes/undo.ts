@@ -1,5 +1,5 @@
-import type { UndoRequest } from '../../../contract/api';
-import { undoRequest } from '../../../contract/schemas';
+import type { UndoRequest } from '../../../contract/changes';
+import { undoRequest } from '../../../contract/changeSchemas';
 import { undoChanges } from '../../../server/changes/undoChanges';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 

@@ -1,4 +1,4 @@
-import { stagedValues } from '../../../contract/schemas';
+import { stagedValues } from '../../../contract/changeSchemas';
 import { editValues } from '../../../server/changes/editStaged';
 import type { StagedValue } from '../../../server/changes/editStaged';
 import { endpoint, readBody } from '../../../server/http/endpoint';

@@ -1,4 +1,4 @@
-import { changeIds } from '../../../contract/schemas';
+import { changeIds } from '../../../contract/changeSchemas';
 import { withdraw } from '../../../server/changes/stageChanges';
 import { endpoint, readBody } from '../../../server/http/endpoint';
 

@@ -127,7 +127,7 @@ describe('pausing a selection', () => {
       'terms',
       indexTree(aTree()),
       { ...sums, termId: Int32Array.of(1) },
-      new Map([[1, 'crock']]),
+      new Map([[1, { text: 'crock', kind: 'words', isNew: false }]]),
     );
     expect(planState(terms, [0], 'paused', none, 30)).toEqual([]);
   });

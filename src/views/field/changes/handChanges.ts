@@ -5,7 +5,7 @@ import type { LensTable } from '../../../core/lenses';
 import { monthAt } from '../../../core/bids';
 import type { Month } from '../../../core/bids';
 import { DAYS_PER_MONTH, formatMoney, formatShare } from '../../../core/units';
-import type { NewChange } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
 import { isRecent, stateChange, stagedValue, valueChange } from './staged';
 import type { Staged } from './staged';
 

@@ -1,9 +1,5 @@
-import { NUMBER_FIELDS } from '../../../core/conditions';
 import type { LensName } from '../../../core/lenses';
 import type { ColumnState } from '../../../table';
-
-/** Columns that are no numbers. */
-export const OTHER_COLUMNS = ['standing', 'name', 'place', 'kind', 'state', 'evidence', 'trend'] as const;
 
 const FIGURES = ['clicks', 'spend', 'd.spend', 'orders', 'sales', 'acos'];
 const OF_TARGETS = ['standing', 'name', 'place', 'kind', 'bid', ...FIGURES, 'trend'];
@@ -18,6 +14,7 @@ const SHOWN: Record<LensName, string[]> = {
     'name',
     'place',
     'kind',
+    'termKind',
     'clicks',
     'cvr',
     'spend',
@@ -51,6 +48,8 @@ const WIDTHS: Record<string, number> = {
   name: 150,
   place: 118,
   kind: 54,
+  termKind: 70,
+  seen: 70,
   state: 58,
   evidence: 60,
   trend: 58,
@@ -73,9 +72,6 @@ const USUAL_WIDTH = 76;
 
 /** Width of a column as long as nobody has dragged it. */
 export const widthOf = (key: string): number => WIDTHS[key] ?? USUAL_WIDTH;
-
-/** Every column there is, in the order in which they are offered. */
-export const ALL_COLUMNS: string[] = [...OTHER_COLUMNS, ...NUMBER_FIELDS.map(({ key }) => key)];
 
 /** How the columns of a lens stand as long as nobody has set them. */
 export const defaultColumns = (lens: LensName): ColumnState => ({

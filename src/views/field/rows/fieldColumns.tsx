@@ -75,6 +75,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
         'Match type, or what kind of target it is; for search terms, of the target that caught them.',
       cell: (row) => <span title={table.kind[row]}>{table.kind[row]}</span>,
     },
+    ...(table.lens === 'terms' ? termColumns(of) : []),
     {
       key: 'state',
       label: 'State',
@@ -100,6 +101,27 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
   ];
   return [...others, ...NUMBER_FIELDS.map(({ key }) => numberColumn(of, key))];
 }
+
+/** What is told of search terms alone. */
+const termColumns = ({ table, reader }: ColumnsOf): Column<number>[] => [
+  {
+    key: 'termKind',
+    label: 'Sort',
+    width: widthOf('termKind'),
+    sortable: true,
+    definition:
+      'Words, an item code, or a word of the lists under Setup: own brand, rival brand, never wanted.',
+    cell: (row) => <span title={table.termKind[row]}>{table.termKind[row]}</span>,
+  },
+  {
+    key: 'seen',
+    label: 'First seen',
+    width: widthOf('seen'),
+    sortable: true,
+    definition: 'Whether the account saw the term for the first time in this window.',
+    cell: reader.choice('seen'),
+  },
+];
 
 function numberColumn(of: ColumnsOf, key: NumberKey): Column<number> {
   const { table, reader } = of;

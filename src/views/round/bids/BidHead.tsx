@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import type { AccountInfo, BidStepName } from '../../../contract/api';
+import type { AccountInfo } from '../../../contract/api';
+import type { BidStepName } from '../../../contract/review';
 import { formatCount, formatMoney } from '../../../core/units';
 import type { Show } from '../terms/worker/types';
 import type { RoundState } from '../useRoundState';

@@ -5,7 +5,7 @@ import type { LensTable } from '../../../core/lenses';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { DASH, formatMoney, formatShare } from '../../../core/units';
-import type { BidStepName } from '../../../contract/api';
+import type { BidStepName } from '../../../contract/review';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';

@@ -2,7 +2,8 @@ import { bidReason, BID_STEPS, proposalAt, reasonContext } from '../../../core/b
 import type { PlanColumns } from '../../../core/bids';
 import { sumsAt } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
-import type { BidStepName, ChangeFigures, NewChange } from '../../../contract/api';
+import type { ChangeFigures, NewChange } from '../../../contract/changes';
+import type { BidStepName } from '../../../contract/review';
 import type { BidAct, BidEdits } from './bidEdits';
 
 /** Why a row's bid is proposed as it is. */

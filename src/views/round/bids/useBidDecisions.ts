@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useMemo, useRef, useState } from 'react';
-import type { AccountInfo, BidStepName, NewChange, RoundStep } from '../../../contract/api';
+import type { AccountInfo } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
+import type { BidStepName, RoundStep } from '../../../contract/review';
 import type { AsideRequest, AsideVerdict, TargetAside } from '../../../contract/bids';
 import { formatDay } from '../../../core/units';
 import { api } from '../../shared/api';

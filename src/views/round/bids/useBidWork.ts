@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Area } from '../../../charts';
-import type { AccountInfo, BidStepName } from '../../../contract/api';
+import type { AccountInfo } from '../../../contract/api';
+import type { BidStepName } from '../../../contract/review';
 import { settingsOf } from '../../../core/bids';
 import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';

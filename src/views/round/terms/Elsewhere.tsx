@@ -1,9 +1,53 @@
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
-import { adGroupName, placeName } from './placeName';
-import type { LoadedReview, RowDetail } from './worker/types';
+import { stoppedBy } from '../../../core/negatives';
+import { adGroupName, campaignName, placeName } from './placeName';
+import type { LoadedReview, Proposal, RowDetail } from './worker/types';
+
+const MOST = 5;
+
+/** What the negatives of a proposal would really stop: a term that runs in other places goes on there. */
+function StopWords({
+  proposal,
+  detail,
+  review,
+  row,
+}: {
+  proposal: Proposal;
+  detail: RowDetail;
+  review: LoadedReview;
+  row: number;
+}) {
+  const scope = proposal.step === 'harvest' ? proposal.block : proposal.scope;
+  if (scope === 'nowhere') return null;
+  const { clicks, all, goesOn } = stoppedBy(
+    review,
+    [row, ...detail.elsewhere],
+    proposal.places.get(scope) ?? [],
+  );
+  if (all === 0) return null;
+  const places = new Set(goesOn).size;
+  return (
+    <p style={{ margin: '2px 0' }}>
+      Blocked as proposed, {formatCount(clicks)} of its {formatCount(all)} clicks would stop
+      {places > 0
+        ? `; it goes on in ${formatCount(places)} other ad ${places === 1 ? 'group' : 'groups'}.`
+        : '.'}
+    </p>
+  );
+}
 
 /** Where else the term runs, is targeted, is negative; and the target that caught it here. */
-export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: LoadedReview; row: number }) {
+export function Elsewhere({
+  detail,
+  proposal,
+  review,
+  row,
+}: {
+  detail: RowDetail;
+  proposal: Proposal;
+  review: LoadedReview;
+  row: number;
+}) {
   const { table, structure } = review;
   const target = structure.targets.find(({ id }) => id === table.targetId[row]);
   const caught = target
@@ -32,6 +76,20 @@ export function Elsewhere({ detail, review, row }: { detail: RowDetail; review: 
           )
         );
       })}
+      {detail.negatives.slice(0, MOST).map((one) => (
+        <p key={one.id} style={{ margin: '2px 0' }} className="over">
+          ▲ Negative in{' '}
+          {one.adGroupId === null ? campaignName(one.campaignId, review) : adGroupName(one.adGroupId, review)}{' '}
+          ({one.match}
+          {one.match === 'phrase' && ` “${one.expression}”`})
+        </p>
+      ))}
+      {detail.negatives.length > MOST && (
+        <p className="faint" style={{ margin: '2px 0' }}>
+          and {formatCount(detail.negatives.length - MOST)} more negatives that stop it
+        </p>
+      )}
+      <StopWords proposal={proposal} detail={detail} review={review} row={row} />
       {detail.elsewhere.length === 0 ? (
         <p className="faint" style={{ margin: '2px 0' }}>
           In this window it ran nowhere else.

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import { addDays } from '../../../core/units';
-import type { StepName } from '../../../contract/api';
+import type { TermKind } from '../../../core/matching';
+import { addDays, dayFromNumber, formatDay } from '../../../core/units';
+import type { StepName } from '../../../contract/review';
 import { api } from '../../shared/api';
 import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
@@ -79,6 +80,9 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
       </h2>
       <p className="faint" style={{ margin: '2px 0 8px' }}>
         {placeName(row, review)}
+        {detail && ` · ${kindWords(detail.kind)}`}
+        {table.firstDay[row] > 0 && ` · first seen ${formatDay(dayFromNumber(table.firstDay[row]))}`}
+        {detail?.isNew && ', new in this window'}
       </p>
       {detail && (
         <>
@@ -93,7 +97,11 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
         </>
       )}
       <DayByDay account={account} last={last} settledTo={window.to} asked={days} />
-      {detail && <Elsewhere detail={detail} review={review} row={row} />}
+      {detail && (
+        <Elsewhere detail={detail} proposal={decisions.edited(detail.proposal)} review={review} row={row} />
+      )}
     </>
   );
 }
+
+const kindWords = ({ name, word }: TermKind): string => (word === null ? name : `${name} (“${word}”)`);

@@ -1,10 +1,11 @@
-import { checkChange } from '../../../core/changes';
-import { NEGATIVE_SCOPES } from '../../../core/negatives';
-import type { NegativeScope } from '../../../core/negatives';
+import type { NewChange } from '../../../contract/changes';
+import { changeKey, checkChange, describeChange } from '../../../core/changes';
+import type { Change } from '../../../core/changes';
+import type { BlockScope } from '../../../core/negatives';
 import { isExactTarget } from '../../../core/structure';
-import { MICROS_PER_UNIT, toMicros } from '../../../core/units';
+import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
-import { adGroupName } from './placeName';
+import { adGroupName, campaignName } from './placeName';
 import { scopeWords } from './scopeWords';
 import { toChanges } from './toChanges';
 import type { Decisions } from './useDecisions';
@@ -36,6 +37,7 @@ export function ProposalForm({ proposal, review, decisions }: ProposalFormProps)
       ) : (
         <NegativeFields proposal={proposal} review={review} decisions={decisions} />
       )}
+      <Together changes={changes} review={review} />
       {sentences.map((sentence) => (
         <p key={sentence} className="over" style={{ margin: 0 }}>
           ▲ {sentence} The market will refuse it.
@@ -50,12 +52,12 @@ function HarvestFields({
   review,
   decisions,
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'harvest' }> }) {
-  const { row, isItem, homeId, bid, block, places } = proposal;
+  const { row, isItem, homeId, bid, block, places, match, gain } = proposal;
   const homes = homesFor(isItem, review);
   return (
     <>
       <label style={LABEL}>
-        <span className="faint">{isItem ? 'Item target in' : 'Exact keyword in'}</span>
+        <span className="faint">{isItem ? 'Item target in' : 'Keyword in'}</span>
         <select
           aria-label="Home"
           value={homeId ?? ''}
@@ -70,13 +72,30 @@ function HarvestFields({
           ))}
         </select>
       </label>
-      <NumberField
-        label={`${review.account.currency} bid`}
-        value={bid / MICROS_PER_UNIT}
-        min={0.01}
-        step={0.01}
-        onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
-      />
+      <div className="bar" style={{ gap: 12 }}>
+        {!isItem && (
+          <select
+            aria-label="Match of the keyword"
+            value={match}
+            onChange={(event) => decisions.edit(row, { match: event.target.value as typeof match })}
+          >
+            {['exact', 'phrase', 'broad'].map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+        )}
+        <NumberField
+          label={`${review.account.currency} bid`}
+          value={bid / MICROS_PER_UNIT}
+          min={0.01}
+          step={0.01}
+          onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
+        />
+        <span className="faint" title={GAIN}>
+          profit {gain.profit > 0 ? '+' : ''}
+          {formatMoney(gain.profit)} a month
+        </span>
+      </div>
       <label style={LABEL}>
         <span className="faint">Once the {isItem ? 'target' : 'keyword'} is accepted, block it in</span>
         <select
@@ -85,9 +104,9 @@ function HarvestFields({
           onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
         >
           <option value="nowhere">nowhere</option>
-          {NEGATIVE_SCOPES.map((scope) => (
+          {[...places.keys()].map((scope) => (
             <option key={scope} value={scope}>
-              {scopeWords(scope, places)}
+              {scopeWords(scope, places, review.negativeLists)}
             </option>
           ))}
         </select>
@@ -110,6 +129,7 @@ function homesFor(isItem: boolean, { structure }: LoadedReview): number[] {
 
 function NegativeFields({
   proposal,
+  review,
   decisions,
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'negatives' }> }) {
   const { row, match, scope, places } = proposal;
@@ -132,17 +152,48 @@ function NegativeFields({
         <select
           aria-label="Block in"
           value={scope}
-          onChange={(event) => decisions.edit(row, { scope: event.target.value as NegativeScope })}
+          onChange={(event) => decisions.edit(row, { scope: event.target.value as BlockScope })}
         >
-          {NEGATIVE_SCOPES.map((one) => (
+          {[...places.keys()].map((one) => (
             <option key={one} value={one}>
-              {scopeWords(one, places)}
+              {scopeWords(one, places, review.negativeLists)}
             </option>
           ))}
         </select>
       </label>
     </div>
   );
+}
+
+/** What the expected profit of a harvest is reckoned from. */
+export const GAIN =
+  'Margin × what the bid adds in sales, less what its clicks then cost more than now; without costs, margin is taken as 1.5 × the target';
+
+const MOST = 6;
+
+/** Everything that accepting the proposal puts into the tray, in the order in which it is sent. */
+function Together({ changes, review }: { changes: NewChange[]; review: LoadedReview }) {
+  if (changes.length < 2) return null;
+  return (
+    <ol aria-label="What is staged together" style={{ margin: 0, paddingLeft: 18, fontSize: 12.5 }}>
+      {changes.slice(0, MOST).map(({ change, after }) => (
+        <li key={changeKey(change)}>
+          {describeChange(change)}{' '}
+          <span className="faint">
+            {placeOf(change, review)}
+            {after !== undefined && ', once that is accepted'}
+          </span>
+        </li>
+      ))}
+      {changes.length > MOST && <li className="faint">and {changes.length - MOST} more</li>}
+    </ol>
+  );
+}
+
+function placeOf(change: Change, review: LoadedReview): string {
+  if ('adGroupId' in change && change.adGroupId !== null)
+    return `in ${adGroupName(change.adGroupId, review)}`;
+  return 'campaignId' in change ? `in ${campaignName(change.campaignId, review)}` : '';
 }
 
 const LABEL = { display: 'grid', gap: 2, fontSize: 12.5 } as const;

@@ -1,4 +1,5 @@
-import type { AccountInfo, StepName } from '../../../contract/api';
+import type { AccountInfo } from '../../../contract/api';
+import type { StepName } from '../../../contract/review';
 import { VirtualTable } from '../../../table';
 import type { RowsState } from '../../shared/useRows';
 import { columnsOf } from './columns';

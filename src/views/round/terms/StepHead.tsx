@@ -3,11 +3,11 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { measure } from '../../../core/measures';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
-import type { StepName } from '../../../contract/api';
+import type { StepName } from '../../../contract/review';
 import { STEPS } from '../useRoundState';
 import type { RoundState } from '../useRoundState';
 import { Thresholds } from './Thresholds';
-import type { Arranged, Show } from './worker/types';
+import type { Arranged, Show, StepSummary } from './worker/types';
 
 interface StepHeadProps {
   state: RoundState;
@@ -37,9 +37,9 @@ export function StepHead({
   return (
     <div style={{ padding: '10px 16px 6px' }}>
       <p className="serif" style={{ margin: '0 0 6px', fontSize: 17 }}>
-        {summary ? sentence(step, summary.left, summary.money, currency) : 'Reading the search terms …'}
+        {summary ? sentence(step, summary, currency) : 'Reading the search terms …'}
       </p>
-      <div style={{ display: 'flex', alignItems: 'center', gap: 12, flexWrap: 'wrap' }}>
+      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 10px', flexWrap: 'wrap' }}>
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -75,13 +75,15 @@ export function StepHead({
 
 const TOGGLE = { padding: '1px 8px', fontSize: 12.5, textTransform: 'none' } as const;
 
-function sentence(step: string, left: number, money: number, currency: string): string {
+function sentence(step: string, { left, money, profit }: StepSummary, currency: string): string {
   if (left === 0)
     return `${STEPS.find(({ name }) => name === step)!.label}: nothing left to decide at these thresholds.`;
   const terms = left === 1 ? 'One search term' : `${formatCount(left)} search terms`;
-  return step === 'harvest'
-    ? `${terms} sold for ${formatMoney(money)} ${currency} and ${left === 1 ? 'has' : 'have'} no keyword of ${left === 1 ? 'its' : 'their'} own.`
-    : `${terms} took ${formatMoney(money)} ${currency} and will hardly pay.`;
+  if (step === 'negatives') return `${terms} took ${formatMoney(money)} ${currency} and will hardly pay.`;
+  const [have, own, them] = left === 1 ? ['has', 'its', 'it'] : ['have', 'their', 'them'];
+  return profit > 0
+    ? `${terms} ${have} no keyword of ${own} own; moving ${them} should add ${formatMoney(profit)} ${currency} a month.`
+    : `${terms} sold for ${formatMoney(money)} ${currency} and ${have} no keyword of ${own} own.`;
 }
 
 /** Totals of what is shown; ratios from the sums. */

@@ -98,5 +98,5 @@ export function TermStep({ account, fault, state, work, version }: TermStepProps
 const FIELDS: FieldsOffered = {
   numbers: MEASURES.map(({ key }) => key),
   texts: ['term', 'place'],
-  choices: [],
+  choices: ['termKind', 'seen'],
 };

@@ -1,4 +1,4 @@
-import type { StepName } from '../../../contract/api';
+import type { StepName } from '../../../contract/review';
 import { MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import type { RoundState } from '../useRoundState';
@@ -46,7 +46,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
       )}
       {step === 'harvest' && (
         <NumberField
-          label="ACOS at most, %"
+          label="% ACOS"
           value={settings.maxAcos * 100}
           min={0.1}
           step={1}

@@ -1,12 +1,14 @@
+import { TERM_KINDS } from '../../../core/matching';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { sumsOfRow } from '../../../core/terms';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { Column } from '../../../table';
-import type { StepName } from '../../../contract/api';
+import type { StepName } from '../../../contract/review';
 import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { DecideButtons } from '../DecideButtons';
+import { GAIN } from './ProposalForm';
 import { nextScope, scopeWords } from './scopeWords';
 import type { Decisions } from './useDecisions';
 import type { LoadedReview, Proposal } from './worker/types';
@@ -33,9 +35,7 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
   const { review, step } = context;
   const { currency } = review.account;
   const figures: MeasureKey[] =
-    step === 'harvest'
-      ? ['clicks', 'orders', 'sales', 'acos', 'cpc']
-      : ['clicks', 'orders', 'spend', 'acos', 'cpc'];
+    step === 'harvest' ? ['clicks', 'orders', 'sales', 'acos'] : ['clicks', 'orders', 'spend', 'acos', 'cpc'];
   return [
     {
       key: 'grade',
@@ -49,13 +49,10 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       label: 'Search term',
       width: 'minmax(150px, 1fr)',
       sortable: true,
-      cell: ({ row }) => (
-        <span title={review.table.term[row]} style={{ fontWeight: 600 }}>
-          {review.table.term[row]}
-        </span>
-      ),
+      cell: ({ row }) => <Term row={row} review={review} />,
     },
     ...figures.map((key) => figureColumn(key, context, currency)),
+    ...(step === 'harvest' ? [gainColumn(context)] : []),
     {
       key: 'proposal',
       label: step === 'harvest' ? 'Bid' : 'Block',
@@ -66,6 +63,39 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
     },
     { key: 'decide', label: '', width: '84px', cell: (view) => <Decide view={view} {...context} /> },
   ];
+}
+
+/** A term, with what sort it is where it is no plain words, and whether the window is the first that has it. */
+function Term({ row, review }: { row: number; review: LoadedReview }) {
+  const kind = TERM_KINDS[review.kinds[row]];
+  return (
+    <span title={review.table.term[row]}>
+      <strong style={{ fontWeight: 600 }}>{review.table.term[row]}</strong>
+      {kind !== 'words' && <span className="faint"> · {kind}</span>}
+      {review.isNew[row] === 1 && (
+        <span className="faint" title="First seen in this window">
+          {' '}
+          · new
+        </span>
+      )}
+    </span>
+  );
+}
+
+function gainColumn({ review, decisions }: ColumnContext): Column<RowView> {
+  return {
+    key: 'gain',
+    label: 'Profit ±',
+    unit: review.account.currency,
+    width: '70px',
+    isFigure: true,
+    definition: `Expected change of profit a month. ${GAIN}`,
+    cell: ({ proposal }) => {
+      const shown = proposal && decisions.edited(proposal);
+      if (shown?.step !== 'harvest') return <span className="faint">{DASH}</span>;
+      return `${shown.gain.profit > 0 ? '+' : ''}${formatMoney(shown.gain.profit)}`;
+    },
+  };
 }
 
 const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '66px', spend: '62px', acos: '56px' };
@@ -93,7 +123,14 @@ function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: stri
   };
 }
 
-function ProposalCell({ view, decisions, editing, onEditing, step }: ColumnContext & { view: RowView }) {
+function ProposalCell({
+  view,
+  decisions,
+  editing,
+  onEditing,
+  step,
+  review,
+}: ColumnContext & { view: RowView }) {
   if (!view.proposal) return <span className="faint">{DASH}</span>;
   const proposal = decisions.edited(view.proposal);
   if (proposal.step === 'harvest')
@@ -113,11 +150,11 @@ function ProposalCell({ view, decisions, editing, onEditing, step }: ColumnConte
       type="button"
       className="cut"
       style={{ all: 'unset', cursor: 'pointer' }}
-      title="Ad group, campaign, or wherever the product looks for terms"
-      onClick={() => decisions.edit(view.row, { scope: nextScope(proposal.scope) })}
+      title="Ad group, campaign, wherever the product looks for terms, or a list of the campaign"
+      onClick={() => decisions.edit(view.row, { scope: nextScope(proposal.scope, proposal.places) })}
       data-step={step}
     >
-      {proposal.match}, {scopeWords(proposal.scope, proposal.places)}
+      {proposal.match}, {scopeWords(proposal.scope, proposal.places, review.negativeLists)}
     </button>
   );
 }

@@ -17,6 +17,10 @@ function namesOf({ structure }: LoadedReview) {
   return names;
 }
 
+/** Name of a campaign's id. */
+export const campaignName = (campaignId: number, review: LoadedReview): string =>
+  namesOf(review).campaigns.get(campaignId) ?? 'unknown campaign';
+
 /** Campaign and ad group of an ad group's id. */
 export function adGroupName(adGroupId: number, review: LoadedReview): string {
   const names = namesOf(review);

@@ -1,15 +1,25 @@
-import { NEGATIVE_SCOPES } from '../../../core/negatives';
-import type { NegativeScope } from '../../../core/negatives';
+import { listOfScope } from '../../../core/negatives';
+import type { BlockScope, NegativeList } from '../../../core/negatives';
 import type { Proposal } from './worker/types';
 
-/** A scope in words, with how many ad groups it comes to. */
-export function scopeWords(scope: NegativeScope, places: Proposal['places']): string {
+/** A scope in words, with how many ad groups or campaigns it comes to. */
+export function scopeWords(
+  scope: BlockScope,
+  places: Proposal['places'],
+  lists: readonly NegativeList[],
+): string {
+  const list = listOfScope(scope);
+  const count = places.get(scope)?.length ?? 0;
+  if (list !== null) {
+    const name = lists.find(({ id }) => id === list)?.name ?? 'a list';
+    return `list “${name}”: ${count} ${count === 1 ? 'campaign' : 'campaigns'}`;
+  }
   if (scope !== 'research') return scope;
-  const count = places.research.length;
   return count === 1 ? 'research: here alone' : `research: ${count} ad groups`;
 }
 
 /** The scope after another, round and round. */
-export function nextScope(scope: NegativeScope): NegativeScope {
-  return NEGATIVE_SCOPES[(NEGATIVE_SCOPES.indexOf(scope) + 1) % NEGATIVE_SCOPES.length];
+export function nextScope(scope: BlockScope, places: Proposal['places']): BlockScope {
+  const scopes = [...places.keys()];
+  return scopes[(scopes.indexOf(scope) + 1) % scopes.length];
 }

@@ -9,21 +9,36 @@ const review = aLoadedReview([
   { term: 'paperweight', clicks: 60, spend: 30 },
   { term: 'qy7k3m92ta', clicks: 10, orders: 2, spend: 4, sales: 40 },
 ]);
-const places: Proposal['places'] = {
-  'ad group': [{ campaignId: 1, adGroupId: AUTO }],
-  campaign: [{ campaignId: 1, adGroupId: null }],
-  research: [
-    { campaignId: 1, adGroupId: AUTO },
-    { campaignId: 4, adGroupId: 14 },
+const places: Proposal['places'] = new Map([
+  ['ad group', [{ campaignId: 1, adGroupId: AUTO }]],
+  ['campaign', [{ campaignId: 1, adGroupId: null }]],
+  [
+    'research',
+    [
+      { campaignId: 1, adGroupId: AUTO },
+      { campaignId: 4, adGroupId: 14 },
+    ],
   ],
-};
+  [
+    'list 5',
+    [
+      { campaignId: 1, adGroupId: null },
+      { campaignId: 9, adGroupId: null },
+    ],
+  ],
+]);
 const harvest = (over: Partial<Extract<Proposal, { step: 'harvest' }>> = {}): Proposal => ({
   step: 'harvest',
   row: 0,
   isItem: false,
   homeId: EXACT,
   bid: 520_000,
-  bidDecidedBy: 'value',
+  bidDecidedBy: 'worth',
+  cap: 1.3,
+  expectedCpc: 400_000,
+  asksMarket: false,
+  gain: { profit: 4_000_000, spend: 1_000_000, sales: 9_000_000 },
+  gainFrom: { clicks: 20, spend: 9e6, days: 30, valuePerClick: 3e6, margin: 0.36, sourceBid: 400_000 },
   block: 'ad group',
   match: 'exact',
   places,
@@ -60,9 +75,11 @@ describe('an accepted harvest', () => {
     expect(block.after).toBe(0);
   });
 
-  test('claims no gain before it is measured', () => {
-    for (const { effect } of toChanges(harvest(), review, 0.24)!)
-      expect(effect).toEqual({ spend: 0, sales: 0 });
+  test('tells what it is expected to add once, with the keyword', () => {
+    expect(toChanges(harvest(), review, 0.24)!.map(({ effect }) => effect)).toEqual([
+      { spend: 1_000_000, sales: 9_000_000 },
+      { spend: 0, sales: 0 },
+    ]);
   });
 
   test('of an item code is an item target and an item negative, in capitals', () => {
@@ -120,6 +137,15 @@ test('wherever the product looks for terms is a negative in each ad group, the s
   expect(list.map(({ effect }) => effect.spend < 0)).toEqual([true, false]);
   const moved = toChanges(harvest({ block: 'research' }), review, 0.24)!;
   expect(moved.map(({ after }) => after)).toEqual([undefined, 0, 0]);
+});
+
+test('on a named list is a negative for each of its campaigns, and the list is named', () => {
+  const list = toChanges(negative({ scope: 'list 5' }), review, 0.24)!;
+  expect(list.map(({ change }) => change)).toMatchObject([
+    { campaignId: 1, adGroupId: null },
+    { campaignId: 9, adGroupId: null },
+  ]);
+  expect(list.map(({ figures }) => figures.listId)).toEqual([5, 5]);
 });
 
 test('many proposals in one request keep who waits for whom', () => {

@@ -1,9 +1,9 @@
 import { writeItemCode } from '../../../core/matching';
-import { spendPerMonth } from '../../../core/negatives';
+import { listOfScope, spendPerMonth } from '../../../core/negatives';
 import type { NegativePlace } from '../../../core/negatives';
 import { sumsOfRow } from '../../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../../core/units';
-import type { ChangeFigures, NewChange } from '../../../contract/api';
+import type { ChangeFigures, NewChange } from '../../../contract/changes';
 import type { LoadedReview, Proposal } from './worker/types';
 
 /** Changes of one accepted proposal; a harvest's negative waits for its keyword. Null when a harvest has no home yet. */
@@ -31,10 +31,12 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
     const saved = -spendPerMonth(sums.spend, review.window);
     const lost = -Math.round((sums.sales / daysIn(review.window.from, review.window.to)) * DAYS_PER_MONTH);
     // What is saved and given up is known of where it ran; the other places only keep it from moving there.
-    return proposal.places[proposal.scope].map((place, at) => ({
+    const listId = listOfScope(proposal.scope);
+    const own = listId === null ? figures : { ...figures, listId };
+    return (proposal.places.get(proposal.scope) ?? []).map((place, at) => ({
       change: negativeAt(place, proposal.match, row, review),
       reason,
-      figures,
+      figures: own,
       effect: at === 0 ? { spend: saved, sales: lost } : { spend: 0, sales: 0 },
     }));
   }
@@ -56,12 +58,11 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
         },
     reason,
     figures,
-    // The term's traffic moves with it; what a better bid adds is not claimed before it is measured.
-    effect: { spend: 0, sales: 0 },
+    effect: { spend: proposal.gain.spend, sales: proposal.gain.sales },
   };
   if (proposal.block === 'nowhere') return [moved];
   const match = proposal.isItem ? 'item' : 'exact';
-  const blocks = proposal.places[proposal.block].map((place) => ({
+  const blocks = (proposal.places.get(proposal.block) ?? []).map((place) => ({
     change: negativeAt(place, match, row, review),
     reason: 'So that the term is bid on in its home alone.',
     figures,

@@ -1,8 +1,10 @@
-import type { NegativeScope } from '../../../core/negatives';
+import type { BlockScope } from '../../../core/negatives';
+import { gainOf } from '../../../core/harvest';
 import { useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
-import type { NewChange, PutAside, StepName } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
+import type { PutAside, StepName } from '../../../contract/review';
 import { api } from '../../shared/api';
 import type { TrayState } from '../../shared/tray/useTray';
 import { joinChanges, toChanges } from './toChanges';
@@ -13,9 +15,9 @@ import type { LoadedReview, Proposal } from './worker/types';
 export type Edit = Partial<{
   bid: number;
   homeId: number;
-  block: NegativeScope | 'nowhere';
+  block: BlockScope | 'nowhere';
   match: 'exact' | 'phrase' | 'broad' | 'item';
-  scope: NegativeScope;
+  scope: BlockScope;
 }>;
 
 type Rows = { adGroupId: number; termId: number }[];
@@ -44,8 +46,12 @@ export function useDecisions(
   const keyOf = (row: number) => rowKey(step, review!.table.adGroupId[row], review!.table.termId[row]);
   const idsOf = (rows: number[]): Rows =>
     rows.map((row) => ({ adGroupId: review!.table.adGroupId[row], termId: review!.table.termId[row] }));
-  const edited = (proposal: Proposal): Proposal =>
-    ({ ...proposal, ...edits.get(keyOf(proposal.row)) }) as Proposal;
+  const edited = (proposal: Proposal): Proposal => {
+    const own = edits.get(keyOf(proposal.row));
+    if (!own) return proposal;
+    const changed = { ...proposal, ...own } as Proposal;
+    return changed.step === 'harvest' ? { ...changed, gain: gainOf(changed) } : changed;
+  };
 
   async function accept(proposals: Proposal[]) {
     if (!review) return;

@@ -28,7 +28,7 @@ export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
     if (row === null || !proposal) return;
     const now = decisions.edited(proposal);
     if (now.step === 'harvest') setEditing(row);
-    else decisions.edit(row, { scope: nextScope(now.scope) });
+    else decisions.edit(row, { scope: nextScope(now.scope, now.places) });
   };
   const brush = useBrush(area, setArea, points, rows);
   // No key decides on rows that are about to change.

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Area } from '../../../charts';
-import type { StepName } from '../../../contract/api';
+import type { StepName } from '../../../contract/review';
 import { pointsOf, rowsInArea } from '../../shared/picture/points';
 import { useRows } from '../../shared/useRows';
 import type { TrayState } from '../../shared/tray/useTray';

@@ -3,7 +3,7 @@ import type { PlanColumns } from '../../../core/bids';
 import { arrangeRows } from '../../../core/conditions';
 import type { Stack } from '../../../core/conditions';
 import { orderByNumbers } from '../../../core/order';
-import type { BidStepName } from '../../../contract/api';
+import type { BidStepName } from '../../../contract/review';
 import { rowStake } from './heldBids';
 import type { HeldLens } from './heldLens';
 import type { ArrangedBids, BidSort, BidsAsked, BidStepSummary } from './types';

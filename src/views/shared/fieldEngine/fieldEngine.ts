@@ -2,6 +2,7 @@ import { transfer } from 'comlink';
 import { arrangeRows } from '../../../core/conditions';
 import {
   buildLens,
+  knownTerms,
   crossTabOf,
   indexTree,
   lensNamed,
@@ -114,7 +115,8 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
       treeOf(account, version),
       sumsOf(account, grain, from, to),
     ]);
-    const table = buildLens(lens, index, grainSums, terms);
+    const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
+    const table = buildLens(lens, index, grainSums, known);
     // A slower answer to an earlier request must not take the place of a newer one.
     if (loadId === lastLoad) loaded = heldLens(loadId, table, index);
     return { loadId, ...rest, table };
@@ -220,7 +222,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     async find(account: number, version: number, text: string): Promise<Found[]> {
       const index = await treeOf(account, version);
       const terms = (await sumsOf(account, 'term')).terms;
-      return findInTree(index, terms.values(), text);
+      return findInTree(index, terms.text, text);
     },
 
     /** What the account's targets tell about it as a whole. */

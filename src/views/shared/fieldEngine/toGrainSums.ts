@@ -5,7 +5,7 @@ import type { GrainSums } from '../../../core/lenses';
 /** Sums of a grain, made ready for the lenses. */
 export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'without'> & {
   grainSums: GrainSums;
-  terms: ReadonlyMap<number, string>;
+  terms: FieldSumsAnswer['terms'];
 };
 
 const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
@@ -24,6 +24,6 @@ export function toGrainSums({ window, before, without, columns, terms }: FieldSu
     before,
     without,
     grainSums,
-    terms: new Map(terms.id.map((id, at) => [id, terms.text[at]])),
+    terms,
   };
 }

@@ -1,4 +1,4 @@
-import type { BidStepName } from '../../../contract/api';
+import type { BidStepName } from '../../../contract/review';
 import type { BidSettings } from '../../../core/bids';
 import type { NumberKey, SortOrder, Stack } from '../../../core/conditions';
 import type {

@@ -6,7 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { describeChange } from '../../../core/changes';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
-import type { FileDifferences } from '../../../contract/api';
+import type { FileDifferences } from '../../../contract/changes';
 import type { TrayState } from './useTray';
 
 interface ReadBackDialogProps {

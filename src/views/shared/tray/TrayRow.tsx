@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { checkChange, describeChange, setValueOf } from '../../../core/changes';
 import type { MarketLimits, SetValue } from '../../../core/changes';
 import { formatMoney, formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import type { ChangeInfo } from '../../../contract/api';
+import type { ChangeInfo } from '../../../contract/changes';
 import { signed } from './money';
 import type { TrayState } from './useTray';
 

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { sumEffects } from '../../../core/changes';
 import type { Change, Effect } from '../../../core/changes';
-import type { ChangeInfo } from '../../../contract/api';
+import type { ChangeInfo } from '../../../contract/changes';
 
 export type Grouping = 'campaign' | 'kind';
 

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { AccountInfo, ChangeInfo } from '../../../contract/api';
+import type { AccountInfo } from '../../../contract/api';
+import type { ChangeInfo } from '../../../contract/changes';
 import type { BlockedAnswer } from '../wordsEngine/types';
 import { pageWords, useWords } from '../wordsEngine/useWords';
 

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useMemo } from 'react';
 import { findConflicts, sumEffects } from '../../../core/changes';
-import type { NewChange } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
 
 const NOTHING: never[] = [];

@@ -3,7 +3,7 @@ import { aReview } from '../../../../tests/make/review';
 import { aNegative, anExactKeyword, aStructure, AUTO, EXACT } from '../../../../tests/make/terms';
 import type { TermSpec } from '../../../../tests/make/terms';
 import { aTree } from '../../../../tests/make/lenses';
-import type { ReviewData } from '../../../contract/api';
+import type { ReviewData } from '../../../contract/review';
 import { wordsEngine } from './wordsEngine';
 import type { PartsAsked } from './types';
 

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import type { NewChange } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { CoreTerm } from '../../../core/words';
 import type { TrayState } from '../../shared/tray/useTray';

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { NewChange } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
 import { NO_SUMS, addSums } from '../../../core/measures';
 import { DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';

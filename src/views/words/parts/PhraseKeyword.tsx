@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { startingBid } from '../../../core/harvest';
+import { USUAL_START } from '../../../core/routes';
 import { formatCount, formatMoney, formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import type { TrayState } from '../../shared/tray/useTray';
@@ -19,9 +20,15 @@ export function PhraseKeyword({ account, detail, tray }: PhraseKeywordProps) {
   const isGood = sums.sales > 0 && sums.spend <= account.targetAcos * sums.sales;
   const [adGroupId, setAdGroup] = useState(detail.adGroups[0]?.id ?? 0);
   const start = startingBid(
-    sums.clicks > 0 ? sums.sales / sums.clicks : 0,
-    sums.clicks > 0 ? sums.spend / sums.clicks : 0,
-    account.targetAcos,
+    {
+      valuePerClick: sums.clicks > 0 ? sums.sales / sums.clicks : 0,
+      cpc: sums.clicks > 0 ? sums.spend / sums.clicks : 0,
+      suggested: null,
+      targetAcos: account.targetAcos,
+      // Its terms ran at many bids: none of them is the one to go by.
+      costOfBid: 1,
+    },
+    USUAL_START,
     account.limits,
   );
   const [bid, setBid] = useState(start.bid);

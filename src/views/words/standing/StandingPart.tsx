@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
-import type { NewChange } from '../../../contract/api';
+import type { NewChange } from '../../../contract/changes';
 import { formatCount, formatMoney } from '../../../core/units';
 import type { NegativeFinding } from '../../../core/words';
 import { Head } from '../Head';

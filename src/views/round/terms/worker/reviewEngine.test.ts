@@ -1,9 +1,11 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { aReview } from '../../../../../tests/make/review';
-import { anExactKeyword, aStructure } from '../../../../../tests/make/terms';
+import { anExactKeyword, aStructure, AUTO, EXACT } from '../../../../../tests/make/terms';
 import type { TermSpec } from '../../../../../tests/make/terms';
-import type { ReviewData } from '../../../../contract/api';
+import type { NewTarget } from '../../../../contract/field';
+import type { ReviewData } from '../../../../contract/review';
 import { readCondition } from '../../../../core/conditions';
+import type { Route } from '../../../../core/routes';
 import { reviewEngine } from './reviewEngine';
 import type { ReviewEngine } from './reviewEngine';
 import { rowKey } from './types';
@@ -40,54 +42,63 @@ const ask = (over: Partial<ArrangeRequest> = {}): ArrangeRequest => ({
 let engine: ReviewEngine;
 let review: LoadedReview;
 let answers: ReviewData[];
+let asked: NewTarget[];
 
 beforeEach(async () => {
   answers = [aReview(TERMS)];
-  engine = reviewEngine(async () => answers.shift()!);
+  asked = [];
+  engine = reviewEngine({
+    review: async () => answers.shift()!,
+    suggestNew: async (_, targets) => {
+      asked.push(...targets);
+      return { bids: targets.map(() => ({ low: 300_000, bid: 370_000, high: 450_000 })) };
+    },
+  });
   review = await engine.load(1);
 });
 
-const arrange = (over: Partial<ArrangeRequest> = {}) => engine.arrange(review.loadId, ask(over))!;
-const terms = (over: Partial<ArrangeRequest> = {}) =>
-  [...arrange(over).rows].map((row) => review.table.term[row]);
+const arrange = async (over: Partial<ArrangeRequest> = {}) =>
+  (await engine.arrange(review.loadId, ask(over)))!;
+const terms = async (over: Partial<ArrangeRequest> = {}) =>
+  [...(await arrange(over)).rows].map((row) => review.table.term[row]);
 
 describe('a step', () => {
-  test('queues its proposals by money at stake', () => {
-    expect(terms()).toEqual(['small jar weights', 'heavy jar weights']);
-    expect(terms({ step: 'negatives' })).toEqual(['curtain weights', 'paperweight']);
+  test('queues harvests by expected profit, negatives by what they cost', async () => {
+    expect(await terms()).toEqual(['small jar weights', 'heavy jar weights']);
+    expect(await terms({ step: 'negatives' })).toEqual(['curtain weights', 'paperweight']);
   });
 
-  test('gives each a reason, and counts what is left in both', () => {
-    const { proposals, steps, totals } = arrange();
+  test('gives each a reason, and counts what is left in both', async () => {
+    const { proposals, steps, totals } = await arrange();
     expect([...proposals.values()].map(({ reason }) => reason.slice(0, 24))).toEqual([
-      '3 orders from 20 clicks,',
       '5 orders from 30 clicks,',
+      '3 orders from 20 clicks,',
     ]);
     expect(steps).toEqual([
-      { step: 'harvest', left: 2, money: 160_000_000 },
-      { step: 'negatives', left: 2, money: 54_000_000 },
+      { step: 'harvest', left: 2, money: 160_000_000, profit: expect.any(Number) },
+      { step: 'negatives', left: 2, money: 54_000_000, profit: 0 },
     ]);
     expect(totals).toMatchObject({ clicks: 50, orders: 8 });
   });
 
-  test('follows its thresholds', () => {
-    expect(terms({ settings: { ...settings, minOrders: 5 } })).toEqual(['small jar weights']);
-    expect(terms({ settings: { ...settings, maxAcos: 0.13 } })).toEqual(['small jar weights']);
-    expect(terms({ step: 'negatives', settings: { ...settings, clicksMultiple: 8 } })).toEqual([
+  test('follows its thresholds', async () => {
+    expect(await terms({ settings: { ...settings, minOrders: 5 } })).toEqual(['small jar weights']);
+    expect(await terms({ settings: { ...settings, maxAcos: 0.13 } })).toEqual(['small jar weights']);
+    expect(await terms({ step: 'negatives', settings: { ...settings, clicksMultiple: 8 } })).toEqual([
       'curtain weights',
     ]);
   });
 
-  test('leaves out what is staged or put aside in it, not what is in the other step', () => {
+  test('leaves out what is staged or put aside in it, not what is in the other step', async () => {
     const key = rowKey('harvest', 11, 3);
-    expect(terms({ staged: [key] })).toEqual(['heavy jar weights']);
-    expect(terms({ aside: [key] })).toEqual(['heavy jar weights']);
-    expect(terms({ staged: [rowKey('negatives', 11, 3)] })).toHaveLength(2);
-    expect(terms({ show: 'aside', aside: [key] })).toEqual(['small jar weights']);
+    expect(await terms({ staged: [key] })).toEqual(['heavy jar weights']);
+    expect(await terms({ aside: [key] })).toEqual(['heavy jar weights']);
+    expect(await terms({ staged: [rowKey('negatives', 11, 3)] })).toHaveLength(2);
+    expect(await terms({ show: 'aside', aside: [key] })).toEqual(['small jar weights']);
   });
 
-  test('shows all terms, filtered and sorted, with proposals only where there are some', () => {
-    const shown = arrange({
+  test('shows all terms, filtered and sorted, with proposals only where there are some', async () => {
+    const shown = await arrange({
       show: 'all',
       conditions: [[readCondition('clicks>=25')!]],
       sort: { by: 'clicks', descending: false },
@@ -101,14 +112,14 @@ describe('a step', () => {
     expect([...shown.proposals.keys()]).toEqual([2]);
   });
 
-  test('finds places by name too', () => {
-    expect(terms({ show: 'all', conditions: [[readCondition('place~AUTO')!]] })).toHaveLength(5);
-    expect(terms({ show: 'all', conditions: [[readCondition('place~exact')!]] })).toEqual([]);
+  test('finds places by name too', async () => {
+    expect(await terms({ show: 'all', conditions: [[readCondition('place~AUTO')!]] })).toHaveLength(5);
+    expect(await terms({ show: 'all', conditions: [[readCondition('place~exact')!]] })).toEqual([]);
   });
 });
 
 describe('a row', () => {
-  test('that does not qualify can be proposed by hand', () => {
+  test('that does not qualify can be proposed by hand', async () => {
     const [proposal] = engine.propose(review.loadId, 'harvest', [3], settings);
     expect(proposal).toMatchObject({ step: 'harvest', row: 3, homeId: 12 });
     expect(proposal.reason).toContain('0 orders from 60 clicks');
@@ -132,25 +143,72 @@ describe('a row', () => {
   });
 });
 
+describe('a route that starts from the market’s suggestion', () => {
+  const route: Route = {
+    sourceId: AUTO,
+    takes: 'words',
+    homeId: EXACT,
+    match: 'exact',
+    block: 'ad group',
+    asks: null,
+    start: { by: 'market', amount: null, cap: 1.3 },
+  };
+
+  test('asks it once for all terms that are to move, and says so', async () => {
+    answers.push(aReview(TERMS, { routes: [route] }));
+    review = await engine.load(1);
+    const { proposals } = await arrange();
+    expect([...proposals.values()].map((one) => one.step === 'harvest' && one.bid)).toEqual([
+      370_000, 370_000,
+    ]);
+    expect(proposals.get(1)!.reason).toContain('Starts at 0.37: what the market suggests.');
+    await arrange({ settings: { ...settings, minOrders: 1 } });
+    expect(asked.map(({ adGroupId, expression }) => [adGroupId, expression])).toEqual([
+      [EXACT, 'small jar weights'],
+      [EXACT, 'heavy jar weights'],
+    ]);
+  });
+});
+
+describe('the account’s lists', () => {
+  test('tell brands apart, and propose what is never wanted at once', async () => {
+    const lists = { own: ['jar'], rival: [], unwanted: ['curtains'] };
+    answers.push(aReview([...TERMS, { term: 'curtain ring', clicks: 1, spend: 0.3 }], { lists }));
+    review = await engine.load(1);
+    expect(await terms({ step: 'negatives' })).toEqual(['curtain weights', 'paperweight', 'curtain ring']);
+    const { proposals } = await arrange({ step: 'negatives' });
+    expect(proposals.get(5)!.reason).toMatch(
+      /^Holds “curtains”, which is on the list of what is never wanted/,
+    );
+    expect(engine.detail(review.loadId, 'harvest', 1, settings)!.kind).toEqual({
+      name: 'own brand',
+      word: 'jar',
+    });
+  });
+});
+
 describe('row numbers hold for one load only', () => {
   test('asked with those of the window before, nothing is answered', async () => {
     answers.push(aReview(TERMS.slice(0, 2)));
     const next = await engine.load(1, '2026-11-01', '2026-11-07');
-    expect(engine.arrange(review.loadId, ask())).toBeNull();
+    expect(await engine.arrange(review.loadId, ask())).toBeNull();
     expect(engine.detail(review.loadId, 'harvest', 4, settings)).toBeNull();
     expect(engine.propose(review.loadId, 'harvest', [4], settings)).toEqual([]);
-    expect([...engine.arrange(next.loadId, ask())!.rows]).toEqual([1]);
+    expect([...(await engine.arrange(next.loadId, ask()))!.rows]).toEqual([1]);
   });
 
   test('a slow answer to an earlier request does not take the place of a newer one', async () => {
     const release: ((data: ReviewData) => void)[] = [];
-    engine = reviewEngine(() => new Promise((resolve) => release.push(resolve)));
+    engine = reviewEngine({
+      review: () => new Promise((resolve) => release.push(resolve)),
+      suggestNew: async () => ({ bids: [] }),
+    });
     const slow = engine.load(1);
     const quick = engine.load(2);
     release[1](aReview(TERMS));
     release[0](aReview(TERMS.slice(0, 1)));
     const [old, current] = await Promise.all([slow, quick]);
-    expect(engine.arrange(old.loadId, ask())).toBeNull();
-    expect(engine.arrange(current.loadId, ask())!.rows).toHaveLength(2);
+    expect(await engine.arrange(old.loadId, ask())).toBeNull();
+    expect((await engine.arrange(current.loadId, ask()))!.rows).toHaveLength(2);
   });
 });

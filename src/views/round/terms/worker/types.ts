@@ -1,9 +1,11 @@
 import type { SortOrder, Stack } from '../../../../core/conditions';
 import type { HarvestProposal } from '../../../../core/harvest';
-import type { NegativePlace, NegativeProposal, NegativeScope } from '../../../../core/negatives';
+import type { BlockScope, NegativePlace, NegativeProposal } from '../../../../core/negatives';
 import type { Sums } from '../../../../core/measures';
+import type { TermKind } from '../../../../core/matching';
+import type { Negative } from '../../../../core/structure';
 import type { TermTable } from '../../../../core/terms';
-import type { ReviewData, StepName } from '../../../../contract/api';
+import type { ReviewData, StepName } from '../../../../contract/review';
 
 /** What is adjustable in a round. */
 export interface ReviewSettings {
@@ -43,12 +45,14 @@ export interface StepSummary {
   left: number;
   /** Micros in the window: sales of terms to harvest, spend of terms to block. */
   money: number;
+  /** Expected profit of all harvests, micros a month; 0 for negatives. */
+  profit: number;
 }
 
 /** What a proposal is told with: its reason, and the places of each scope in which its term can be blocked. */
 interface Told {
   reason: string;
-  places: Record<NegativeScope, NegativePlace[]>;
+  places: Map<BlockScope, NegativePlace[]>;
 }
 
 export type Proposal =
@@ -78,6 +82,9 @@ export interface LoadedReview extends Omit<ReviewData, 'rows'> {
   loadId: number;
   table: TermTable;
   estimates: Estimates;
+  /** Kind of each row's term, as an index in TERM_KINDS; and 1 where it was first seen in the window. */
+  kinds: Uint8Array;
+  isNew: Uint8Array;
 }
 
 /** Where else a row's term runs, and what is known of it. */
@@ -86,7 +93,12 @@ export interface RowDetail {
   /** Other rows with the same normalised term. */
   elsewhere: number[];
   exactTargets: number[];
+  /** Negatives that stop the term, wherever they stand. */
+  negatives: Negative[];
   isNegativeHere: boolean;
+  kind: TermKind;
+  /** Seen first in the window. */
+  isNew: boolean;
   usualConversion: number;
   /** Conversion rate that the target needs at the present CPC; null when unknown. */
   needed: number | null;

@@ -1,0 +1,90 @@
+// Changes, bales and what became of them, as the pages and the server tell each other. Money in micros.
+import type { Change, ChangeState, ReadBack } from '../core/changes';
+import type { RoundStep } from './review';
+
+/** The figures that a change was decided on. */
+export interface ChangeFigures {
+  step?: RoundStep;
+  termId?: number;
+  term?: string;
+  adGroupId?: number;
+  /** The target that caught the term. */
+  targetId?: number;
+  from?: string;
+  to?: string;
+  clicks?: number;
+  orders?: number;
+  spend?: number;
+  sales?: number;
+  targetAcos?: number;
+  /** The named list of negatives that it comes from. */
+  listId?: number;
+  /** How far the campaign's bids were held when this one was worked out, because it runs dry; 1: not at all. */
+  held?: number;
+}
+
+export interface NewChange {
+  change: Change;
+  reason: string;
+  figures: ChangeFigures;
+  effect: { spend: number; sales: number };
+  /** Index in the same request of the change that has to be accepted first. */
+  after?: number;
+}
+
+export interface ChangeInfo {
+  id: number;
+  change: Change;
+  state: ChangeState;
+  /** Where it takes place: campaign and ad group. */
+  campaignId: number | null;
+  campaign: string;
+  adGroupId: number | null;
+  adGroup: string | null;
+  /** What an archiving change ends, in words. */
+  subject: string | null;
+  /** What now stands where it sets something: micros, a share, a state; for what it made or ends, its state. */
+  present: number | string | null;
+  /** Whether the campaign, the ad group and the target that it stands in run. */
+  runs: boolean;
+  afterId: number | null;
+  undoesId: number | null;
+  reason: string;
+  figures: ChangeFigures;
+  effect: { spend: number; sales: number };
+  baleId: number | null;
+  answerCode: string | null;
+  answer: string | null;
+  /** Whether it can be undone: accepted, and not undone or being undone yet. */
+  undoable: boolean;
+  stagedAt: string;
+  answeredAt: string | null;
+}
+
+/** Changes to be undone; `changed` says what to do where something else was set since. */
+export interface UndoRequest {
+  account: number;
+  ids: number[];
+  changed?: 'leave' | 'set-back';
+}
+
+/** What was staged to undo; or, when something else was set since and nothing was said of it, what that is. */
+export interface UndoAnswer {
+  ids: number[];
+  changed: { id: number; what: string; where: string; present: number | string | null }[];
+}
+
+/** What an edited change file says differently from the tray. */
+export type FileDifferences = ReadBack;
+
+export interface BaleInfo {
+  id: number;
+  state: 'sending' | 'done';
+  trouble: string;
+  tries: number;
+  sentAt: string;
+  finishedAt: string | null;
+  changes: number;
+  accepted: number;
+  refused: number;
+}

@@ -1,0 +1,64 @@
+// What a review of search terms gets from the server. Money in micros.
+import type { Sums } from '../core/measures';
+import type { NegativeList } from '../core/negatives';
+import type { Route } from '../core/routes';
+import type { Structure } from '../core/structure';
+import type { WordLists } from '../core/matching';
+import type { AccountInfo } from './api';
+
+/** Search terms of a window as columns; see core/terms for their meaning. */
+export interface TermColumns {
+  termId: number[];
+  term: string[];
+  adGroupId: number[];
+  campaignId: number[];
+  targetId: number[];
+  targetCount: number[];
+  /** Days with a click; the first day ever seen, in days since 1970 (0: not known). */
+  days: number[];
+  firstDay: number[];
+  impressions: number[];
+  clicks: number[];
+  spend: number[];
+  orders: number[];
+  units: number[];
+  sales: number[];
+}
+
+/** Steps that go through search terms, and those that go through bids. */
+export type StepName = 'harvest' | 'negatives';
+
+export type BidStepName = 'dead' | 'over' | 'grow';
+
+export type RoundStep = StepName | BidStepName;
+
+/** A proposal that was put aside until a day. */
+export interface PutAside {
+  step: StepName;
+  adGroupId: number;
+  termId: number;
+  verdict: 'left' | 'later';
+  until: string;
+}
+
+/** Everything that a review of search terms needs. */
+export interface ReviewData {
+  account: AccountInfo;
+  window: { from: string; to: string; unsettled: string[] };
+  structure: Structure;
+  /** What products leave of a sale before ads, shares; those whose costs are not known are not in it. */
+  margins: { productId: number; share: number }[];
+  /** Where sold terms move to. */
+  routes: Route[];
+  /** Words that tell brands, and what is never wanted. */
+  lists: WordLists;
+  rows: TermColumns;
+  putAside: PutAside[];
+  /** Named lists of negatives that are kept over many campaigns. */
+  negativeLists: NegativeList[];
+}
+
+/** The days of one term in one ad group. */
+export interface TermDays {
+  days: (Sums & { day: string })[];
+}

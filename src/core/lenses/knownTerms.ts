@@ -1,0 +1,24 @@
+import { kindReader, newTerms } from '../matching';
+import type { WordLists } from '../matching';
+import { dayNumber } from '../units';
+import type { Day } from '../units';
+
+/** A search term: what was typed, what sort it is, and whether the window is the first that has it. */
+export interface KnownTerm {
+  text: string;
+  kind: string;
+  isNew: boolean;
+}
+
+/** Search terms of a window by id. @param first days on which they were first seen, since 1970 @param from first day of the window */
+export function knownTerms(
+  { id, first, text }: { id: readonly number[]; first: readonly number[]; text: readonly string[] },
+  from: Day,
+  lists: WordLists,
+): ReadonlyMap<number, KnownTerm> {
+  const kindOf = kindReader(lists);
+  const isNew = newTerms(first, dayNumber(from));
+  return new Map(
+    id.map((one, at) => [one, { text: text[at], kind: kindOf(text[at]).name, isNew: isNew(first[at]) }]),
+  );
+}

@@ -1,0 +1,29 @@
+import { matchForm } from '../../core/matching';
+import type { WordLists } from '../../core/matching';
+import { MowingError } from '../../contract/mowingError';
+import { readWordLists, replaceWordLists } from '../../db/queries/wordLists';
+import { needAccount } from '../accounts/accounts';
+import { db } from '../context/context';
+
+/** The words by which an account tells its terms apart. */
+export async function loadWordLists(account: number): Promise<{ lists: WordLists }> {
+  await needAccount(account);
+  return { lists: await readWordLists(db(), account) };
+}
+
+/** Keeps the words, each once. @throws MowingError for one that no term could hold */
+export async function keepWordLists(account: number, lists: WordLists): Promise<{ lists: WordLists }> {
+  await needAccount(account);
+  for (const word of [...lists.own, ...lists.rival, ...lists.unwanted])
+    if (matchForm(word) === '')
+      throw new MowingError(
+        'bad-request',
+        `“${word}” holds no word that a shopper could search for. The lists stay as they were.`,
+      );
+  const once = (words: readonly string[]) => [
+    ...new Map(words.map((word) => [matchForm(word), word])).values(),
+  ];
+  const kept = { own: once(lists.own), rival: once(lists.rival), unwanted: once(lists.unwanted) };
+  await db().begin((tx) => replaceWordLists(tx, account, kept));
+  return { lists: kept };
+}

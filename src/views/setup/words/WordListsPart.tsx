@@ -1,0 +1,109 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import type { WordLists } from '../../../core/matching';
+import type { AccountInfo } from '../../../contract/api';
+import { api } from '../../shared/api';
+import { PartHead } from '../PartHead';
+
+const LISTS: { list: keyof WordLists; label: string; does: string }[] = [
+  { list: 'own', label: 'Own brand', does: 'Names of the account’s own brand and products.' },
+  { list: 'rival', label: 'Rival brands', does: 'Names of other sellers and their products.' },
+  {
+    list: 'unwanted',
+    label: 'Never wanted',
+    does: 'What no product here will be bought for: terms that hold it are proposed as negatives at once.',
+  },
+];
+
+/** Words that tell search terms apart: brands, and what is never wanted. */
+export function WordListsPart({ account }: { account: AccountInfo }) {
+  const { data, error } = useQuery({
+    queryKey: ['word-lists', account.id],
+    queryFn: () => api.wordLists(account.id),
+  });
+  return (
+    <>
+      <PartHead title="Brands and words">
+        One word or phrase a line, found in a term as whole words in that order; plurals and accents make no
+        difference. Terms show what sort they are, and conditions can be on it.
+      </PartHead>
+      {error && (
+        <p role="alert" className="over">
+          {error.message}
+        </p>
+      )}
+      {data && <ListsForm key={JSON.stringify(data.lists)} account={account} lists={data.lists} />}
+    </>
+  );
+}
+
+const asText = (lists: WordLists) => ({
+  own: lists.own.join('\n'),
+  rival: lists.rival.join('\n'),
+  unwanted: lists.unwanted.join('\n'),
+});
+
+const linesOf = (text: string) =>
+  text
+    .split(/[\n,;\t]+/)
+    .map((line) => line.trim())
+    .filter(Boolean);
+
+function ListsForm({ account, lists }: { account: AccountInfo; lists: WordLists }) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const [texts, setTexts] = useState(() => asText(lists));
+  const keep = useMutation({
+    mutationFn: (next: WordLists) => api.keepWordLists(account.id, next),
+    onSuccess: async (answer) => {
+      client.setQueryData(['word-lists', account.id], answer);
+      enqueueSnackbar('Kept. Terms are told apart by these words from now on.', { autoHideDuration: 2500 });
+      await client.invalidateQueries({
+        predicate: ({ queryKey }) => ['review', 'tree'].includes(String(queryKey[0])),
+      });
+    },
+    onError: (fault: Error) => enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 }),
+  });
+  const isChanged = LISTS.some(({ list }) => texts[list] !== asText(lists)[list]);
+  return (
+    <form
+      aria-label="Brands and words"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate({
+          own: linesOf(texts.own),
+          rival: linesOf(texts.rival),
+          unwanted: linesOf(texts.unwanted),
+        });
+      }}
+    >
+      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 320px))', gap: 24 }}>
+        {LISTS.map(({ list, label, does }) => (
+          <label key={list} style={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+            <strong style={{ fontWeight: 600 }}>
+              {label} <span className="faint">{linesOf(texts[list]).length || ''}</span>
+            </strong>
+            <span className="faint" style={{ minHeight: 54 }}>
+              {does}
+            </span>
+            <textarea
+              aria-label={label}
+              rows={14}
+              value={texts[list]}
+              spellCheck={false}
+              onChange={(event) => setTexts({ ...texts, [list]: event.target.value })}
+            />
+          </label>
+        ))}
+      </div>
+      <p className="bar" style={{ gap: 12 }}>
+        <Button type="submit" variant="contained" disabled={!isChanged || keep.isPending}>
+          Keep the lists
+        </Button>
+        {isChanged && <Button onClick={() => setTexts(asText(lists))}>Back to what is kept</Button>}
+      </p>
+    </form>
+  );
+}

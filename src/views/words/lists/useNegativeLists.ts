@@ -1,0 +1,56 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSnackbar } from 'notistack';
+import type { NegativeListRequest } from '../../../contract/words';
+import { api } from '../../shared/api';
+import { useUrlState } from '../../shared/urlState';
+
+type Kept = NegativeListRequest['list'];
+
+/** The named lists of an account, the one that is looked at, and what can be done with them. @param version changes when the tray does */
+export function useNegativeLists(account: number, version: number) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const { values, set } = useUrlState();
+  const key = ['negative-lists', account];
+  const asked = useQuery({
+    queryKey: [...key, version],
+    queryFn: () => api.negativeLists(account),
+    placeholderData: keepPreviousData,
+  });
+  const campaigns = useQuery({
+    queryKey: ['tree', account],
+    queryFn: () => api.tree(account),
+    staleTime: Infinity,
+    select: (tree) => tree.campaigns.filter(({ state }) => state === 'enabled' || state === 'paused'),
+  });
+  const onError = (error: Error) =>
+    enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const refresh = () => client.invalidateQueries({ queryKey: key });
+  const keep = useMutation({
+    mutationFn: (list: Kept) => api.keepNegativeList({ account, list }),
+    onSuccess: ({ id }) => set({ list: String(id) }),
+    onError,
+    onSettled: refresh,
+  });
+  const remove = useMutation({
+    mutationFn: (id: number) => api.removeNegativeList(account, id),
+    onError,
+    onSettled: refresh,
+  });
+  const lists = asked.data?.lists ?? [];
+  return {
+    lists,
+    list: lists.find(({ id }) => String(id) === values.get('list')) ?? lists[0],
+    campaigns: campaigns.data ?? [],
+    isLoading: asked.isLoading || campaigns.isLoading,
+    error: asked.error ?? campaigns.error,
+    choose: (id: number) => set({ list: String(id) }),
+    keep: (list: Kept) => keep.mutate(list),
+    remove: (list: Kept & { id: number }) => {
+      remove.mutate(list.id);
+      enqueueSnackbar(`“${list.name}” is gone; its negatives stay where they stand.`, {
+        autoHideDuration: 4000,
+      });
+    },
+  };
+}
