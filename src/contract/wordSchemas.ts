@@ -70,3 +70,15 @@ export const negativeListRequest = Joi.object({
     campaignIds: Joi.array().items(id).max(20_000).required(),
   }).required(),
 });
+
+const placeName = Joi.string().trim().min(1).max(120).required();
+export const homeRequest = Joi.object({
+  account: id.required(),
+  productId: id.required(),
+  name: placeName,
+  defaultBid: bid.min(1).required(),
+  campaign: Joi.alternatives(
+    Joi.object({ id: id.required() }),
+    Joi.object({ name: placeName, budget: bid.min(1).required() }),
+  ).required(),
+});

@@ -34,6 +34,11 @@ export type Change =
   | { kind: 'set-state'; entity: Pausable; id: number; from: State; to: 'enabled' | 'paused' }
   | { kind: 'set-budget'; campaignId: number; from: Micros | null; to: Micros }
   | { kind: 'set-modifier'; campaignId: number; placement: Placement; from: number; to: number }
+  /** Makes a campaign, an ad group, an ad: the ids are those of our drafts. */
+  | { kind: 'add-campaign'; campaignId: number; name: string; budget: Micros }
+  | { kind: 'add-ad-group'; adGroupId: number; campaignId: number; name: string; defaultBid: Micros }
+  | { kind: 'add-ad'; adGroupId: number; productId: number }
+  | { kind: 'archive-place'; entity: 'campaign' | 'ad-group'; id: number }
   | { kind: 'archive-target'; targetId: number }
   | { kind: 'archive-negative'; negativeId: number };
 
@@ -62,6 +67,14 @@ export function changeKey(change: Change): string {
       return `budget ${change.campaignId}`;
     case 'set-modifier':
       return `modifier ${change.campaignId} ${change.placement}`;
+    case 'add-campaign':
+      return `campaign ${change.campaignId}`;
+    case 'add-ad-group':
+      return `ad group ${change.adGroupId}`;
+    case 'add-ad':
+      return `ad ${change.adGroupId} ${change.productId}`;
+    case 'archive-place':
+      return `archive ${change.entity} ${change.id}`;
     case 'archive-target':
       return `archive target ${change.targetId}`;
     case 'archive-negative':
@@ -88,6 +101,14 @@ export function describeChange(change: Change): string {
       return `${moved(change.from, change.to, 'Raise', 'Lower')} the budget ${formatMoney(change.from)} → ${formatMoney(change.to)}`;
     case 'set-modifier':
       return `Modifier at ${PLACEMENT_LABELS[change.placement]} ${formatShare(change.from, 0)} → ${formatShare(change.to, 0)}`;
+    case 'add-campaign':
+      return `Make the campaign “${change.name}”, ${formatMoney(change.budget)} a day`;
+    case 'add-ad-group':
+      return `Make the ad group “${change.name}”, bid ${formatMoney(change.defaultBid)}`;
+    case 'add-ad':
+      return 'Advertise the product there';
+    case 'archive-place':
+      return `End the ${change.entity.replace('-', ' ')}`;
     case 'archive-target':
       return 'End the target';
     case 'archive-negative':

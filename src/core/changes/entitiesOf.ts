@@ -6,6 +6,7 @@ export interface Named {
   adGroup?: number;
   target?: number;
   negative?: number;
+  product?: number;
 }
 
 /** Which entities a change names: they have to be there for it to make sense. */
@@ -31,6 +32,14 @@ export function entitiesOf(change: Change): Named {
         'ad-group': { adGroup: change.id },
         target: { target: change.id },
       }[change.entity];
+    case 'add-campaign':
+      return { campaign: change.campaignId };
+    case 'add-ad-group':
+      return { campaign: change.campaignId, adGroup: change.adGroupId };
+    case 'add-ad':
+      return { adGroup: change.adGroupId, product: change.productId };
+    case 'archive-place':
+      return change.entity === 'campaign' ? { campaign: change.id } : { adGroup: change.id };
     case 'archive-negative':
       return { negative: change.negativeId };
   }

@@ -25,6 +25,13 @@ export function inverseOf(change: Change, made: Made): Change | null {
       return { ...change, from: change.to, to: change.from };
     case 'set-state':
       return change.from === 'archived' ? null : { ...change, from: change.to, to: change.from };
+    case 'add-campaign':
+      return { kind: 'archive-place', entity: 'campaign', id: change.campaignId };
+    case 'add-ad-group':
+      return { kind: 'archive-place', entity: 'ad-group', id: change.adGroupId };
+    // An ad goes with its ad group.
+    case 'add-ad':
+    case 'archive-place':
     case 'archive-target':
     case 'archive-negative':
       return null;

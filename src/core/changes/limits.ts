@@ -54,6 +54,8 @@ export function checkChange(change: Change, limits: MarketLimits): Finding[] {
   const findings: Finding[] = [];
   if ('bid' in change) findings.push(...checkBid(change.bid, limits));
   if (change.kind === 'set-bid') findings.push(...checkBid(change.to, limits));
+  if (change.kind === 'add-ad-group') findings.push(...checkBid(change.defaultBid, limits));
+  if (change.kind === 'add-campaign') findings.push(...checkBudget(change.budget, limits));
   if (change.kind === 'set-budget') findings.push(...checkBudget(change.to, limits));
   if (change.kind === 'set-modifier') findings.push(...checkModifier(change.to));
   if ('expression' in change && !isItem(change)) findings.push(...checkWords(change.expression, limits));

@@ -15,6 +15,10 @@ export function setValueOf(change: Change): SetValue | null {
     case 'add-keyword':
     case 'add-item-target':
       return { from: null, to: change.bid, unit: 'money' };
+    case 'add-campaign':
+      return { from: null, to: change.budget, unit: 'money' };
+    case 'add-ad-group':
+      return { from: null, to: change.defaultBid, unit: 'money' };
     case 'set-bid':
     case 'set-budget':
       return { from: change.from, to: change.to, unit: 'money' };
@@ -31,6 +35,10 @@ export function withValue(change: Change, to: Micros | number): Change {
     case 'add-keyword':
     case 'add-item-target':
       return { ...change, bid: to };
+    case 'add-campaign':
+      return { ...change, budget: to };
+    case 'add-ad-group':
+      return { ...change, defaultBid: to };
     case 'set-bid':
     case 'set-budget':
     case 'set-modifier':
@@ -66,7 +74,11 @@ export function isChangedSince(change: Change, present: number | string | null):
     case 'add-keyword':
     case 'add-item-target':
     case 'add-negative':
+    case 'add-campaign':
+    case 'add-ad-group':
       return present !== 'enabled';
+    case 'add-ad':
+    case 'archive-place':
     case 'archive-target':
     case 'archive-negative':
       return false;

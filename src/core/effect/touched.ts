@@ -45,6 +45,12 @@ export function touchedTargets(
         : change.entity === 'campaign'
           ? places.byCampaign(change.id)
           : places.byAdGroup(change.id);
+    // What was just made has no past to be compared with.
+    case 'add-campaign':
+    case 'add-ad-group':
+    case 'add-ad':
+    case 'archive-place':
+      return [];
     case 'add-negative':
     case 'archive-negative':
       if (caughtBy !== null) return one(caughtBy);
@@ -68,6 +74,7 @@ export const CHANGE_SORTS = {
   state: 'Paused or resumed by hand',
   budget: 'Budgets',
   modifier: 'Placement modifiers',
+  made: 'Campaigns and ad groups made',
   other: 'Ended, lifted and undone',
 } as const;
 export type ChangeSort = keyof typeof CHANGE_SORTS;
@@ -90,6 +97,11 @@ export function sortOfChange(change: Change, step: string | undefined, isUndo: b
       return 'budget';
     case 'set-modifier':
       return 'modifier';
+    case 'add-campaign':
+    case 'add-ad-group':
+    case 'add-ad':
+      return 'made';
+    case 'archive-place':
     case 'archive-target':
     case 'archive-negative':
       return 'other';

@@ -27,11 +27,21 @@ export function checkRoutes(routes: readonly Route[], structure: StructureIndex)
   return faults;
 }
 
+/** The routes whose both ends are still there: an ad group may end after a route was kept. */
+export function liveRoutes(routes: readonly Route[], structure: StructureIndex): Route[] {
+  return routes.filter(({ sourceId, homeId }) => !isGone(sourceId, structure) && !isGone(homeId, structure));
+}
+
+function isGone(id: number, structure: StructureIndex): boolean {
+  const adGroup = structure.adGroup(id);
+  return (
+    !adGroup || adGroup.state === 'archived' || structure.campaign(adGroup.campaignId)?.state === 'archived'
+  );
+}
+
 function faultOf({ sourceId, homeId, takes }: Route, structure: StructureIndex): string | null {
-  const [source, home] = [structure.adGroup(sourceId), structure.adGroup(homeId)];
-  if (!source || source.state === 'archived') return 'The ad group that it begins at is gone.';
-  if (!home || home.state === 'archived' || structure.campaign(home.campaignId)?.state === 'archived')
-    return 'The ad group that it leads to is gone: a dead end.';
+  if (isGone(sourceId, structure)) return 'The ad group that it begins at is gone.';
+  if (isGone(homeId, structure)) return 'The ad group that it leads to is gone: a dead end.';
   if (sourceId === homeId) return 'It leads to the ad group that it begins at.';
   if (takes === 'items' && structure.wordHomes.some(({ id }) => id === homeId))
     return 'It leads item codes to an ad group of keywords.';

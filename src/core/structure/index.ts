@@ -1,3 +1,12 @@
 export { indexStructure, isExactTarget } from './structureIndex';
 export type { StructureIndex } from './structureIndex';
-export type { AdGroup, Campaign, Negative, State, Structure, Target, TargetKind } from './structure';
+export type {
+  AdGroup,
+  Campaign,
+  Negative,
+  PlaceState,
+  State,
+  Structure,
+  Target,
+  TargetKind,
+} from './structure';

@@ -2,20 +2,22 @@ import type { KeywordMatch, NegativeMatch } from '../matching';
 import type { Micros } from '../units';
 
 export type State = 'enabled' | 'paused' | 'archived';
+/** State of a campaign or ad group; a draft is staged to be made and the market does not know it yet. */
+export type PlaceState = State | 'draft';
 /** What a target aims at. 'unknown' stands for reports that do not name the target. */
 export type TargetKind = 'keyword' | 'item' | 'category' | 'brand' | 'auto' | 'unknown';
 
 export interface Campaign {
   id: number;
   name: string;
-  state: State;
+  state: PlaceState;
 }
 
 export interface AdGroup {
   id: number;
   campaignId: number;
   name: string;
-  state: State;
+  state: PlaceState;
   /** The advertised product, null when no report or sync has told it. */
   productId: number | null;
 }

@@ -5,6 +5,7 @@ import type { AdGroup, Campaign, Negative, Structure, Target } from './structure
 /** What the engines ask of a structure, answered without searching it again. */
 export interface StructureIndex {
   /** As they were given, archived ones too. */
+  adGroups: readonly AdGroup[];
   targets: readonly Target[];
   negatives: readonly Negative[];
   campaign: (id: number) => Campaign | undefined;
@@ -25,6 +26,8 @@ export interface StructureIndex {
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
   wordHomes: AdGroup[];
   itemHomes: AdGroup[];
+  /** Ad groups without a target, drafts among them: they may become any home. */
+  emptyAdGroups: AdGroup[];
   /** Ad groups that bid on items among other things. */
   itemPlaces: AdGroup[];
 }
@@ -71,6 +74,7 @@ export function indexStructure(structure: Structure): StructureIndex {
   let prepared: { negative: Negative; set: NegativeSet }[] | undefined;
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
   return {
+    adGroups: structure.adGroups,
     targets: structure.targets,
     negatives: structure.negatives,
     campaign: (id) => campaigns.get(id),
@@ -87,6 +91,10 @@ export function indexStructure(structure: Structure): StructureIndex {
     isNegativeInCampaign: (form, campaignId) => blocks(ofCampaign.get(campaignId), form),
     wordHomes,
     itemHomes,
+    emptyAdGroups: structure.adGroups.filter(
+      ({ id, state, campaignId }) =>
+        state !== 'archived' && campaigns.get(campaignId)?.state !== 'archived' && !byAdGroup.has(id),
+    ),
     itemPlaces: structure.adGroups.filter(
       ({ id, state }) =>
         state !== 'archived' && (byAdGroup.get(id) ?? []).some(({ kind }) => kind === 'item'),

@@ -125,6 +125,8 @@ export async function applyAccepted(sql: Query, accountId: number, change: Chang
       return void (await set('campaign', change.campaignId, { [`${change.placement}_modifier`]: change.to }));
     case 'set-state':
       return void (await set(STATE_TABLES[change.entity], change.id, { state: change.to }));
+    case 'archive-place':
+      return void (await set(STATE_TABLES[change.entity], change.id, { state: 'archived' }));
     case 'archive-target':
       return void (await set('target', change.targetId, { state: 'archived' }));
     case 'archive-negative':

@@ -45,6 +45,9 @@ const select = (sql: Query) => sql`
       when 'set-budget' then to_jsonb(p.budget_micros)
       when 'set-modifier' then to_jsonb(case c.change->>'placement' when 'top' then p.top_modifier when 'rest' then p.rest_modifier else p.pages_modifier end)
       when 'set-state' then to_jsonb(case c.change->>'entity' when 'target' then t.state when 'ad-group' then g.state else p.state end)
+      when 'add-campaign' then to_jsonb(p.state)
+      when 'add-ad-group' then to_jsonb(g.state)
+      when 'archive-place' then to_jsonb(case c.change->>'entity' when 'ad-group' then g.state else p.state end)
       when 'archive-target' then to_jsonb(t.state)
       when 'archive-negative' then to_jsonb(n.state)
       else to_jsonb(coalesce(mt.state, mn.state))
@@ -118,10 +121,15 @@ export async function insertChange(
 /** Takes staged changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
 export async function withdrawChanges(sql: Query, accountId: number, ids: number[]): Promise<number[]> {
   const rows = await sql<{ id: number }[]>`
-    update mowing.change set state = 'withdrawn', answered_at = now()
-    where account_id = ${accountId} and state = 'staged'
-      and (change_id = any(${ids}::bigint[]) or after_change_id = any(${ids}::bigint[]))
-    returning change_id as id`;
+    with recursive gone as (
+      select change_id from mowing.change
+      where account_id = ${accountId} and state = 'staged' and change_id = any(${ids}::bigint[])
+      union
+      select c.change_id from mowing.change c join gone g on c.after_change_id = g.change_id
+      where c.account_id = ${accountId} and c.state = 'staged')
+    update mowing.change c set state = 'withdrawn', answered_at = now() from gone g
+    where c.account_id = ${accountId} and c.change_id = g.change_id
+    returning c.change_id as id`;
   return rows.map((row) => row.id);
 }
 

@@ -17,6 +17,7 @@ import {
   noteTrouble,
 } from '../../db/queries/bales';
 import { addListTerm } from '../../db/queries/negativeLists';
+import { adoptDraft, dropDrafts } from '../../db/queries/drafts';
 import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
@@ -61,17 +62,15 @@ export async function resumeBales(): Promise<void> {
 const LOT = 200;
 
 /**
- * Delivers one bale: first the changes that wait for nothing, then those that wait for an accepted one.
+ * Delivers one bale, lot by lot: a change that waits for another one goes only after that was accepted.
  * @returns why it could not be delivered to its end, empty when it was (or another process is at it)
  */
 export async function deliverBale(accountId: number, baleId: number): Promise<string> {
   try {
-    for (const wave of [1, 2]) {
-      for (;;) {
-        const outcome = await db().begin((tx) => deliverLot(tx, accountId, baleId, wave));
-        if (outcome === 'not mine') return '';
-        if (outcome === 'done') break;
-      }
+    for (;;) {
+      const outcome = await db().begin((tx) => deliverLot(tx, accountId, baleId));
+      if (outcome === 'not mine') return '';
+      if (outcome === 'done') break;
     }
     await db().begin((tx) => endBale(tx, accountId, baleId));
     return '';
@@ -90,14 +89,12 @@ async function deliverLot(
   tx: Query,
   accountId: number,
   baleId: number,
-  wave: number,
 ): Promise<'not mine' | 'more' | 'done'> {
   const bale = await lockBale(tx, accountId, baleId);
   if (!bale) return 'not mine';
   const unanswered = await listUnanswered(tx, accountId, baleId);
   const ready = unanswered
-    .filter((one) => (one.afterId === null) === (wave === 1))
-    .filter((one) => wave === 1 || one.afterState === 'accepted')
+    .filter(({ afterId, afterState }) => afterId === null || afterState === 'accepted')
     .slice(0, LOT);
   if (ready.length === 0) return 'done';
   const { changes, unknown } = await toMarketChanges(tx, accountId, ready);
@@ -168,6 +165,11 @@ async function takeAnswer(
       // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
       if (figures.listId !== undefined) await addListTerm(tx, accountId, figures.listId, change);
       break;
+    case 'add-campaign':
+    case 'add-ad-group':
+    case 'add-ad':
+      await adoptDraft(tx, accountId, change, answer.id);
+      break;
     default:
       await applyAccepted(tx, accountId, change);
       // The bids of a campaign that runs dry are held down; the next round starts from there.
@@ -187,10 +189,11 @@ async function endBale(tx: Query, accountId: number, baleId: number) {
       id,
       refusal(
         'first-refused',
-        'Not sent: the change that has to come first was refused, and without it the term would have no home.',
+        'Not sent: the change that has to come first was refused, and without it this one would have no place.',
       ),
     );
   await finishBale(tx, accountId, baleId);
+  await dropDrafts(tx, accountId);
 }
 
 const refusal = (code: string, sentence: string) => ({

@@ -2,6 +2,7 @@ import { changeKey, entitiesOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
+import { dropDrafts, makersOfDrafts } from '../../db/queries/drafts';
 import { insertChange, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';
 import { marketIds } from '../../db/queries/structure';
@@ -14,25 +15,35 @@ import { db } from '../context/context';
  * @throws MowingError when a change names an ad group or campaign that the account does not have
  */
 export async function stageChanges(accountId: number, list: NewChange[]): Promise<(number | null)[]> {
-  return db().begin(async (tx) => {
-    await checkPlaces(
-      tx,
-      accountId,
-      list.map((one) => one.change),
-    );
-    const staged: { id: number; isNew: boolean }[] = [];
-    for (const [index, one] of list.entries()) {
-      if (one.after !== undefined && !(one.after < index))
-        throw new MowingError(
-          'bad-request',
-          `changes[${index}].after must name an earlier change of the request.`,
-        );
-      const afterId = one.after === undefined ? null : staged[one.after].id;
-      staged.push(await insertChange(tx, accountId, toStage(one, afterId)));
-    }
-    return staged.map(({ id, isNew }) => (isNew ? id : null));
-  });
+  return db().begin((tx) => stageIn(tx, accountId, list));
 }
+
+/** The same inside a transaction that does more. */
+export async function stageIn(tx: Query, accountId: number, list: NewChange[]): Promise<(number | null)[]> {
+  await checkPlaces(
+    tx,
+    accountId,
+    list.map((one) => one.change),
+  );
+  const makers = await makersOfDrafts(tx, accountId);
+  const staged: { id: number; isNew: boolean }[] = [];
+  for (const [index, one] of list.entries()) {
+    if (one.after !== undefined && !(one.after < index))
+      throw new MowingError(
+        'bad-request',
+        `changes[${index}].after must name an earlier change of the request.`,
+      );
+    // What goes into a draft waits until the draft is made.
+    const afterId =
+      one.after === undefined ? (makers.get(adGroupOf(one.change)) ?? null) : staged[one.after].id;
+    staged.push(await insertChange(tx, accountId, toStage(one, afterId)));
+  }
+  return staged.map(({ id, isNew }) => (isNew ? id : null));
+}
+
+/** The ad group that a new target goes into; 0 for other changes. */
+const adGroupOf = (change: Change): number =>
+  change.kind === 'add-keyword' || change.kind === 'add-item-target' ? change.adGroupId : 0;
 
 function toStage(one: NewChange, afterId: number | null): ChangeToStage {
   return {
@@ -46,7 +57,13 @@ function toStage(one: NewChange, afterId: number | null): ChangeToStage {
   };
 }
 
-const TABLES = { campaign: 'campaign', adGroup: 'ad_group', target: 'target', negative: 'negative' } as const;
+const TABLES = {
+  campaign: 'campaign',
+  adGroup: 'ad_group',
+  target: 'target',
+  negative: 'negative',
+  product: 'product',
+} as const;
 
 async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
   const named = changes.map(entitiesOf);
@@ -65,5 +82,9 @@ async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
 
 /** Takes changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
 export async function withdraw(accountId: number, ids: number[]): Promise<number[]> {
-  return withdrawChanges(db(), accountId, ids);
+  return db().begin(async (tx) => {
+    const withdrawn = await withdrawChanges(tx, accountId, ids);
+    await dropDrafts(tx, accountId);
+    return withdrawn;
+  });
 }

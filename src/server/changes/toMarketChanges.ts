@@ -16,6 +16,7 @@ interface KnownIds {
   adGroup: Ids;
   target: Ids;
   negative: Ids;
+  product: Ids;
 }
 
 /** Changes in the market's words; those whose place or thing the market has no id for come back as unknown. */
@@ -26,7 +27,7 @@ export async function toMarketChanges(
 ): Promise<{ changes: MarketChange[]; unknown: Waiting[] }> {
   const named = list.map(({ change }) => entitiesOf(change));
   const idsOf = (
-    table: 'campaign' | 'ad_group' | 'target' | 'negative',
+    table: 'campaign' | 'ad_group' | 'target' | 'negative' | 'product',
     of: (one: Named) => number | undefined,
   ) =>
     marketIds(
@@ -40,6 +41,7 @@ export async function toMarketChanges(
     adGroup: await idsOf('ad_group', ({ adGroup }) => adGroup),
     target: await idsOf('target', ({ target }) => target),
     negative: await idsOf('negative', ({ negative }) => negative),
+    product: await idsOf('product', ({ product }) => product),
   };
   const changes: MarketChange[] = [];
   const unknown: Waiting[] = [];
@@ -102,6 +104,21 @@ function translate({ id, change }: Waiting, ids: KnownIds): MarketChange | null 
       }[change.entity];
       return onThing(entity, known.get(change.id), { state: change.to });
     }
+    case 'add-campaign':
+      return create('campaigns', { name: change.name, budget: change.budget });
+    case 'add-ad-group': {
+      const campaignId = ids.campaign.get(change.campaignId);
+      const { name, defaultBid } = change;
+      return campaignId ? create('ad-groups', { campaignId, name, defaultBid }) : null;
+    }
+    case 'add-ad': {
+      const [adGroupId, productId] = [ids.adGroup.get(change.adGroupId), ids.product.get(change.productId)];
+      return adGroupId && productId ? create('ads', { adGroupId, productId }) : null;
+    }
+    case 'archive-place':
+      return change.entity === 'campaign'
+        ? onThing('campaigns', ids.campaign.get(change.id))
+        : onThing('ad-groups', ids.adGroup.get(change.id));
     case 'archive-target':
       return onThing('targets', ids.target.get(change.targetId));
     case 'archive-negative':

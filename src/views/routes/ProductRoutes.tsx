@@ -2,9 +2,10 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { routeKey, USUAL_START } from '../../core/routes';
 import type { Route } from '../../core/routes';
-import type { AdGroup, StructureIndex } from '../../core/structure';
+import type { AdGroup, Campaign, StructureIndex } from '../../core/structure';
 import { formatCount } from '../../core/units';
 import { useKeys } from '../shared/useKeys';
+import { HomeForm } from './HomeForm';
 import { RouteForm } from './RouteForm';
 import { RouteGraph } from './RouteGraph';
 import type { GraphLink } from './RouteGraph';
@@ -20,23 +21,36 @@ interface ProductRoutesProps {
 
 /** The routes of one product: drawn, edited by a form, proposed ones approved. */
 export function ProductRoutes({ product, index, currency, state, onApproveAll }: ProductRoutesProps) {
-  const { routes, proposed, put, remove, undo } = state;
+  const { tree, gone, routes, proposed, put, remove, undo, makeHome } = state;
   const [chosen, setChosen] = useState<GraphLink | null>(null);
+  // The kept route that is being changed: it goes when the changed one is kept.
+  const [changing, setChanging] = useState<Route | null>(null);
+  const [isMaking, setMaking] = useState(false);
   const sources = index.researchAdGroups(product.id);
   const isSource = new Set(sources.map(({ id }) => id));
   const own = routes.filter(({ sourceId }) => isSource.has(sourceId));
   const open = proposed.filter(({ sourceId }) => isSource.has(sourceId));
   const homes = homesOf(index, product.id, sources, [...own, ...open]);
-  const nameOf = ({ campaignId, name }: AdGroup) => `${index.campaign(campaignId)?.name} › ${name}`;
+  const nameOf = ({ campaignId, name, state: own }: AdGroup) =>
+    `${index.campaign(campaignId)?.name} › ${name}${own === 'draft' ? ' · draft' : ''}`;
   const links: GraphLink[] = [
     ...own.map((route) => ({ route, isProposed: false })),
     ...open.map((route) => ({ route, isProposed: true })),
   ];
   const drop = () => {
-    if (chosen && !chosen.isProposed) remove(chosen.route);
+    if (changing) remove(changing);
     setChosen(null);
   };
-  useKeys({ a: () => put(open), u: undo, delete: drop, escape: () => setChosen(null) });
+  const select = (link: GraphLink | null) => {
+    setChosen(link);
+    setChanging(link && !link.isProposed ? link.route : null);
+    setMaking(false);
+  };
+  const startMaking = () => {
+    setChosen(null);
+    setMaking(product.id !== null);
+  };
+  useKeys({ a: () => put(open), u: undo, h: startMaking, delete: drop, escape: () => select(null) });
   return (
     <main style={{ overflow: 'auto', padding: '12px 20px' }}>
       <p className="serif" style={{ margin: '0 0 8px', fontSize: 17 }}>
@@ -66,26 +80,47 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
         nameOf={nameOf}
         links={links}
         selected={chosen && routeKey(chosen.route)}
-        onSelect={setChosen}
+        onSelect={select}
         onLink={(sourceId, homeId) => put([newRoute(index, sourceId, homeId)])}
       />
       {chosen ? (
         <RouteForm
           route={chosen.route}
-          isProposed={chosen.isProposed}
+          isProposed={changing === null}
           sources={sources}
           homes={homes}
           currency={currency}
           nameOf={nameOf}
           onRoute={(route) => setChosen({ route, isProposed: true })}
           onKeep={() => {
-            put([chosen.route]);
-            setChosen(null);
+            put([chosen.route], changing);
+            select(null);
           }}
           onRemove={drop}
         />
+      ) : isMaking && product.id !== null ? (
+        <HomeForm
+          product={{ id: product.id, name: product.name }}
+          campaigns={campaignsOf(index, product.id, tree?.campaigns ?? [])}
+          names={new Set((tree?.campaigns ?? []).map(({ name }) => name))}
+          currency={currency}
+          onMake={(home) => makeHome.mutate(home, { onSuccess: () => setMaking(false) })}
+          onClose={() => setMaking(false)}
+        />
       ) : (
-        <p className="faint">Choose a route to change how terms move: match, and where they are blocked.</p>
+        <p className="bar" style={{ gap: 12 }}>
+          {product.id !== null && (
+            <Button variant="outlined" onClick={startMaking} title="h">
+              New home
+            </Button>
+          )}
+          <span className="faint">
+            Choose a route to change how terms move: what they have to show, match, first bid, where they are
+            blocked.
+            {gone > 0 &&
+              ` ${formatCount(gone)} ${gone === 1 ? 'route led' : 'routes led'} to what has ended, and is left out.`}
+          </span>
+        </p>
       )}
     </main>
   );
@@ -98,13 +133,26 @@ function homesOf(
   sources: AdGroup[],
   routes: Route[],
 ): AdGroup[] {
-  const homes = [...index.wordHomes, ...index.itemHomes].filter((one) => one.productId === productId);
+  const homes = [...index.wordHomes, ...index.itemHomes, ...index.emptyAdGroups].filter(
+    (one) => one.productId === productId,
+  );
   const ends = routes.flatMap(({ homeId }) => index.adGroup(homeId) ?? []);
   return [...new Map([...homes, ...ends, ...sources].map((one) => [one.id, one])).values()];
 }
 
+/** Campaigns of a product's ad groups that have not ended. */
+function campaignsOf(index: StructureIndex, productId: number, campaigns: readonly Campaign[]): Campaign[] {
+  const own = new Set(
+    index.adGroups.filter((one) => one.productId === productId).map(({ campaignId }) => campaignId),
+  );
+  return campaigns.filter(({ id, state }) => own.has(id) && state !== 'archived');
+}
+
 /** A drawn route takes what its home is for. */
 function newRoute(index: StructureIndex, sourceId: number, homeId: number): Route {
-  const takes = index.itemHomes.some(({ id }) => id === homeId) ? 'items' : 'words';
+  const isForItems =
+    index.itemHomes.some(({ id }) => id === homeId) ||
+    index.emptyAdGroups.some(({ id, name }) => id === homeId && /\bitems?\b/i.test(name));
+  const takes = isForItems ? 'items' : 'words';
   return { sourceId, homeId, takes, match: 'exact', block: 'ad group', asks: null, start: USUAL_START };
 }

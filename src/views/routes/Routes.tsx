@@ -12,6 +12,7 @@ const KEYS: KeyLine[] = [
   ['Enter on an ad group, then on a home', 'draw a route'],
   ['Delete', 'remove the chosen route'],
   ['a', 'approve what is proposed for the product'],
+  ['h', 'a new home for the product'],
   ['u', 'take the last change back'],
 ];
 

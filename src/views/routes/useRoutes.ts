@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
 import { useMemo, useRef } from 'react';
-import { checkRoutes, proposeRoutes, routeKey } from '../../core/routes';
+import { checkRoutes, liveRoutes, proposeRoutes, routeKey } from '../../core/routes';
 import type { Route } from '../../core/routes';
 import { indexStructure } from '../../core/structure';
+import type { HomeRequest } from '../../contract/routes';
 import { api } from '../shared/api';
 
 const NONE: Route[] = [];
@@ -24,8 +25,10 @@ export function useRoutes(account: number | undefined) {
     queryFn: () => api.routes(account!),
     enabled: account !== undefined,
   });
-  const routes = kept.data?.routes ?? NONE;
   const index = useMemo(() => tree.data && indexStructure({ ...tree.data, negatives: [] }), [tree.data]);
+  const all = kept.data?.routes ?? NONE;
+  // A route to what has ended is no route any more: it goes with the next change.
+  const routes = useMemo(() => (index ? liveRoutes(all, index) : NONE), [all, index]);
   const proposed = useMemo(() => {
     if (!index || !tree.data) return NONE;
     // What has a route of its kind already needs no other.
@@ -45,16 +48,27 @@ export function useRoutes(account: number | undefined) {
     before.current.push(routes);
     change.mutate(next);
   };
+  const makeHome = useMutation({
+    mutationFn: (request: Omit<HomeRequest, 'account'>) => api.makeHome({ account: account!, ...request }),
+    onSuccess: () => enqueueSnackbar('Staged. Routes can lead there already.', { autoHideDuration: 3000 }),
+    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 10_000 }),
+    onSettled: () =>
+      client.invalidateQueries({
+        predicate: ({ queryKey }) => ['tree', 'changes', 'routes'].includes(String(queryKey[0])),
+      }),
+  });
   return {
     tree: tree.data,
+    makeHome,
+    gone: index ? all.length - routes.length : 0,
     index,
     routes,
     proposed,
     error: tree.error ?? kept.error,
     isLoading: tree.isLoading || kept.isLoading,
-    /** Adds routes, or puts them in place of the ones between the same ends. */
-    put: (list: readonly Route[]) => {
-      const keys = new Set(list.map(routeKey));
+    /** Adds routes, or puts them in place of the ones between the same ends, and of the one that was changed. */
+    put: (list: readonly Route[], changed: Route | null = null) => {
+      const keys = new Set([...list, ...(changed ? [changed] : [])].map(routeKey));
       keep([...routes.filter((one) => !keys.has(routeKey(one))), ...list]);
     },
     remove: (route: Route) => keep(routes.filter((one) => routeKey(one) !== routeKey(route))),

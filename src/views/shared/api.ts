@@ -32,6 +32,7 @@ import type { ProductCosts } from '../../core/economics';
 import type { WordLists } from '../../core/matching';
 import type { NegativeListInfo, NegativeListRequest } from '../../contract/words';
 import type { Goal } from '../../core/goals';
+import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
 
@@ -143,6 +144,7 @@ export const api = {
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),
+  makeHome: (request: HomeRequest) => ask<HomeAnswer>('/api/routes/home', send('POST', request)),
   wordLists: (account: number) => ask<{ lists: WordLists }>(`/api/word-lists?${query({ account })}`),
   keepWordLists: (account: number, lists: WordLists) =>
     ask<{ lists: WordLists }>('/api/word-lists', send('PUT', { account, lists })),

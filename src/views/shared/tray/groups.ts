@@ -29,6 +29,11 @@ function kindWords(change: Change): string {
       return 'Budgets';
     case 'set-modifier':
       return 'Placement modifiers';
+    case 'add-campaign':
+    case 'add-ad-group':
+    case 'add-ad':
+      return 'Campaigns and ad groups';
+    case 'archive-place':
     case 'archive-target':
     case 'archive-negative':
       return 'Ended and lifted';

@@ -2,6 +2,7 @@ import { arrangeRows } from '../../../../core/conditions';
 import { harvestOf, proposeHarvests, suggestionKey } from '../../../../core/harvest';
 import type { HarvestProposal } from '../../../../core/harvest';
 import { newTerms, SEEN, TERM_KINDS, writeItemCode } from '../../../../core/matching';
+import { liveRoutes } from '../../../../core/routes';
 import { negativeOf, neededConversion, proposeNegatives } from '../../../../core/negatives';
 import type { NegativeProposal } from '../../../../core/negatives';
 import { sumsOfRows, termContext, termReader } from '../../../../core/terms';
@@ -200,9 +201,9 @@ export function reviewEngine(server: ReviewServer = api) {
   };
 }
 
-const harvestSettings = ({ data, suggested }: Loaded, settings: ReviewSettings) => ({
+const harvestSettings = ({ data, context, suggested }: Loaded, settings: ReviewSettings) => ({
   ...settings,
-  routes: data.routes,
+  routes: liveRoutes(data.routes, context.structure),
   days: daysIn(data.window.from, data.window.to),
   suggested,
 });
