@@ -81,3 +81,12 @@ export async function sendTray(page: Page): Promise<void> {
   }
   await expect(page).toHaveURL(/\/ledger\?account=\d+&bale=\d+/);
 }
+
+/** Lets days pass on the account's market, and waits until they are taken over. */
+export async function passDays(page: Page, account: number, days: number): Promise<void> {
+  await page.goto(`/setup?account=${account}`);
+  const market = page.getByRole('region', { name: 'Market' });
+  await market.getByLabel(/days/i).first().fill(String(days));
+  await market.getByRole('button', { name: 'Let pass' }).click();
+  await expect(market.getByRole('status')).toContainText(`${days} days passed`, { timeout: 180_000 });
+}

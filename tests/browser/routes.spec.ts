@@ -38,7 +38,7 @@ test('routes are proposed, approved by key, drawn, refused in a circle; harvests
     await link.press('Enter');
     const form = page.getByRole('form', { name: 'Route' });
     await form.getByLabel('as', { exact: true }).selectOption('broad');
-    await form.getByRole('button', { name: 'Approve' }).click();
+    await form.getByRole('button', { name: 'Keep', exact: true }).click();
     await expect.poll(async () => (await kept()).filter(({ match }) => match === 'broad').length).toBe(1);
 
     await sources.filter({ hasText: research }).press('Enter');

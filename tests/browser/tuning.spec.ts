@@ -2,7 +2,18 @@ import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { ChangeInfo } from '../../src/contract/changes';
 import type { AccountTree } from '../../src/core/lenses';
-import { demoAccount, emptyTray, evidence, lensRows, openField, press, sendTray, tray, watch } from './page';
+import {
+  demoAccount,
+  emptyTray,
+  evidence,
+  lensRows,
+  openField,
+  passDays,
+  press,
+  sendTray,
+  tray,
+  watch,
+} from './page';
 
 let account: number;
 
@@ -246,13 +257,7 @@ test('dead spend and overpaying reviewed by keyboard, sent; 14 days pass, and th
     'first answer can be given on',
   );
 
-  await test.step('14 days pass', async () => {
-    await page.goto(`/setup?account=${account}`);
-    const market = page.getByRole('region', { name: 'Market' });
-    await market.getByLabel(/days/i).first().fill('14');
-    await market.getByRole('button', { name: 'Let pass' }).click();
-    await expect(market.getByRole('status')).toContainText('14 days passed', { timeout: 180_000 });
-  });
+  await test.step('14 days pass', () => passDays(page, account, 14));
 
   await test.step('the ledger shows what it did, against targets that were left alone', async () => {
     await page.goto(`/ledger?account=${account}`);

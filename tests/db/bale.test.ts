@@ -1,56 +1,33 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import type { NewChange } from '../../src/contract/changes';
-import { listAdGroups, listTargets } from '../../src/db/queries/structure';
+import { listTargets } from '../../src/db/queries/structure';
 import { loadBales, loadChanges } from '../../src/server/changes/loadChanges';
 import { resumeBales, sendBale } from '../../src/server/changes/sendBale';
 import { editValues, goFromPresent } from '../../src/server/changes/editStaged';
 import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
 import { undoChanges } from '../../src/server/changes/undoChanges';
 import { closeContext, db } from '../../src/server/context/context';
-import { accountOfMarket } from '../../src/server/market/openMarket';
-import { syncAccount } from '../../src/server/sync/syncAccount';
-import { market } from '../../src/server/market/market';
-import { aMarket } from './market';
-import type { TestMarket } from './market';
+import { aShop, because } from './shop';
+import type { Shop } from './shop';
 
-let books: TestMarket['books'];
+let books: Shop['books'];
 let key: string;
-let shop: TestMarket;
+let shop: Shop;
 let account: number;
 let home: number;
 let source: number;
 let campaign: number;
 
 beforeAll(async () => {
-  shop = await aMarket();
-  ({ books, key } = shop);
-  process.env.MOWING_MARKET_URL = shop.url;
-  process.env.MOWING_MARKET_SECRET = shop.secret;
-  const remote = (await market().accounts()).find(({ id }) => id === key)!;
-  account = await accountOfMarket(remote, false);
-  await syncAccount(account, market(), async () => {});
-  const groups = await listAdGroups(db(), account);
-  home = groups.find(({ name }) => name === 'exact')!.id;
-  const auto = groups.find(({ name }) => name === 'auto')!;
-  [source, campaign] = [auto.id, auto.campaignId];
+  shop = await aShop();
+  ({ books, key, account, home, source, campaign } = shop);
 });
-
-beforeEach(async () => {
-  await shop.fault();
-  const staged = await loadChanges(account, { state: 'staged' });
-  if (staged.length > 0)
-    await withdraw(
-      account,
-      staged.map(({ id }) => id),
-    );
-});
-
+beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop.end();
   await closeContext();
 });
 
-const because = { reason: 'a test', figures: {}, effect: { spend: 0, sales: 0 } };
 const aKeyword = (expression: string, bid = 400_000): NewChange => ({
   ...because,
   change: { kind: 'add-keyword', adGroupId: home, expression, match: 'exact', bid },

@@ -1,12 +1,15 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { USUAL_START } from '../../src/core/routes';
 import type { Route } from '../../src/core/routes';
+import { dayFromNumber } from '../../src/core/units';
 import type { ReviewData } from '../../src/contract/review';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { listAdGroups } from '../../src/db/queries/structure';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadReview } from '../../src/server/review/loadReview';
 import { keepRoutes, loadRoutes } from '../../src/server/routes/routes';
+import { loadTree } from '../../src/server/field/loadTree';
+import { keepWordLists, loadWordLists } from '../../src/server/words/wordLists';
 import { loadPinned, pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
@@ -99,4 +102,43 @@ test('margins come with the review: of products whose costs are known, and of no
     insert into mowing.product_cost (account_id, product_id, price_micros, goods_micros, fees_micros, shipping_micros)
     values (${account.id}, ${product}, 20000000, 6000000, 3000000, 1000000)`;
   expect(await margins()).toEqual([{ productId: product, share: 0.5 }]);
+});
+
+describe('words that tell terms apart', () => {
+  test('are kept each once, and come with the review and with the account’s tree', async () => {
+    const lists = {
+      own: ['Tarnbrook'],
+      rival: ['Brineworks', 'brine-works', 'Brineworks'],
+      unwanted: ['curtains'],
+    };
+    await keepWordLists(account.id, lists);
+    const kept = { ...lists, rival: ['Brineworks', 'brine-works'] };
+    expect((await loadWordLists(account.id)).lists).toEqual(kept);
+    expect((JSON.parse(await loadReview(account.id)) as ReviewData).lists).toEqual(kept);
+    expect((await loadTree(account.id)).lists).toEqual(kept);
+  });
+
+  test('that no term could hold are refused, and the old ones stay', async () => {
+    const { lists } = await loadWordLists(account.id);
+    await expect(keepWordLists(account.id, { ...lists, own: ['…'] })).rejects.toThrow(/holds no word/);
+    expect((await loadWordLists(account.id)).lists).toEqual(lists);
+  });
+});
+
+test('a term is as old as its earliest day, in whatever order the reports come', async () => {
+  const shop = await anAccount();
+  const days = async () => {
+    const { rows } = JSON.parse(await loadReview(shop.id, '2026-11-01', '2026-11-10')) as ReviewData;
+    return rows.term.map((term, at) => [term, dayFromNumber(rows.firstDay[at]), rows.days[at]]);
+  };
+  await takeIn(
+    shop,
+    aReport({ rows: [aReportRow({ day: '2026-11-05' }), aReportRow({ day: '2026-11-07' })] }),
+  );
+  expect(await days()).toEqual([[expect.any(String), '2026-11-05', 2]]);
+  await takeIn(
+    shop,
+    aReport({ rows: [aReportRow({ day: '2026-09-30' }), aReportRow({ day: '2026-11-08' })] }),
+  );
+  expect(await days()).toEqual([[expect.any(String), '2026-09-30', 3]]);
 });

@@ -62,6 +62,17 @@ describe('a search term is not harvested', () => {
     expect(propose([sold], structure)).toEqual([]);
   });
 
+  test.each([
+    ['longer than a keyword may be', 'heavy weights '.repeat(7).trim()],
+    ['of more words than a keyword may have', 'a b c d e f g h i j k'],
+    ['with a character that the market refuses', 'weights 100% glass'],
+  ])('when it is %s', (_, term) => expect(propose([{ ...sold, term }])).toEqual([]));
+
+  test('but is when an item code stands in a sentence: that is words', () => {
+    const [proposal] = propose([{ ...sold, term: 'weights like qy7k3m92ta please' }]);
+    expect(proposal).toMatchObject({ isItem: false, homeId: EXACT });
+  });
+
   test('but is again when that exact keyword was archived', () => {
     const archived = anExactKeyword('heavy jar weights', { id: 110, state: 'archived' });
     expect(propose([sold], aStructure({ targets: [...aStructure().targets, archived] }))).toHaveLength(1);

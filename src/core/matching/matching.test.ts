@@ -10,6 +10,8 @@ import {
   matchWords,
   negativeSet,
   normaliseTerm,
+  kindReader,
+  newTerms,
 } from '.';
 import type { KeywordMatch } from '.';
 
@@ -158,5 +160,35 @@ describe('negatives', () => {
   test('a phrase of two words blocks them in that order only', () => {
     expect(holdsPhrase('glass jar weight', 'jar weight')).toBe(true);
     expect(holdsPhrase('weight jar', 'jar weight')).toBe(false);
+  });
+});
+
+describe('the sort of a term', () => {
+  const kindOf = kindReader({
+    own: ['Tarnbrook', 'ferment box'],
+    rival: ['Brine & Co', 'ferment', 'grün'],
+    unwanted: ['second hand'],
+  });
+
+  test.each([
+    ['tarnbrook jar', 'own brand', 'Tarnbrook'],
+    ['ferment boxes large', 'own brand', 'ferment box'],
+    ['box ferment', 'rival brand', 'ferment'],
+    ['brine and co salt', 'rival brand', 'Brine & Co'],
+    ['brine salt', 'words', null],
+    ['brine & co salt', 'rival brand', 'Brine & Co'],
+    ['Grun jar', 'rival brand', 'grün'],
+    ['second hand tarnbrook jar', 'never wanted', 'second hand'],
+    ['fermentation', 'words', null],
+    ['qy7k3m92td', 'item code', null],
+    ['jar like qy7k3m92td', 'words', null],
+  ])('“%s”: %s', (text, name, word) => expect(kindOf(text)).toEqual({ name, word }));
+
+  test('a term is new when it was first seen in the window of an account that has older ones', () => {
+    expect(newTerms([20_100, 20_000], 20_050)(20_100)).toBe(true);
+    expect(newTerms([20_100, 20_000], 20_050)(20_000)).toBe(false);
+    // All the account has lies in the window: then nothing is new.
+    expect(newTerms([20_100, 20_090], 20_050)(20_100)).toBe(false);
+    expect(newTerms([20_100, 0], 20_050)(0)).toBe(false);
   });
 });

@@ -11,9 +11,19 @@ import {
   AUTO,
 } from '../../../tests/make/terms';
 import type { TermSpec } from '../../../tests/make/terms';
+import { USUAL_LIMITS } from '../changes';
 import { termContext } from '../terms';
-import { chanceToPay, negativeReason, placesOf, proposeNegatives, spendPerMonth } from '.';
-import type { NegativeSettings } from '.';
+import {
+  chanceToPay,
+  listStanding,
+  negativeReason,
+  placesByScope,
+  placesOf,
+  proposeNegatives,
+  spendPerMonth,
+  stoppedBy,
+} from '.';
+import type { NegativeList, NegativeSettings } from '.';
 
 const settings: NegativeSettings = {
   basis: 'counts',
@@ -23,7 +33,7 @@ const settings: NegativeSettings = {
   targetAcos: 0.24,
 };
 const propose = (terms: TermSpec[], structure = aStructure()) =>
-  proposeNegatives(aContext(terms, structure), settings);
+  proposeNegatives(aContext(terms, structure), settings, USUAL_LIMITS);
 
 describe('a search term is blocked', () => {
   // An order usually takes ten clicks here.
@@ -88,7 +98,7 @@ describe('by chance', () => {
   const context = (term: TermSpec, margin?: number) =>
     termContext(aTermTable([term, usual]), aStructure(), new Map(margin === undefined ? [] : [[7, margin]]));
   const proposed = (term: TermSpec, margin?: number) =>
-    proposeNegatives(context(term, margin), { ...settings, basis: 'chance' }).length > 0;
+    proposeNegatives(context(term, margin), { ...settings, basis: 'chance' }, USUAL_LIMITS).length > 0;
 
   test('a term is blocked when it will hardly pay, even if it sold once', () => {
     expect(proposed({ term: 'dear', clicks: 60, orders: 1, spend: 60, sales: 20 })).toBe(true);
@@ -146,4 +156,111 @@ test('a term is blocked in its ad group, its campaign, or wherever the product l
   // Nobody told what is advertised: then no other ad group is known to belong with it.
   const bare = { ...structure, adGroups: structure.adGroups.map((one) => ({ ...one, productId: null })) };
   expect(placesOf(aContext([{ term: 'paperweight', clicks: 50 }], bare), 0, 'research')).toHaveLength(1);
+});
+
+describe('what is never wanted', () => {
+  const lists = { own: [], rival: [], unwanted: ['paper weights'] };
+  const asked = (terms: TermSpec[]) => {
+    const table = aTermTable([...terms, { term: 'usual', clicks: 1000, orders: 100, spend: 400 }]);
+    return proposeNegatives(termContext(table, aStructure(), new Map(), lists), settings, USUAL_LIMITS);
+  };
+
+  test('is proposed from its first click', () => {
+    expect(asked([{ term: 'glass paper weight', clicks: 1 }])).toHaveLength(1);
+    expect(asked([{ term: 'glass paper weight', clicks: 0 }])).toEqual([]);
+  });
+
+  test('is left to the specialist when it sold', () => {
+    expect(asked([{ term: 'glass paper weight', clicks: 9, orders: 1 }])).toEqual([]);
+  });
+});
+
+test('what the market takes for no negative is not proposed: a part of it may be one', () => {
+  const long = Array.from({ length: 11 }, (_, at) => `word${'abcdefghijk'[at]}`).join(' ');
+  expect(propose([{ term: long, clicks: 60 }])).toEqual([]);
+  expect(propose([{ term: 'x'.repeat(81), clicks: 60 }])).toEqual([]);
+  expect(propose([{ term: 'five* weights', clicks: 60 }])).toEqual([]);
+});
+
+describe('a named list', () => {
+  const list: NegativeList = {
+    id: 5,
+    name: 'Never',
+    campaignIds: [1, 2],
+    terms: [
+      { match: 'phrase', expression: 'second hand' },
+      { match: 'exact', expression: 'toys' },
+    ],
+  };
+
+  test('is offered for terms of its campaigns, and blocks them in all of these', () => {
+    const context = aContext([{ term: 'second hand jar' }]);
+    expect(placesByScope(context, 0, [list]).get('list 5')).toEqual([
+      { campaignId: 1, adGroupId: null },
+      { campaignId: 2, adGroupId: null },
+    ]);
+    expect([...placesByScope(context, 0, [{ ...list, campaignIds: [2] }]).keys()]).toEqual([
+      'ad group',
+      'campaign',
+      'research',
+    ]);
+  });
+
+  test('leaves out campaigns in which the term is negative already', () => {
+    const structure = aStructure({
+      negatives: [aNegative('second hand jars', { campaignId: 2, adGroupId: null })],
+    });
+    const context = aContext([{ term: 'second hand jar' }], structure);
+    expect(placesOf(context, 0, 'list 5', [list])).toEqual([{ campaignId: 1, adGroupId: null }]);
+  });
+
+  test('holds where the same negative stands for the whole campaign, whoever made it', () => {
+    const standing = listStanding(
+      list,
+      [
+        aNegative('Second Hands', { id: 1, adGroupId: null, match: 'phrase' }),
+        aNegative('toy', { id: 2, campaignId: 2, adGroupId: null }),
+        // These do not: another match, one ad group alone, ended.
+        aNegative('second hand', { id: 3, campaignId: 2, adGroupId: null }),
+        aNegative('toy', { id: 4 }),
+        aNegative('second hand', {
+          id: 5,
+          campaignId: 2,
+          adGroupId: null,
+          match: 'phrase',
+          state: 'archived',
+        }),
+      ],
+      new Set([2, 3]),
+    );
+    expect(standing.missing).toEqual([
+      { campaignId: 1, match: 'exact', expression: 'toys' },
+      { campaignId: 2, match: 'phrase', expression: 'second hand' },
+    ]);
+    expect([...standing.byCampaign]).toEqual([
+      [1, 1],
+      [2, 1],
+    ]);
+    expect(standing.byTerm).toEqual([1, 1]);
+    // Made by the list and asked for no more: number 3; what others made is none of its business.
+    expect(standing.excess.map(({ id }) => id)).toEqual([3]);
+  });
+});
+
+test('a negative stops a term only where it stands: the rest of its clicks go on', () => {
+  const structure = aStructure();
+  const context = aContext(
+    [
+      { term: 'paperweight', clicks: 30 },
+      { term: 'Paper-weights', adGroupId: 12, clicks: 50 },
+      { term: 'paperweight', adGroupId: 13, clicks: 0 },
+    ],
+    structure,
+  );
+  expect(stoppedBy(context, [0, 1, 2], [{ campaignId: 1, adGroupId: AUTO }])).toEqual({
+    clicks: 30,
+    all: 80,
+    goesOn: [12],
+  });
+  expect(stoppedBy(context, [0, 1, 2], placesOf(context, 0, 'campaign')).clicks).toBe(30);
 });

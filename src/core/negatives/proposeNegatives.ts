@@ -1,3 +1,5 @@
+import { checkWords } from '../changes';
+import type { MarketLimits } from '../changes';
 import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
 import { chanceWithin, marginOr } from '../terms';
@@ -44,22 +46,27 @@ export interface NegativeProposal {
 /**
  * Search terms that are never wanted, by the account's list, and those that had their chance. By chance: the probability that they pay is below the limit (see chanceToPay), and they cost
  * enough. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes in that campaign. Left out: terms already negative there, and terms that an exact keyword or item
- * target of the same ad group asks for (that is a matter of the bid, not of a negative).
+ * target of the same ad group asks for (that is a matter of the bid, not of a negative), and what the market takes for no negative: a part of it may be one.
  */
-export function proposeNegatives(context: TermContext, settings: NegativeSettings): NegativeProposal[] {
+export function proposeNegatives(
+  context: TermContext,
+  settings: NegativeSettings,
+  limits: MarketLimits,
+): NegativeProposal[] {
   const proposals: NegativeProposal[] = [];
   for (let row = 0; row < context.table.size; row += 1)
     if (
       context.table.clicks[row] > 0 &&
       (isUnwanted(context, row) || hadItsChance(context, row, settings)) &&
-      canBeBlocked(context, row)
+      canBeBlocked(context, row, limits)
     )
       proposals.push(negativeOf(context, row));
   return proposals;
 }
 
-function canBeBlocked({ table, structure, forms }: TermContext, row: number): boolean {
-  if (forms[row] === '') return false;
+function canBeBlocked({ table, structure, forms }: TermContext, row: number, limits: MarketLimits): boolean {
+  const term = table.term[row];
+  if (forms[row] === '' || (!isItemCode(term) && checkWords(term, limits).length > 0)) return false;
   const source = structure.adGroup(table.adGroupId[row]);
   if (!source || structure.isNegativeIn(forms[row], source)) return false;
   return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { anAdGroup, aStructure, aTarget, AUTO, EXACT, ITEMS } from '../../../tests/make/terms';
 import { indexStructure } from '../structure';
-import { checkRoutes, proposeRoutes, USUAL_START } from '.';
+import { checkRoutes, freeName, liveRoutes, nameByPattern, proposeRoutes, stemOf, USUAL_START } from '.';
 import type { Route } from '.';
 
 const BROAD = 14;
@@ -58,5 +58,36 @@ describe('routes', () => {
     ['words among the items', [aRoute(AUTO, ITEMS)], /ad group of items/],
   ])('are refused: %s', (_, routes, sentence) => {
     expect(sentences(routes)[0]).toMatch(sentence);
+  });
+});
+
+test('a route to what has ended since is no route any more', () => {
+  const ended = aStructure();
+  ended.adGroups[1] = { ...ended.adGroups[1], state: 'archived' };
+  const routes = [aRoute(AUTO, EXACT), aRoute(AUTO, ITEMS, { takes: 'items' })];
+  expect(liveRoutes(routes, indexStructure(ended)).map(({ homeId }) => homeId)).toEqual([ITEMS]);
+  ended.campaigns[2] = { ...ended.campaigns[2], state: 'archived' };
+  expect(liveRoutes(routes, indexStructure(ended))).toEqual([]);
+});
+
+describe('the name of a new home', () => {
+  test.each([
+    [['Airlock lids – auto', 'Airlock lids – exact'], 'Airlock lids'],
+    [['Crock 5 l | auto', 'Crock 5 l | broad', 'Crock 5 l | exact'], 'Crock 5 l'],
+    [['Weights auto', 'Weights automatic'], 'Weights'],
+    [['Kites', 'Lids – exact'], 'The product'],
+    [['Only one – auto'], 'The product'],
+    [['Größe – auto', 'Größe – exact'], 'Größe'],
+  ])('begins as %j do: %s', (names, stem) => expect(stemOf(names, 'The product')).toBe(stem));
+
+  test('fills its pattern, and leaves braces that it does not know', () => {
+    const parts = { product: 'Airlock lids, 6 pieces', stem: 'Airlock lids', match: 'phrase' };
+    expect(nameByPattern('{stem} – {match}', parts)).toBe('Airlock lids – phrase');
+    expect(nameByPattern(' {match}  {product} {when}', parts)).toBe('phrase Airlock lids, 6 pieces {when}');
+  });
+
+  test('gets a number where others have it', () => {
+    expect(freeName('Lids – exact', new Set())).toBe('Lids – exact');
+    expect(freeName('Lids – exact', new Set(['Lids – exact', 'Lids – exact 2']))).toBe('Lids – exact 3');
   });
 });

@@ -11,6 +11,7 @@ import {
 import { listNegatives, marketIds } from '../../db/queries/structure';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { onceByForm } from './onceByForm';
 
 /** The named lists of negatives of an account, each with where it holds and where it does not yet. */
 export async function loadNegativeLists(account: number): Promise<{ lists: NegativeListInfo[] }> {
@@ -45,11 +46,11 @@ export async function keepNegativeList({ account, list }: NegativeListRequest): 
   const strange = list.campaignIds.find((id) => !known.has(id));
   if (strange !== undefined)
     throw new MowingError('not-found', `The account has no campaign ${strange}. Load the page again.`);
-  const terms = [
-    ...new Map(
-      list.terms.map((term) => [`${term.match} ${matchForm(term.expression)}`, term] as const),
-    ).values(),
-  ];
+  const terms = onceByForm(
+    list.terms,
+    ({ expression }) => expression,
+    ({ match }) => match,
+  );
   const campaignIds = [...new Set(list.campaignIds)];
   const id = await db().begin((tx) => writeNegativeList(tx, account, { ...list, terms, campaignIds }));
   if (id === null)

@@ -4,6 +4,7 @@ import { MowingError } from '../../contract/mowingError';
 import { readWordLists, replaceWordLists } from '../../db/queries/wordLists';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { onceByForm } from './onceByForm';
 
 /** The words by which an account tells its terms apart. */
 export async function loadWordLists(account: number): Promise<{ lists: WordLists }> {
@@ -20,9 +21,7 @@ export async function keepWordLists(account: number, lists: WordLists): Promise<
         'bad-request',
         `“${word}” holds no word that a shopper could search for. The lists stay as they were.`,
       );
-  const once = (words: readonly string[]) => [
-    ...new Map(words.map((word) => [matchForm(word), word])).values(),
-  ];
+  const once = (words: readonly string[]) => onceByForm(words, (word) => word);
   const kept = { own: once(lists.own), rival: once(lists.rival), unwanted: once(lists.unwanted) };
   await db().begin((tx) => replaceWordLists(tx, account, kept));
   return { lists: kept };

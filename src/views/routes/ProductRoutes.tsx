@@ -102,7 +102,7 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
         <HomeForm
           product={{ id: product.id, name: product.name }}
           campaigns={campaignsOf(index, product.id, tree?.campaigns ?? [])}
-          names={new Set((tree?.campaigns ?? []).map(({ name }) => name))}
+          names={namesTaken(tree?.campaigns ?? [])}
           currency={currency}
           onMake={(home) => makeHome.mutate(home, { onSuccess: () => setMaking(false) })}
           onClose={() => setMaking(false)}
@@ -139,6 +139,10 @@ function homesOf(
   const ends = routes.flatMap(({ homeId }) => index.adGroup(homeId) ?? []);
   return [...new Map([...homes, ...ends, ...sources].map((one) => [one.id, one])).values()];
 }
+
+/** Names that campaigns have; those of ended ones are free. */
+const namesTaken = (campaigns: readonly Campaign[]) =>
+  new Set(campaigns.flatMap(({ name, state }) => (state === 'archived' ? [] : [name])));
 
 /** Campaigns of a product's ad groups that have not ended. */
 function campaignsOf(index: StructureIndex, productId: number, campaigns: readonly Campaign[]): Campaign[] {

@@ -101,6 +101,7 @@ function HarvestFields({
         <select
           aria-label="Block in the source"
           value={block}
+          style={{ width: '100%' }}
           onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
         >
           <option value="nowhere">nowhere</option>
@@ -134,7 +135,7 @@ function NegativeFields({
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'negatives' }> }) {
   const { row, match, scope, places } = proposal;
   return (
-    <div style={{ display: 'flex', gap: 10 }}>
+    <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 10 }}>
       <label style={LABEL}>
         <span className="faint">Match</span>
         <select
@@ -152,6 +153,7 @@ function NegativeFields({
         <select
           aria-label="Block in"
           value={scope}
+          style={{ width: '100%' }}
           onChange={(event) => decisions.edit(row, { scope: event.target.value as BlockScope })}
         >
           {[...places.keys()].map((one) => (

@@ -18,6 +18,8 @@ interface ReviewRowsProps {
   shown: Int32Array;
   rows: RowsState;
   decisions: Decisions;
+  /** Rows that are staged or under way. */
+  staged: ReadonlySet<string>;
   editing: number | null;
   onEditing: (row: number | null) => void;
   onAccept: (row: number) => void;
@@ -25,8 +27,20 @@ interface ReviewRowsProps {
 
 /** The rows of a step: a search term each, with its proposal and the reason below. */
 export function ReviewRows(props: ReviewRowsProps) {
-  const { account, review, arranged, state, step, shown, rows, decisions, editing, onEditing, onAccept } =
-    props;
+  const {
+    account,
+    review,
+    arranged,
+    state,
+    step,
+    shown,
+    rows,
+    decisions,
+    staged,
+    editing,
+    onEditing,
+    onAccept,
+  } = props;
   return (
     <VirtualTable
       label="Search terms"
@@ -38,6 +52,7 @@ export function ReviewRows(props: ReviewRowsProps) {
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
+        staged,
       })}
       count={shown.length}
       rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}

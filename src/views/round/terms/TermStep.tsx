@@ -72,6 +72,7 @@ export function TermStep({ account, fault, state, work, version }: TermStepProps
             shown={shown}
             rows={rows}
             decisions={decisions}
+            staged={work.stagedKeys}
             editing={editing}
             onEditing={setEditing}
             onAccept={(row) => void accept([row])}

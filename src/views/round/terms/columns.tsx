@@ -11,6 +11,7 @@ import { DecideButtons } from '../DecideButtons';
 import { GAIN } from './ProposalForm';
 import { nextScope, scopeWords } from './scopeWords';
 import type { Decisions } from './useDecisions';
+import { rowKey } from './worker/types';
 import type { LoadedReview, Proposal } from './worker/types';
 
 /** What a row's cells need. */
@@ -28,6 +29,8 @@ interface ColumnContext {
   onEditing: (row: number | null) => void;
   onAccept: (row: number) => void;
   isAside: boolean;
+  /** Rows of the step that are staged or under way, as rowKey. */
+  staged: ReadonlySet<string>;
 }
 
 /** Columns of a step: the measures that matter there, the proposal, the decision. */
@@ -49,7 +52,7 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       label: 'Search term',
       width: 'minmax(150px, 1fr)',
       sortable: true,
-      cell: ({ row }) => <Term row={row} review={review} />,
+      cell: ({ row }) => <Term row={row} {...context} />,
     },
     ...figures.map((key) => figureColumn(key, context, currency)),
     ...(step === 'harvest' ? [gainColumn(context)] : []),
@@ -66,13 +69,16 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
 }
 
 /** A term, with what sort it is where it is no plain words, and whether the window is the first that has it. */
-function Term({ row, review }: { row: number; review: LoadedReview }) {
-  const kind = TERM_KINDS[review.kinds[row]];
+function Term({ row, review, step, staged }: ColumnContext & { row: number }) {
+  const { table, kinds, isNew } = review;
+  const kind = TERM_KINDS[kinds[row]];
+  const isStaged = staged.has(rowKey(step, table.adGroupId[row], table.termId[row]));
   return (
-    <span title={review.table.term[row]}>
-      <strong style={{ fontWeight: 600 }}>{review.table.term[row]}</strong>
+    <span title={table.term[row]}>
+      <strong style={{ fontWeight: 600 }}>{table.term[row]}</strong>
+      {isStaged && <span className="under"> · in the tray</span>}
       {kind !== 'words' && <span className="faint"> · {kind}</span>}
-      {review.isNew[row] === 1 && (
+      {isNew[row] === 1 && (
         <span className="faint" title="First seen in this window">
           {' '}
           · new

@@ -70,6 +70,7 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
     rows,
     points,
     accept,
+    stagedKeys: new Set(stagedKeys),
     staged: (of: StepName) => stagedKeys.filter((key) => key.startsWith(`${of}:`)).length,
   };
 }

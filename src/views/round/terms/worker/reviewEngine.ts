@@ -63,7 +63,12 @@ export function reviewEngine(server: ReviewServer = api) {
     const harvests = () => proposeHarvests(at.context, harvestSettings(at, settings), at.data.account.limits);
     let harvest = harvests();
     if (await suggestFor(at, harvest)) harvest = harvests();
-    known = { key, harvest, negatives: proposeNegatives(at.context, settings), told: new Map() };
+    known = {
+      key,
+      harvest,
+      negatives: proposeNegatives(at.context, settings, at.data.account.limits),
+      told: new Map(),
+    };
     return known;
   }
 
