@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
-import type { NegativeListRequest } from '../../../contract/words';
+import type { NegativeListInfo, NegativeListRequest } from '../../../contract/words';
 import { api } from '../../shared/api';
 import { useUrlState } from '../../shared/urlState';
 
@@ -37,7 +37,10 @@ export function useNegativeLists(account: number, version: number) {
     onError,
     onSettled: refresh,
   });
-  const lists = asked.data?.lists ?? [];
+  // What was just changed shows at once; where it holds is told by the answer.
+  const lists = (asked.data?.lists ?? []).map((list) =>
+    keep.isPending && keep.variables.id === list.id ? changedList(list, keep.variables) : list,
+  );
   return {
     lists,
     list: lists.find(({ id }) => String(id) === values.get('list')) ?? lists[0],
@@ -52,5 +55,19 @@ export function useNegativeLists(account: number, version: number) {
         autoHideDuration: 4000,
       });
     },
+  };
+}
+
+function changedList(list: NegativeListInfo, kept: Kept): NegativeListInfo {
+  const heldBy = new Map(list.campaignIds.map((id, at) => [id, list.heldByCampaign[at]]));
+  const heldOf = new Map(
+    list.terms.map(({ match, expression }, at) => [`${match} ${expression}`, list.heldByTerm[at]]),
+  );
+  return {
+    ...list,
+    ...kept,
+    id: list.id,
+    heldByCampaign: kept.campaignIds.map((id) => heldBy.get(id) ?? 0),
+    heldByTerm: kept.terms.map(({ match, expression }) => heldOf.get(`${match} ${expression}`) ?? 0),
   };
 }
