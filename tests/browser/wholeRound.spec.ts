@@ -4,6 +4,7 @@ import type { ChangeInfo } from '../../src/contract/changes';
 import type { ReviewData } from '../../src/contract/review';
 import type { AccountTree } from '../../src/core/lenses';
 import { matchForm } from '../../src/core/matching';
+import type { WordLists } from '../../src/core/matching';
 import { addDays } from '../../src/core/units';
 import {
   demoAccount,
@@ -240,23 +241,30 @@ test('a list of negatives is kept over campaigns: what is missing is staged, wha
   await expect(tray(page, 3)).toBeVisible();
 });
 
-test('brands are told by lists, and conditions part the terms by them', async ({ page, request }) => {
+test('brands are told by lists, and conditions part the terms by them; what is never wanted is proposed', async ({
+  page,
+  request,
+}) => {
+  const { lists } = (await (await request.get(`/api/word-lists?account=${account}`)).json()) as {
+    lists: WordLists;
+  };
   await page.goto(`/setup?account=${account}&part=words`);
-  await page.getByLabel('Own brand').fill('Tarnbrook');
+  await expect(page.getByLabel('Own brand')).toHaveValue('Tarnbrook');
+  const keep = page.getByRole('button', { name: 'Keep the lists' });
   await page.getByLabel('Never wanted').fill('…');
-  await page.getByRole('button', { name: 'Keep the lists' }).click();
+  await keep.click();
   await expect(page.getByText('“…” holds no word')).toBeVisible();
-  await page.getByLabel('Never wanted').fill('');
-  await page.getByRole('button', { name: 'Keep the lists' }).click();
+  await page.getByLabel('Never wanted').fill('fermentation crocks');
+  await keep.click();
   await expect(page.getByText('Terms are told apart by these words')).toBeVisible();
+
   await openRound(page, account, '&show=all&where=termKind%3Down+brand');
-  await expect(
-    rows(page)
-      .getByText(/tarnbrook/i)
-      .first(),
-  ).toBeVisible();
   await expect(evidence(page)).toContainText('own brand (“Tarnbrook”)');
-  await page.goto(`/field?account=${account}&lens=terms&where=termKind%3Down+brand`);
-  await expect(lensRows(page, 'Search terms').getByText('own brand').first()).toBeVisible();
-  await request.put('/api/word-lists', { data: { account, lists: { own: [], rival: [], unwanted: [] } } });
+  await openRound(page, account, '&step=negatives&where=termKind%3Dnever+wanted');
+  await expect(rows(page)).toContainText(
+    'Holds “fermentation crocks”, which is on the list of what is never wanted',
+  );
+  await page.goto(`/field?account=${account}&lens=terms&where=termKind%3Drival+brand`);
+  await expect(lensRows(page, 'Search terms').getByText('rival brand').first()).toBeVisible();
+  await request.put('/api/word-lists', { data: { account, lists } });
 });

@@ -19,7 +19,7 @@ export function harvestReason(
     chance === null
       ? ''
       : `; ${formatShare(chance.within, 0)} sure that it stays under ${formatShare(chance.acos, 0)}`;
-  const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; nowhere exact yet`;
+  const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; ${proposal.isExact ? 'exact already' : 'nowhere exact yet'}`;
   return `${sold}. ${bidSentence(proposal, sums, valuePerClick, targetAcos)}`;
 }
 

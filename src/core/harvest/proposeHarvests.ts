@@ -39,6 +39,8 @@ export interface HarvestSettings {
 export interface HarvestProposal {
   row: number;
   isItem: boolean;
+  /** Whether a live exact keyword or item target asks for the term already: then it was chosen by hand. */
+  isExact: boolean;
   /** Ad group that is to bid on the term; null when the specialist has to choose. */
   homeId: number | null;
   bid: Micros;
@@ -157,6 +159,7 @@ function along(
   return {
     row,
     isItem,
+    isExact: structure.exactTargets(forms[row]).length > 0,
     homeId,
     bid,
     bidDecidedBy: decidedBy,

@@ -7,6 +7,7 @@ import { market } from '../market/market';
 import { accountOfMarket } from '../market/openMarket';
 import { syncAccount } from '../sync/syncAccount';
 import { keepDemoCosts } from './demoCosts';
+import { keepDemoWords } from './demoWords';
 
 const SIZES: Record<string, string[]> = { demo: ['tarnbrook', 'hollin'], small: ['small'], large: ['large'] };
 const say = (text: string) => process.stdout.write(`          ${text}\n`);
@@ -36,6 +37,7 @@ async function load(key: string) {
     synced(() => `${Math.round((100 * done) / total)} %: ${doing}`),
   );
   await keepDemoCosts(accountId);
+  await keepDemoWords(accountId, key);
 }
 
 try {

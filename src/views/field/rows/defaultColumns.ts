@@ -16,7 +16,6 @@ const SHOWN: Record<LensName, string[]> = {
     'kind',
     'termKind',
     'clicks',
-    'cvr',
     'spend',
     'd.spend',
     'orders',

@@ -106,7 +106,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
 const termColumns = ({ table, reader }: ColumnsOf): Column<number>[] => [
   {
     key: 'termKind',
-    label: 'Sort',
+    label: 'Term kind',
     width: widthOf('termKind'),
     sortable: true,
     definition:

@@ -4,7 +4,9 @@ import { VirtualTable } from '../../../table';
 import type { RowsState } from '../../shared/useRows';
 import { columnsOf } from './columns';
 import { NothingHere } from './NothingHere';
+import { TERM_KINDS } from '../../../core/matching';
 import { placeName } from './placeName';
+import { rowKey } from './worker/types';
 import type { Decisions } from './useDecisions';
 import type { RoundState } from '../useRoundState';
 import type { Arranged, LoadedReview } from './worker/types';
@@ -52,7 +54,6 @@ export function ReviewRows(props: ReviewRowsProps) {
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
-        staged,
       })}
       count={shown.length}
       rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}
@@ -60,6 +61,7 @@ export function ReviewRows(props: ReviewRowsProps) {
       rowHeight={state.show === 'proposed' ? 46 : 42}
       detail={({ row, proposal }) => (
         <>
+          <Marks row={row} step={step} review={review} staged={staged} />
           {placeName(row, review)}
           {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
         </>
@@ -79,4 +81,23 @@ function nextSort(sort: RoundState['sort'], key: string): RoundState['sort'] {
   const by = key as NonNullable<RoundState['sort']>['by'];
   if (sort?.by !== by) return { by, descending: key !== 'term' };
   return sort.descending === (key !== 'term') ? { by, descending: !sort.descending } : null;
+}
+
+/** What there is to know of a term beyond its figures: that it waits in the tray, what sort it is, that it is new. */
+function Marks({
+  row,
+  step,
+  review,
+  staged,
+}: { row: number } & Pick<ReviewRowsProps, 'step' | 'review' | 'staged'>) {
+  const { table, kinds, isNew } = review;
+  const kind = TERM_KINDS[kinds[row]];
+  const isStaged = staged.has(rowKey(step, table.adGroupId[row], table.termId[row]));
+  return (
+    <>
+      {isStaged && <strong className="under">in the tray · </strong>}
+      {kind !== 'words' && <strong>{kind} · </strong>}
+      {isNew[row] === 1 && <strong title="First seen in this window">new · </strong>}
+    </>
+  );
 }

@@ -39,7 +39,7 @@ export function StepHead({
       <p className="serif" style={{ margin: '0 0 6px', fontSize: 17 }}>
         {summary ? sentence(step, summary, currency) : 'Reading the search terms …'}
       </p>
-      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 10px', flexWrap: 'wrap' }}>
+      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 8px', flexWrap: 'wrap' }}>
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -73,16 +73,16 @@ export function StepHead({
   );
 }
 
-const TOGGLE = { padding: '1px 8px', fontSize: 12.5, textTransform: 'none' } as const;
+const TOGGLE = { padding: '1px 6px', fontSize: 12.5, textTransform: 'none' } as const;
 
 function sentence(step: string, { left, money, profit }: StepSummary, currency: string): string {
   if (left === 0)
     return `${STEPS.find(({ name }) => name === step)!.label}: nothing left to decide at these thresholds.`;
   const terms = left === 1 ? 'One search term' : `${formatCount(left)} search terms`;
   if (step === 'negatives') return `${terms} took ${formatMoney(money)} ${currency} and will hardly pay.`;
-  const [have, own, them] = left === 1 ? ['has', 'its', 'it'] : ['have', 'their', 'them'];
+  const [have, own] = left === 1 ? ['has', 'its'] : ['have', 'their'];
   return profit > 0
-    ? `${terms} ${have} no keyword of ${own} own; moving ${them} should add ${formatMoney(profit)} ${currency} a month.`
+    ? `${left === 1 ? 'One term' : `${formatCount(left)} terms`} ${have} no keyword of ${own} own; +${formatMoney(profit)} ${currency} profit a month expected.`
     : `${terms} sold for ${formatMoney(money)} ${currency} and ${have} no keyword of ${own} own.`;
 }
 

@@ -30,7 +30,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
           value={settings.surety * 100}
           min={1}
           step={5}
-          width={36}
+          width={30}
           onChange={(value) => setSettings({ surety: Math.min(0.99, value / 100) })}
         />
       )}
@@ -40,7 +40,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
           value={settings.minOrders}
           min={1}
           step={1}
-          width={36}
+          width={30}
           onChange={(minOrders) => setSettings({ minOrders })}
         />
       )}
@@ -50,7 +50,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
           value={settings.maxAcos * 100}
           min={0.1}
           step={1}
-          width={44}
+          width={36}
           onChange={(value) => setSettings({ maxAcos: value / 100 })}
         />
       )}
@@ -61,7 +61,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
             value={settings.chance * 100}
             min={0.1}
             step={1}
-            width={36}
+            width={30}
             onChange={(value) => setSettings({ chance: value / 100 })}
           />
           <NumberField
@@ -69,7 +69,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
             value={settings.leastSpend / MICROS_PER_UNIT}
             min={0}
             step={1}
-            width={44}
+            width={36}
             onChange={(value) => setSettings({ leastSpend: toMicros(value) })}
           />
         </>
@@ -80,7 +80,7 @@ export function Thresholds({ state, step, currency }: ThresholdsProps) {
           value={settings.clicksMultiple}
           min={0.1}
           step={0.5}
-          width={44}
+          width={36}
           onChange={(clicksMultiple) => setSettings({ clicksMultiple })}
         />
       )}

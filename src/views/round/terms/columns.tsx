@@ -1,4 +1,3 @@
-import { TERM_KINDS } from '../../../core/matching';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { sumsOfRow } from '../../../core/terms';
@@ -11,7 +10,6 @@ import { DecideButtons } from '../DecideButtons';
 import { GAIN } from './ProposalForm';
 import { nextScope, scopeWords } from './scopeWords';
 import type { Decisions } from './useDecisions';
-import { rowKey } from './worker/types';
 import type { LoadedReview, Proposal } from './worker/types';
 
 /** What a row's cells need. */
@@ -29,8 +27,6 @@ interface ColumnContext {
   onEditing: (row: number | null) => void;
   onAccept: (row: number) => void;
   isAside: boolean;
-  /** Rows of the step that are staged or under way, as rowKey. */
-  staged: ReadonlySet<string>;
 }
 
 /** Columns of a step: the measures that matter there, the proposal, the decision. */
@@ -52,7 +48,11 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       label: 'Search term',
       width: 'minmax(150px, 1fr)',
       sortable: true,
-      cell: ({ row }) => <Term row={row} {...context} />,
+      cell: ({ row }) => (
+        <span title={review.table.term[row]} style={{ fontWeight: 600 }}>
+          {review.table.term[row]}
+        </span>
+      ),
     },
     ...figures.map((key) => figureColumn(key, context, currency)),
     ...(step === 'harvest' ? [gainColumn(context)] : []),
@@ -66,26 +66,6 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
     },
     { key: 'decide', label: '', width: '84px', cell: (view) => <Decide view={view} {...context} /> },
   ];
-}
-
-/** A term, with what sort it is where it is no plain words, and whether the window is the first that has it. */
-function Term({ row, review, step, staged }: ColumnContext & { row: number }) {
-  const { table, kinds, isNew } = review;
-  const kind = TERM_KINDS[kinds[row]];
-  const isStaged = staged.has(rowKey(step, table.adGroupId[row], table.termId[row]));
-  return (
-    <span title={table.term[row]}>
-      <strong style={{ fontWeight: 600 }}>{table.term[row]}</strong>
-      {isStaged && <span className="under"> · in the tray</span>}
-      {kind !== 'words' && <span className="faint"> · {kind}</span>}
-      {isNew[row] === 1 && (
-        <span className="faint" title="First seen in this window">
-          {' '}
-          · new
-        </span>
-      )}
-    </span>
-  );
 }
 
 function gainColumn({ review, decisions }: ColumnContext): Column<RowView> {

@@ -31,6 +31,7 @@ const harvest = (over: Partial<Extract<Proposal, { step: 'harvest' }>> = {}): Pr
   step: 'harvest',
   row: 0,
   isItem: false,
+  isExact: false,
   homeId: EXACT,
   bid: 520_000,
   bidDecidedBy: 'worth',

@@ -122,7 +122,9 @@ describe('a row', () => {
   test('that does not qualify can be proposed by hand', async () => {
     const [proposal] = engine.propose(review.loadId, 'harvest', [3], settings);
     expect(proposal).toMatchObject({ step: 'harvest', row: 3, homeId: 12 });
-    expect(proposal.reason).toContain('0 orders from 60 clicks');
+    expect(proposal.reason).toMatch(/^0 orders from 60 clicks.*nowhere exact yet/);
+    const [known] = engine.propose(review.loadId, 'harvest', [0], settings);
+    expect(known.reason).toContain('exact already');
   });
 
   test('tells where else its term runs and is exact', async () => {
