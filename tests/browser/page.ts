@@ -1,5 +1,7 @@
 import { expect } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
+import type { ChangeInfo } from '../../src/contract/changes';
+import type { AccountTree } from '../../src/core/lenses';
 
 /** Lines in the browser's console that mean something is broken. */
 export function watch(page: Page): string[] {
@@ -40,11 +42,17 @@ export async function openRound(page: Page, account: number, query = ''): Promis
   await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
 }
 
+/** What is in an account's tray. */
+export const stagedIn = async (request: APIRequestContext, account: number): Promise<ChangeInfo[]> =>
+  (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as ChangeInfo[];
+
+/** The account's campaigns and what hangs below them. */
+export const treeOf = async (request: APIRequestContext, account: number): Promise<AccountTree> =>
+  (await (await request.get(`/api/tree?account=${account}`)).json()) as AccountTree;
+
 /** Takes everything out of an account's tray. */
 export async function emptyTray(request: APIRequestContext, account: number): Promise<void> {
-  const staged = (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
-    id: number;
-  }[];
+  const staged = await stagedIn(request, account);
   if (staged.length > 0)
     await request.post('/api/changes/withdraw', { data: { account, ids: staged.map(({ id }) => id) } });
 }

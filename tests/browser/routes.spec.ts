@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import type { AccountTree } from '../../src/core/lenses';
 import type { Route } from '../../src/core/routes';
-import { demoAccount, emptyTray, evidence, openRound, press, watch } from './page';
+import { demoAccount, emptyTray, evidence, openRound, press, treeOf, watch } from './page';
 
 test('routes are proposed, approved by key, drawn, refused in a circle; harvests follow them', async ({
   page,
@@ -78,7 +77,7 @@ test('routes are proposed, approved by key, drawn, refused in a circle; harvests
 
 test('a route to an ad group that is gone is refused with its sentence', async ({ request }) => {
   const account = await demoAccount(request);
-  const tree = (await (await request.get(`/api/tree?account=${account}`)).json()) as AccountTree;
+  const tree = await treeOf(request, account);
   const sourceId = tree.adGroups[0].id;
   const answer = await request.put('/api/routes', {
     data: {

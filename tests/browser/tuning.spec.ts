@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
-import type { ChangeInfo } from '../../src/contract/changes';
-import type { AccountTree } from '../../src/core/lenses';
 import {
   demoAccount,
   emptyTray,
@@ -11,7 +9,9 @@ import {
   passDays,
   press,
   sendTray,
+  stagedIn,
   tray,
+  treeOf,
   watch,
 } from './page';
 
@@ -23,10 +23,9 @@ test.beforeEach(async ({ request }) => {
 });
 
 const targets = (page: Page) => lensRows(page, 'Targets');
-const stagedOf = async (request: APIRequestContext) =>
-  (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as ChangeInfo[];
+const stagedOf = (request: APIRequestContext) => stagedIn(request, account);
 const bidsOf = async (request: APIRequestContext) => {
-  const tree = (await (await request.get(`/api/tree?account=${account}`)).json()) as AccountTree;
+  const tree = await treeOf(request, account);
   return new Map(tree.targets.map(({ id, bid }) => [id, bid]));
 };
 

@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import type { APIRequestContext } from '@playwright/test';
 import type { ChangeInfo } from '../../src/contract/changes';
 import type { ReviewData } from '../../src/contract/review';
-import type { AccountTree } from '../../src/core/lenses';
 import { matchForm } from '../../src/core/matching';
 import type { WordLists } from '../../src/core/matching';
 import { addDays } from '../../src/core/units';
@@ -16,7 +15,9 @@ import {
   press,
   rows,
   sendTray,
+  stagedIn,
   tray,
+  treeOf,
   watch,
 } from './page';
 
@@ -28,10 +29,7 @@ test.beforeEach(async ({ request }) => {
   await request.put('/api/routes', { data: { account, routes: [] } });
 });
 
-const stagedOf = async (request: APIRequestContext) =>
-  (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as ChangeInfo[];
-const treeOf = async (request: APIRequestContext) =>
-  (await (await request.get(`/api/tree?account=${account}`)).json()) as AccountTree;
+const stagedOf = (request: APIRequestContext) => stagedIn(request, account);
 const countOf = (changes: ChangeInfo[], kinds: string[]) =>
   changes.filter(({ change }) => kinds.includes(change.kind)).length;
 
@@ -90,7 +88,7 @@ test('terms are harvested along routes and others blocked; 14 days later they ru
   });
 
   const staged = await stagedOf(request);
-  const sentOn = (await treeOf(request)).today;
+  const sentOn = (await treeOf(request, account)).today;
   await test.step('the tray asks for it, and sends when it is confirmed', async () => {
     await press(page, 't', 'Enter');
     const asked = page.getByRole('region', { name: 'Negatives that cost sales' });
@@ -132,7 +130,7 @@ test('terms are harvested along routes and others blocked; 14 days later they ru
 
   await test.step('so it stands in the field, and the round says that it is exact now', async () => {
     const [{ change, figures }] = harvested;
-    const tree = await treeOf(request);
+    const tree = await treeOf(request, account);
     const home = tree.adGroups.find(({ id }) => id === (change as { adGroupId: number }).adGroupId)!;
     const campaign = tree.campaigns.find(({ id }) => id === home.campaignId)!;
     const where = encodeURIComponent(`name~${figures.term}`);
@@ -189,7 +187,7 @@ test('a home is made on the spot: a route leads there, terms are staged into it,
   await route.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('group', { name: 'Routes' })).toContainText('words, phrase, from 1 order');
 
-  const { adGroups } = await treeOf(request);
+  const { adGroups } = await treeOf(request, account);
   const home = adGroups.find(({ state }) => state === 'draft')!;
   await openRound(page, account);
   await expect.poll(() => rows(page).getAttribute('aria-rowcount')).not.toBe('0');
@@ -205,7 +203,7 @@ test('a home is made on the spot: a route leads there, terms are staged into it,
     .toBe(true);
   await sendTray(page);
   await expect(page.getByText(/changes: \d+ accepted, 0 refused/)).toBeVisible();
-  const made = (await treeOf(request)).campaigns.filter((one) => one.name === name);
+  const made = (await treeOf(request, account)).campaigns.filter((one) => one.name === name);
   expect(made.map(({ state }) => state)).toContain('enabled');
 });
 

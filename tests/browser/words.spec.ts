@@ -1,6 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { ChangeInfo } from '../../src/contract/changes';
-import { demoAccount, emptyTray, lensRows, newAccount, press, sendTray, tray, watch } from './page';
+import { demoAccount, emptyTray, lensRows, newAccount, press, sendTray, stagedIn, tray, watch } from './page';
 
 let account: number;
 
@@ -38,9 +37,7 @@ test('a word part is blocked where it did not sell; where it did, it has to be c
     const costly = page.getByRole('region', { name: 'Negatives that cost sales' });
     await expect(costly).toContainText(/\d+ orders?, [\d,.]+ EUR in 90 days/);
     await expect(page).toHaveURL(/\/words/);
-    const staged = (await (
-      await request.get(`/api/changes?account=${account}&state=staged`)
-    ).json()) as ChangeInfo[];
+    const staged = await stagedIn(request, account);
     expect(staged.every(({ change }) => change.kind === 'add-negative' && change.match === 'phrase')).toBe(
       true,
     );
@@ -75,9 +72,7 @@ test('a core term is pinned, and its leaks are stopped', async ({ page, request 
     .first()
     .click();
   await expect(page.getByRole('button', { name: /^Tray · [1-9]/ })).toBeVisible();
-  const staged = (await (
-    await request.get(`/api/changes?account=${account}&state=staged`)
-  ).json()) as ChangeInfo[];
+  const staged = await stagedIn(request, account);
   expect(staged[0].change).toMatchObject({ kind: 'add-negative', match: 'exact' });
 });
 

@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../src/db/queries/structure';
-import { USUAL_START } from '../../src/core/routes';
 import { loadChanges } from '../../src/server/changes/loadChanges';
 import { sendBale } from '../../src/server/changes/sendBale';
 import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
@@ -14,6 +13,7 @@ import {
   loadNegativeLists,
   removeNegativeList,
 } from '../../src/server/words/negativeLists';
+import { aRoute } from '../make/terms';
 import { anAccount } from './account';
 import { aShop, because } from './shop';
 import type { Shop } from './shop';
@@ -71,17 +71,7 @@ describe('a home that is not there yet', () => {
       'draft',
       'draft',
     ]);
-    await keepRoutes(account, [
-      {
-        sourceId: shop.source,
-        takes: 'words',
-        homeId: adGroupId,
-        match: 'exact',
-        block: 'ad group',
-        asks: null,
-        start: USUAL_START,
-      },
-    ]);
+    await keepRoutes(account, [aRoute({ sourceId: shop.source, homeId: adGroupId })]);
     await stageChanges(account, [
       {
         ...because,
@@ -126,15 +116,13 @@ describe('a home that is not there yet', () => {
       },
     ]);
     await keepRoutes(account, [
-      {
+      aRoute({
         sourceId: shop.source,
-        takes: 'words',
         homeId: adGroupId,
-        match: 'exact',
         block: 'nowhere',
         asks: { orders: 3, clicks: 9, clicksMultiple: null, spend: null, days: 4, acos: 0.2, surety: null },
         start: { by: 'fixed', amount: 300_000, cap: null },
-      },
+      }),
     ]);
     expect((await loadRoutes(account)).routes).toMatchObject([
       { asks: { orders: 3, days: 4 }, start: { by: 'fixed', amount: 300_000 } },

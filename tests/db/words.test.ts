@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { USUAL_START } from '../../src/core/routes';
 import type { Route } from '../../src/core/routes';
 import { dayFromNumber } from '../../src/core/units';
 import type { ReviewData } from '../../src/contract/review';
@@ -12,6 +11,7 @@ import { loadTree } from '../../src/server/field/loadTree';
 import { keepWordLists, loadWordLists } from '../../src/server/words/wordLists';
 import { loadPinned, pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
 import { aReport, aReportRow } from '../make/report';
+import { aRoute } from '../make/terms';
 import { anAccount, takeIn } from './account';
 
 let account: AccountRow;
@@ -38,21 +38,12 @@ beforeAll(async () => {
 });
 afterAll(closeContext);
 
-const aRoute = (over: Partial<Route> = {}): Route => ({
-  sourceId: auto,
-  takes: 'words',
-  homeId: exact,
-  match: 'exact',
-  block: 'ad group',
-  asks: null,
-  start: USUAL_START,
-  ...over,
-});
+const routeHere = (over: Partial<Route> = {}) => aRoute({ sourceId: auto, homeId: exact, ...over });
 
 describe('routes', () => {
   test('are kept as a whole, one between two ends, and come with the review of terms', async () => {
-    await keepRoutes(account.id, [aRoute(), aRoute({ match: 'phrase', block: 'campaign' })]);
-    const kept = [aRoute({ match: 'phrase', block: 'campaign' })];
+    await keepRoutes(account.id, [routeHere(), routeHere({ match: 'phrase', block: 'campaign' })]);
+    const kept = [routeHere({ match: 'phrase', block: 'campaign' })];
     expect((await loadRoutes(account.id)).routes).toEqual(kept);
     const review = JSON.parse(await loadReview(account.id)) as ReviewData;
     expect(review.routes).toEqual(kept);
@@ -61,7 +52,7 @@ describe('routes', () => {
   test('that make a circle are refused with both ends named, and the old ones stay', async () => {
     const before = await loadRoutes(account.id);
     await expect(
-      keepRoutes(account.id, [aRoute(), aRoute({ sourceId: exact, homeId: auto })]),
+      keepRoutes(account.id, [routeHere(), routeHere({ sourceId: exact, homeId: auto })]),
     ).rejects.toMatchObject({
       code: 'bad-request',
       message: expect.stringContaining('Glass weights – auto › auto → Weights – exact › exact'),
@@ -71,7 +62,7 @@ describe('routes', () => {
 
   test('to another account’s ad group are refused', async () => {
     const other = await anAccount();
-    await expect(keepRoutes(other.id, [aRoute()])).rejects.toMatchObject({ code: 'bad-request' });
+    await expect(keepRoutes(other.id, [routeHere()])).rejects.toMatchObject({ code: 'bad-request' });
   });
 });
 

@@ -1,3 +1,5 @@
+import { USUAL_START } from '../../src/core/routes';
+import type { Route } from '../../src/core/routes';
 import { termContext } from '../../src/core/terms';
 import type { TermContext, TermTable } from '../../src/core/terms';
 import type { AdGroup, Campaign, Negative, Structure, Target } from '../../src/core/structure';
@@ -115,3 +117,15 @@ export function aContext(specs: TermSpec[], structure: Structure = aStructure())
   };
   return termContext(aTermTable([...specs, usual]), structure);
 }
+
+/** A route of words from the automatic ad group to the home of words. */
+export const aRoute = (over: Partial<Route> = {}): Route => ({
+  sourceId: AUTO,
+  takes: 'words',
+  homeId: EXACT,
+  match: 'exact',
+  block: 'ad group',
+  asks: null,
+  start: USUAL_START,
+  ...over,
+});

@@ -4,6 +4,7 @@ import {
   aNegative,
   anAdGroup,
   anExactKeyword,
+  aRoute,
   aStructure,
   aTarget,
   AUTO,
@@ -171,17 +172,6 @@ describe('by chance', () => {
     expect(byChance([dear])).toEqual([]);
     expect(byChance([dear], { surety: 0.3 })).toEqual([0]);
   });
-});
-
-const aRoute = (over: Partial<Route> = {}): Route => ({
-  sourceId: AUTO,
-  takes: 'words',
-  homeId: EXACT,
-  match: 'exact',
-  block: 'ad group',
-  asks: null,
-  start: USUAL_START,
-  ...over,
 });
 
 describe('a route', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { anAdGroup, aStructure, aTarget, AUTO, EXACT, ITEMS } from '../../../tests/make/terms';
+import { anAdGroup, aRoute, aStructure, aTarget, AUTO, EXACT, ITEMS } from '../../../tests/make/terms';
 import { indexStructure } from '../structure';
-import { checkRoutes, freeName, liveRoutes, nameByPattern, proposeRoutes, stemOf, USUAL_START } from '.';
+import { checkRoutes, freeName, liveRoutes, nameByPattern, proposeRoutes, stemOf } from '.';
 import type { Route } from '.';
 
 const BROAD = 14;
@@ -11,16 +11,8 @@ structure.targets.push(
   aTarget({ id: 140, adGroupId: BROAD, kind: 'keyword', match: 'broad', expression: 'weights' }),
 );
 const index = indexStructure(structure);
-const aRoute = (sourceId: number, homeId: number, over: Partial<Route> = {}): Route => ({
-  sourceId,
-  homeId,
-  takes: 'words',
-  match: 'exact',
-  block: 'ad group',
-  asks: null,
-  start: USUAL_START,
-  ...over,
-});
+const between = (sourceId: number, homeId: number, over: Partial<Route> = {}) =>
+  aRoute({ sourceId, homeId, ...over });
 const sentences = (routes: Route[]) => checkRoutes(routes, index).map(({ sentence }) => sentence);
 
 test('the structure suggests a home for the words and one for the items of each ad group that looks for terms', () => {
@@ -47,15 +39,15 @@ test('ad groups whose product nobody told are led home by their campaign and the
 
 describe('routes', () => {
   test('may be chains and have several homes', () => {
-    expect(sentences([aRoute(AUTO, BROAD), aRoute(BROAD, EXACT), aRoute(AUTO, EXACT)])).toEqual([]);
+    expect(sentences([between(AUTO, BROAD), between(BROAD, EXACT), between(AUTO, EXACT)])).toEqual([]);
   });
 
   test.each<[string, Route[], RegExp]>([
-    ['a circle', [aRoute(AUTO, BROAD), aRoute(BROAD, AUTO)], /comes back/],
-    ['a home that is the source', [aRoute(AUTO, AUTO)], /begins at/],
-    ['a home that is gone', [aRoute(AUTO, 999)], /dead end/],
-    ['items among the words', [aRoute(AUTO, EXACT, { takes: 'items' })], /ad group of keywords/],
-    ['words among the items', [aRoute(AUTO, ITEMS)], /ad group of items/],
+    ['a circle', [between(AUTO, BROAD), between(BROAD, AUTO)], /comes back/],
+    ['a home that is the source', [between(AUTO, AUTO)], /begins at/],
+    ['a home that is gone', [between(AUTO, 999)], /dead end/],
+    ['items among the words', [between(AUTO, EXACT, { takes: 'items' })], /ad group of keywords/],
+    ['words among the items', [between(AUTO, ITEMS)], /ad group of items/],
   ])('are refused: %s', (_, routes, sentence) => {
     expect(sentences(routes)[0]).toMatch(sentence);
   });
@@ -64,7 +56,7 @@ describe('routes', () => {
 test('a route to what has ended since is no route any more', () => {
   const ended = aStructure();
   ended.adGroups[1] = { ...ended.adGroups[1], state: 'archived' };
-  const routes = [aRoute(AUTO, EXACT), aRoute(AUTO, ITEMS, { takes: 'items' })];
+  const routes = [between(AUTO, EXACT), between(AUTO, ITEMS, { takes: 'items' })];
   expect(liveRoutes(routes, indexStructure(ended)).map(({ homeId }) => homeId)).toEqual([ITEMS]);
   ended.campaigns[2] = { ...ended.campaigns[2], state: 'archived' };
   expect(liveRoutes(routes, indexStructure(ended))).toEqual([]);

@@ -2,7 +2,7 @@ import { USUAL_ASKS } from '../../core/routes';
 import type { RouteAsks } from '../../core/routes';
 import { MICROS_PER_UNIT } from '../../core/units';
 import { NumberField } from '../shared/NumberField';
-import { Choice } from './Choice';
+import { Choice } from '../shared/Choice';
 
 interface AsksFieldsProps {
   asks: RouteAsks | null;

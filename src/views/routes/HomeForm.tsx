@@ -7,7 +7,7 @@ import type { HomeRequest } from '../../contract/routes';
 import { MICROS_PER_UNIT, toMicros } from '../../core/units';
 import { NumberField } from '../shared/NumberField';
 import { useRemembered } from '../shared/useRemembered';
-import { Choice } from './Choice';
+import { Choice } from '../shared/Choice';
 
 interface HomeFormProps {
   product: { id: number; name: string };

@@ -3,7 +3,7 @@ import { NEGATIVE_SCOPES } from '../../core/negatives';
 import type { Route } from '../../core/routes';
 import type { AdGroup } from '../../core/structure';
 import { AsksFields } from './AsksFields';
-import { Choice } from './Choice';
+import { Choice } from '../shared/Choice';
 import { StartFields } from './StartFields';
 
 interface RouteFormProps {

@@ -2,7 +2,7 @@ import { USUAL_START } from '../../core/routes';
 import type { StartRule } from '../../core/routes';
 import { MICROS_PER_UNIT, toMicros } from '../../core/units';
 import { NumberField } from '../shared/NumberField';
-import { Choice } from './Choice';
+import { Choice } from '../shared/Choice';
 
 interface StartFieldsProps {
   start: StartRule;

@@ -7,6 +7,7 @@ import { MEASURES, measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import type { AccountInfo } from '../../../contract/api';
 import { saveTable } from '../../shared/api';
+import { Choice } from '../../shared/Choice';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../shared/fieldEngine/types';
@@ -34,16 +35,9 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
     };
   }, [engine, loaded, rows, down, across]);
   const picker = (label: string, value: Dimension, set: (dimension: Dimension) => void) => (
-    <label className="faint">
-      {label}{' '}
-      <select aria-label={label} value={value} onChange={(event) => set(event.target.value as Dimension)}>
-        {DIMENSIONS.map(([name, words]) => (
-          <option key={name} value={name}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Choice label={label} value={value} onChange={(next) => set(next as Dimension)}>
+      {DIMENSIONS}
+    </Choice>
   );
   const save = (format: 'csv' | 'xlsx') =>
     cross && void saveTable(format, crossAsTable(cross, key, `${account.name} cross-tab`, down));

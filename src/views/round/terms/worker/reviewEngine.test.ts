@@ -1,11 +1,10 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { aReview } from '../../../../../tests/make/review';
-import { anExactKeyword, aStructure, AUTO, EXACT } from '../../../../../tests/make/terms';
+import { anExactKeyword, aRoute, aStructure, EXACT } from '../../../../../tests/make/terms';
 import type { TermSpec } from '../../../../../tests/make/terms';
 import type { NewTarget } from '../../../../contract/field';
 import type { ReviewData } from '../../../../contract/review';
 import { readCondition } from '../../../../core/conditions';
-import type { Route } from '../../../../core/routes';
 import { reviewEngine } from './reviewEngine';
 import type { ReviewEngine } from './reviewEngine';
 import { rowKey } from './types';
@@ -146,15 +145,7 @@ describe('a row', () => {
 });
 
 describe('a route that starts from the market’s suggestion', () => {
-  const route: Route = {
-    sourceId: AUTO,
-    takes: 'words',
-    homeId: EXACT,
-    match: 'exact',
-    block: 'ad group',
-    asks: null,
-    start: { by: 'market', amount: null, cap: 1.3 },
-  };
+  const route = aRoute({ start: { by: 'market', amount: null, cap: 1.3 } });
 
   test('asks it once for all terms that are to move, and says so', async () => {
     answers.push(aReview(TERMS, { routes: [route] }));

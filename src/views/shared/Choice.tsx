@@ -3,7 +3,7 @@ interface ChoiceProps {
   value: string | number;
   onChange: (value: string) => void;
   /** Value and words of each choice. */
-  children: (string | number)[][];
+  children: readonly (readonly (string | number)[])[];
 }
 
 /** One of several, with its label in front. */
