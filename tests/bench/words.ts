@@ -1,5 +1,9 @@
 import { blockedForms, termWords, wordParts } from '../../src/core/words';
 import type { Blocker } from '../../src/core/words';
+import { USUAL_LIMITS } from '../../src/core/changes';
+import { proposeHarvests } from '../../src/core/harvest';
+import { proposeNegatives } from '../../src/core/negatives';
+import { termContext } from '../../src/core/terms';
 import type { TermTable } from '../../src/core/terms';
 import { median, say } from './timed';
 
@@ -19,6 +23,27 @@ function someTerms(size: number): string[] {
     Array.from({ length: 2 + next(4) }, () => `w${next(WORDS).toString(36)}`).join(' '),
   );
 }
+
+/** Every term ran in one of these. */
+const AD_GROUPS = Array.from({ length: 900 }, (_, id) => ({
+  id,
+  campaignId: id % 300,
+  name: 'auto',
+  state: 'enabled' as const,
+  productId: null,
+}));
+const SETTINGS = {
+  basis: 'chance' as const,
+  minOrders: 2,
+  maxAcos: 0.24,
+  surety: 0.7,
+  targetAcos: 0.24,
+  days: 30,
+  routes: [],
+  clicksMultiple: 2,
+  chance: 0.2,
+  leastSpend: 1_000_000,
+};
 
 function aTable(terms: string[]): TermTable {
   const size = terms.length;
@@ -71,6 +96,14 @@ export function benchWords(): void {
       check: seconds(() => blockedForms(terms, blockers)),
       parts: seconds(() => wordParts(terms, table, () => true, { targetAcos: 0.24, minClicks: 20 })),
     }));
+    const structure = { campaigns: [], adGroups: AD_GROUPS, targets: [], negatives: [] };
+    let context = termContext(table, structure);
+    const load = seconds(() => (context = termContext(table, structure)));
+    const propose = () => {
+      proposeHarvests(context, SETTINGS, USUAL_LIMITS);
+      proposeNegatives(context, SETTINGS, USUAL_LIMITS);
+    };
+    const [first, again] = [seconds(propose), seconds(propose)];
     const of = (key: keyof (typeof measured)[number]) => median(measured.map((one) => one[key]));
     const [pass, index, check, parts] = [of('pass'), of('index'), of('check'), of('parts')];
     const name = size.toLocaleString('en-GB');
@@ -80,9 +113,12 @@ export function benchWords(): void {
     say(
       `word parts of ${name} terms                ${parts.toFixed(2)} s, ${(parts / pass).toFixed(0)} passes`,
     );
-    return { check, parts };
+    say(
+      `harvests and negatives of ${name} terms    ${first.toFixed(2)} s, at other thresholds ${again.toFixed(2)} s; the window prepared once ${load.toFixed(2)} s`,
+    );
+    return { check, parts, first };
   });
   say(
-    `five times the terms: negatives ${(times[1].check / times[0].check).toFixed(1)} times, word parts ${(times[1].parts / times[0].parts).toFixed(1)} times the time   (bar: linear, 5)`,
+    `five times the terms: negatives ${(times[1].check / times[0].check).toFixed(1)} times, word parts ${(times[1].parts / times[0].parts).toFixed(1)}, proposals ${(times[1].first / times[0].first).toFixed(1)} times the time   (bar: linear, 5)`,
   );
 }

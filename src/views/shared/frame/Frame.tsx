@@ -11,7 +11,7 @@ import { KeysHelp } from './KeysHelp';
 import type { KeyLine } from './KeysHelp';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
-import { PLACES, goTo } from './places';
+import { PARTS, PLACES, goTo } from './places';
 import type { PlaceName } from './places';
 
 interface FrameProps {
@@ -48,6 +48,11 @@ export function Frame({
       label: `Go to ${label}`,
       keys: `g ${key}`,
       run: () => goTo(name, account?.id),
+    })),
+    ...PARTS.map(({ place: of, part, label }) => ({
+      label: `Go to ${label}`,
+      keys: '',
+      run: () => goTo(of, account?.id, part),
     })),
     { label: 'Open the tray', keys: 't', run: () => openTray(true) },
     { label: 'Show the keys', keys: '?', run: () => openHelp(true) },

@@ -8,6 +8,18 @@ export const PLACES = [
   { name: 'setup', label: 'Setup', key: 's' },
 ] as const;
 
+/** Parts of places that can be gone to by name. */
+export const PARTS = [
+  { place: 'words', part: 'parts', label: 'Word parts' },
+  { place: 'words', part: 'core', label: 'Core lists' },
+  { place: 'words', part: 'negatives', label: 'Negatives that stand' },
+  { place: 'words', part: 'lists', label: 'Negative lists' },
+  { place: 'words', part: 'preview', label: 'What a keyword catches' },
+  { place: 'setup', part: 'products', label: 'Products and costs' },
+  { place: 'setup', part: 'goals', label: 'Targets by scope' },
+  { place: 'setup', part: 'words', label: 'Brands and words' },
+] as const;
+
 export type PlaceName = (typeof PLACES)[number]['name'];
 
 /** Address of a place for an account. */
@@ -15,6 +27,8 @@ export function placeLink(place: PlaceName, account?: number): string {
   return account === undefined ? `/${place}` : `/${place}?account=${account}`;
 }
 
-export function goTo(place: PlaceName, account?: number): void {
-  location.assign(placeLink(place, account));
+/** @param part of the place, where it has some */
+export function goTo(place: PlaceName, account?: number, part?: string): void {
+  const link = placeLink(place, account);
+  location.assign(part === undefined ? link : `${link}${link.includes('?') ? '&' : '?'}part=${part}`);
 }
