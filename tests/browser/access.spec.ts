@@ -14,9 +14,11 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['routes', '/routes?', 'Approve'],
   ['word parts', '/words?', 'word parts;'],
   ['core lists', '/words?part=core', 'core terms;'],
+  ['negative lists', '/words?part=lists', 'Make it'],
   ['ledger', '/ledger?', 'Ledger'],
   ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Setup'],
+  ['brands and words', '/setup?part=words', 'Keep the lists'],
 ];
 
 for (const [name, path, sign] of PAGES)

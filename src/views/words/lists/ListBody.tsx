@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { changeKey } from '../../../core/changes';
 import type { NegativeListInfo } from '../../../contract/words';
 import type { AccountInfo } from '../../../contract/api';
@@ -20,6 +21,7 @@ interface ListBodyProps {
 /** One list: what it holds, over which campaigns it is kept, and what is missing there. */
 export function ListBody({ account, tray, state, list }: ListBodyProps) {
   const { id, name, terms, campaignIds } = list;
+  const [isLeaving, setLeaving] = useState(false);
   const staged = new Set([...tray.changes, ...tray.sending].map(({ change }) => changeKey(change)));
   const missing = stageMissing(list).filter(({ change }) => !staged.has(changeKey(change)));
   const excess = liftExcess(list).filter(({ change }) => !staged.has(changeKey(change)));
@@ -48,7 +50,12 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
         )}
         <span style={{ flex: 1 }} />
         <RenameField name={name} onName={(next) => set({ name: next })} />
-        <Button onClick={() => state.remove({ id, name, terms, campaignIds })}>Remove the list</Button>
+        <Button
+          onBlur={() => setLeaving(false)}
+          onClick={() => (isLeaving ? state.remove({ id, name, terms, campaignIds }) : setLeaving(true))}
+        >
+          {isLeaving ? 'Remove it for good' : 'Remove the list'}
+        </Button>
       </div>
       <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 28 }}>
         <ListTerms list={list} limits={account.limits} onTerms={(next) => set({ terms: next })} />
