@@ -96,5 +96,7 @@ export async function passDays(page: Page, account: number, days: number): Promi
   const market = page.getByRole('region', { name: 'Market' });
   await market.getByLabel(/days/i).first().fill(String(days));
   await market.getByRole('button', { name: 'Let pass' }).click();
+  // What passed before says the same when it is done.
+  await expect(market.getByLabel('Progress')).toBeVisible();
   await expect(market.getByRole('status')).toContainText(`${days} days passed`, { timeout: 180_000 });
 }

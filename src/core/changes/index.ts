@@ -12,6 +12,7 @@ export {
   checkWords,
   MAX_MODIFIER,
   USUAL_LIMITS,
+  withoutRefused,
 } from './limits';
 export type { Finding, MarketLimits } from './limits';
 export { sumEffects } from './effect';

@@ -122,6 +122,12 @@ export function checkModifier(modifier: number): Finding[] {
   ];
 }
 
+/** A term as it can be written in a keyword or negative: refused characters become spaces, which matching does not tell apart. */
+export function withoutRefused(expression: string, { refusedCharacters }: MarketLimits): string {
+  const kept = [...expression].map((character) => (refusedCharacters.includes(character) ? ' ' : character));
+  return kept.join('').replace(/\s+/g, ' ').trim();
+}
+
 /** What the market refuses in the words of a keyword or negative. */
 export function checkWords(expression: string, limits: MarketLimits): Finding[] {
   const findings: Finding[] = [];

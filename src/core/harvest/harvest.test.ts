@@ -66,7 +66,6 @@ describe('a search term is not harvested', () => {
   test.each([
     ['longer than a keyword may be', 'heavy weights '.repeat(7).trim()],
     ['of more words than a keyword may have', 'a b c d e f g h i j k'],
-    ['with a character that the market refuses', 'weights 100% glass'],
   ])('when it is %s', (_, term) => expect(propose([{ ...sold, term }])).toEqual([]));
 
   test('but is when an item code stands in a sentence: that is words', () => {

@@ -1,6 +1,6 @@
 import { isItemCode } from '../matching';
 import type { KeywordMatch } from '../matching';
-import { checkWords } from '../changes';
+import { checkWords, withoutRefused } from '../changes';
 import type { MarketLimits } from '../changes';
 import { ratio } from '../measures';
 import type { Micros } from '../units';
@@ -68,7 +68,7 @@ export const suggestionKey = (homeId: number | null, match: KeywordMatch, form: 
  * Search terms that sold and are nowhere exact, most expected profit first. By counts: orders >= minOrders and ACOS <= maxAcos. By chance: an order, and
  * P(ACOS <= maxAcos) >= surety (chosen by trial: three in four of these go on selling on target, of "two orders" three in five). A route may ask
  * something of its own. No live exact keyword or item target for the same term anywhere, not yet in the home as loosely as the route would bid, not yet
- * negative in the source; and no words that the market takes for no keyword: too long, too many, a refused character. A term that qualifies in several ad groups is proposed once, from the one with most sales.
+ * negative in the source; and no words that the market takes for no keyword: too long, or too many. A term that qualifies in several ad groups is proposed once, from the one with most sales.
  */
 export function proposeHarvests(
   context: TermContext,
@@ -103,7 +103,7 @@ export function harvestOf(
 
 /** Whether the market takes a term for a keyword; item codes become targets of another kind. */
 const canBeKeyword = (term: string, limits: MarketLimits): boolean =>
-  isItemCode(term) || checkWords(term, limits).length === 0;
+  isItemCode(term) || checkWords(withoutRefused(term, limits), limits).length === 0;
 
 /** What clicks cost as a share of their bids, over all rows whose bid is known. */
 function usualCostOfBid({ table, structure }: TermContext): number {

@@ -1,4 +1,4 @@
-import { checkWords } from '../changes';
+import { checkWords, withoutRefused } from '../changes';
 import type { MarketLimits } from '../changes';
 import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
@@ -66,7 +66,8 @@ export function proposeNegatives(
 
 function canBeBlocked({ table, structure, forms }: TermContext, row: number, limits: MarketLimits): boolean {
   const term = table.term[row];
-  if (forms[row] === '' || (!isItemCode(term) && checkWords(term, limits).length > 0)) return false;
+  if (forms[row] === '' || (!isItemCode(term) && checkWords(withoutRefused(term, limits), limits).length > 0))
+    return false;
   const source = structure.adGroup(table.adGroupId[row]);
   if (!source || structure.isNegativeIn(forms[row], source)) return false;
   return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);

@@ -16,7 +16,8 @@ export function proposeRoutes(adGroups: readonly AdGroup[], structure: Structure
       const home = findHome(source, takes === 'items', structure);
       if (!home) return [];
       const ends = { sourceId: source.id, takes, homeId: home.id };
-      return [{ ...ends, match: 'exact', block: 'ad group', asks: null, start: USUAL_START }];
+      // Wherever else the product looks for terms would go on taking what the home is for.
+      return [{ ...ends, match: 'exact', block: 'research', asks: null, start: USUAL_START }];
     }),
   );
 }

@@ -158,5 +158,5 @@ function newRoute(index: StructureIndex, sourceId: number, homeId: number): Rout
     index.itemHomes.some(({ id }) => id === homeId) ||
     index.emptyAdGroups.some(({ id, name }) => id === homeId && /\bitems?\b/i.test(name));
   const takes = isForItems ? 'items' : 'words';
-  return { sourceId, homeId, takes, match: 'exact', block: 'ad group', asks: null, start: USUAL_START };
+  return { sourceId, homeId, takes, match: 'exact', block: 'research', asks: null, start: USUAL_START };
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { aLoadedReview } from '../../../../tests/make/review';
 import { AUTO, EXACT, ITEMS } from '../../../../tests/make/terms';
+import { matchForm } from '../../../core/matching';
 import { joinChanges, toChanges } from './toChanges';
 import type { Proposal } from './worker/types';
 
@@ -8,6 +9,7 @@ const review = aLoadedReview([
   { term: 'heavy jar weights', clicks: 20, orders: 3, spend: 9, sales: 60 },
   { term: 'paperweight', clicks: 60, spend: 30 },
   { term: 'qy7k3m92ta', clicks: 10, orders: 2, spend: 4, sales: 40 },
+  { term: '100% glass  weights!', clicks: 10, orders: 2, spend: 4, sales: 40 },
 ]);
 const places: Proposal['places'] = new Map([
   ['ad group', [{ campaignId: 1, adGroupId: AUTO }]],
@@ -89,6 +91,14 @@ describe('an accepted harvest', () => {
       { kind: 'add-item-target', adGroupId: ITEMS, expression: 'QY7K3M92TA' },
       { kind: 'add-negative', match: 'item', expression: 'QY7K3M92TA' },
     ]);
+  });
+
+  test('is written without the characters that the market refuses: matching passes over them', () => {
+    const expressions = toChanges(harvest({ row: 3 }), review, 0.24)!.map(
+      ({ change }) => (change as { expression: string }).expression,
+    );
+    expect(expressions).toEqual(['100 glass weights', '100 glass weights']);
+    expect(matchForm(expressions[0])).toBe(matchForm('100% glass  weights!'));
   });
 
   test('without the block is the keyword alone; without a home it is none yet', () => {

@@ -1,3 +1,4 @@
+import { withoutRefused } from '../../../core/changes';
 import { writeItemCode } from '../../../core/matching';
 import { listOfScope, spendPerMonth } from '../../../core/negatives';
 import type { NegativePlace } from '../../../core/negatives';
@@ -52,7 +53,7 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
       : {
           kind: 'add-keyword',
           adGroupId: proposal.homeId,
-          expression: term,
+          expression: withoutRefused(term, review.account.limits),
           match: proposal.match,
           bid: proposal.bid,
         },
@@ -76,9 +77,10 @@ function negativeAt(
   place: NegativePlace,
   match: 'exact' | 'phrase' | 'item',
   row: number,
-  { table }: LoadedReview,
+  { table, account }: LoadedReview,
 ) {
-  const expression = match === 'item' ? writeItemCode(table.term[row]) : table.term[row];
+  const term = table.term[row];
+  const expression = match === 'item' ? writeItemCode(term) : withoutRefused(term, account.limits);
   return { kind: 'add-negative' as const, ...place, match, expression };
 }
 
