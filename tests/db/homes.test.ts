@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../src/db/queries/structure';
+import { listCampaignNodes } from '../../src/db/queries/tree';
+import { editValues } from '../../src/server/changes/editStaged';
 import { loadChanges } from '../../src/server/changes/loadChanges';
 import { sendBale } from '../../src/server/changes/sendBale';
 import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
@@ -84,6 +86,9 @@ describe('a home that is not there yet', () => {
         },
       },
     ]);
+    // Edited in the tray: what is sent counts, here and at the market.
+    const [first] = await staged();
+    await editValues(account, [{ id: first.id, value: 9_500_000 }]);
     const answers = await send();
     expect(answers.map(({ change, state }) => [change.kind, state])).toEqual([
       ['add-campaign', 'accepted'],
@@ -95,7 +100,11 @@ describe('a home that is not there yet', () => {
       'enabled',
       'enabled',
     ]);
+    const budget = async () =>
+      (await listCampaignNodes(db(), account)).find(({ id }) => id === campaignId)!.budget;
+    expect(await budget()).toBe(9_500_000);
     await shop.sync();
+    expect(await budget()).toBe(9_500_000);
     expect(
       (await listCampaigns(db(), account)).filter(({ name }) => name === 'A campaign of its own'),
     ).toHaveLength(1);

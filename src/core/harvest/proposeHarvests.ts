@@ -6,12 +6,12 @@ import { ratio } from '../measures';
 import type { Micros } from '../units';
 import type { TermContext } from '../terms';
 import { marginOr, sumsOfRow } from '../terms';
-import type { BlockScope } from '../negatives';
+import type { NegativeScope } from '../negatives';
 import { findHome, USUAL_START } from '../routes';
 import type { Route } from '../routes';
 import { harvestGain } from './harvestGain';
 import type { GainFigures, HarvestGain } from './harvestGain';
-import { routesOf, routeThatTakes } from './qualifies';
+import { routesBySource, routesOf, routeThatTakes } from './qualifies';
 import { costOfBid, startingBid } from './startingBid';
 import type { StartingBid } from './startingBid';
 
@@ -52,7 +52,7 @@ export interface HarvestProposal {
   /** Whether the market's suggestion decides the bid, known or not. */
   asksMarket: boolean;
   /** Where the term is made a negative once its home has it, so that its traffic is bid on in one place. */
-  block: BlockScope | 'nowhere';
+  block: NegativeScope | 'nowhere';
   /** How the home bids on it; item codes become item targets. */
   match: KeywordMatch;
   /** What it is expected to change in a month, and what that is reckoned from. */
@@ -76,17 +76,17 @@ export function proposeHarvests(
   limits: MarketLimits,
 ): HarvestProposal[] {
   const { table, forms } = context;
-  const usual = usualCostOfBid(context);
+  const routes = routesBySource(settings.routes);
   const best = new Map<string, { row: number; route: Route | null }>();
   for (let row = 0; row < table.size; row += 1) {
-    const route = routeThatTakes(context, row, settings);
+    const route = routeThatTakes(context, row, routes, settings);
     if (route === undefined || !canBeKeyword(table.term[row], limits)) continue;
     const rival = best.get(forms[row]);
     if (rival === undefined || table.sales[row] > table.sales[rival.row])
       best.set(forms[row], { row, route });
   }
   return [...best.values()]
-    .map(({ row, route }) => along(context, row, route, usual, settings, limits))
+    .map(({ row, route }) => along(context, row, route, settings, limits))
     .sort((a, b) => b.gain.profit - a.gain.profit || table.sales[b.row] - table.sales[a.row]);
 }
 
@@ -97,31 +97,19 @@ export function harvestOf(
   settings: HarvestSettings,
   limits: MarketLimits,
 ): HarvestProposal {
-  const route = routeThatTakes(context, row, settings) ?? routesOf(context, row, settings.routes)[0];
-  return along(context, row, route, usualCostOfBid(context), settings, limits);
+  const routes = routesBySource(settings.routes);
+  const route = routeThatTakes(context, row, routes, settings) ?? routesOf(context, row, routes)[0];
+  return along(context, row, route, settings, limits);
 }
 
 /** Whether the market takes a term for a keyword; item codes become targets of another kind. */
 const canBeKeyword = (term: string, limits: MarketLimits): boolean =>
   isItemCode(term) || checkWords(withoutRefused(term, limits), limits).length === 0;
 
-/** What clicks cost as a share of their bids, over all rows whose bid is known. */
-function usualCostOfBid({ table, structure }: TermContext): number {
-  let [spend, offered] = [0, 0];
-  for (let row = 0; row < table.size; row += 1) {
-    const bid = structure.target(table.targetId[row])?.bid ?? 0;
-    if (bid <= 0 || table.clicks[row] === 0) continue;
-    spend += table.spend[row];
-    offered += table.clicks[row] * bid;
-  }
-  return ratio(spend, offered) ?? 1;
-}
-
 function along(
   context: TermContext,
   row: number,
   route: Route | null,
-  usual: number,
   settings: HarvestSettings,
   limits: MarketLimits,
 ): HarvestProposal {
@@ -134,7 +122,7 @@ function along(
   const sums = sumsOfRow(table, row);
   const valuePerClick = context.value(row)?.mean ?? 0;
   const sourceBid = structure.target(table.targetId[row])?.bid ?? null;
-  const share = costOfBid(sums.spend, sums.clicks, sourceBid, usual);
+  const share = costOfBid(sums.spend, sums.clicks, sourceBid, context.usualCostOfBid());
   const suggested = settings.suggested?.get(suggestionKey(homeId, match, forms[row])) ?? null;
   const { bid, decidedBy } = startingBid(
     {

@@ -1,1 +1,2 @@
+export { groupBy } from './groupBy';
 export { orderByNumbers, textPlaces } from './orderByNumbers';

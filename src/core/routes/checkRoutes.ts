@@ -1,3 +1,4 @@
+import { groupBy } from '../order';
 import type { StructureIndex } from '../structure';
 import type { Route } from './route';
 
@@ -16,8 +17,7 @@ export function checkRoutes(routes: readonly Route[], structure: StructureIndex)
     const sentence = faultOf(route, structure);
     return sentence === null ? [] : [{ route, sentence }];
   });
-  const next = new Map<number, Route[]>();
-  for (const route of routes) next.set(route.sourceId, [...(next.get(route.sourceId) ?? []), route]);
+  const next = groupBy(routes, ({ sourceId }) => sourceId);
   for (const route of routes)
     if (route.sourceId !== route.homeId && comesBack(route, next))
       faults.push({

@@ -1,14 +1,8 @@
-import type { Route } from './route';
-
 /** What a pattern of names can hold, each in braces. */
-export const NAME_PARTS = ['product', 'stem', 'match'] as const;
+type NameParts = Record<'product' | 'stem' | 'match', string>;
 
 /** As long as nobody writes another. */
 export const USUAL_PATTERN = '{stem} – {match}';
-
-/** What a home of words or items is called in names. */
-export const homeWord = (takes: Route['takes'], match: Route['match']): string =>
-  takes === 'items' ? 'items' : match;
 
 /**
  * The words that names of a product's campaigns begin with, up to the last separator that all share: "Airlock lids" of "Airlock lids – auto" and
@@ -24,9 +18,9 @@ export function stemOf(names: readonly string[], product: string): string {
 }
 
 /** A name by a pattern: {product}, {stem} (see stemOf) and {match} (exact, phrase, broad, items) are filled in; other braces stay. */
-export function nameByPattern(pattern: string, parts: Record<(typeof NAME_PARTS)[number], string>): string {
+export function nameByPattern(pattern: string, parts: NameParts): string {
   return pattern
-    .replace(/\{(product|stem|match)\}/g, (_, part: (typeof NAME_PARTS)[number]) => parts[part])
+    .replace(/\{(product|stem|match)\}/g, (_, part: keyof NameParts) => parts[part])
     .replace(/\s+/g, ' ')
     .trim();
 }

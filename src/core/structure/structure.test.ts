@@ -81,3 +81,41 @@ describe('where a term is already', () => {
     expect(index.isNegativeIn('used crock', index.adGroup(EXACT)!)).toBe(false);
   });
 });
+
+test('every live negative that stops a term is found, wherever it stands', () => {
+  const negatives = [
+    aNegative('Glass Paper-weights', { id: 1, adGroupId: EXACT, campaignId: 2 }),
+    aNegative('paper weight', { id: 2, adGroupId: null, match: 'phrase' }),
+    aNegative('glass', { id: 3 }),
+    aNegative('paper weight', { id: 4, match: 'phrase', state: 'archived' }),
+  ];
+  const index = indexStructure(aStructure({ negatives }));
+  expect(index.negativesOn('glass paper weight').map(({ id }) => id)).toEqual([1, 2]);
+  expect(index.isNegativeInCampaign('glass paper weight', 1)).toBe(true);
+  expect(index.isNegativeInCampaign('glass paper weight', 2)).toBe(false);
+});
+
+test('an ad group without a target may become a home, a draft among them; one that has ended may not', () => {
+  const structure = aStructure();
+  structure.adGroups.push(
+    anAdGroup({ id: 60, name: 'empty' }),
+    anAdGroup({ id: 61, name: 'draft', state: 'draft' }),
+    anAdGroup({ id: 62, name: 'ended', state: 'archived' }),
+  );
+  const index = indexStructure(structure);
+  expect(index.emptyAdGroups.map(({ id }) => id)).toEqual([60, 61]);
+  expect(index.researchAdGroups(7).map(({ id }) => id)).toEqual([AUTO]);
+});
+
+test('a keyword stands in an ad group whatever its spelling; only broad match passes over the order', () => {
+  const structure = aStructure();
+  structure.targets.push(
+    anExactKeyword('Jar weights', { id: 140, match: 'broad' }),
+    anExactKeyword('jar lids', { id: 141, match: 'phrase' }),
+  );
+  const { hasKeyword } = indexStructure(structure);
+  expect(hasKeyword(EXACT, 'broad', 'weight jar')).toBe(true);
+  expect(hasKeyword(EXACT, 'phrase', 'jar lid')).toBe(true);
+  expect(hasKeyword(EXACT, 'phrase', 'lid jar')).toBe(false);
+  expect(hasKeyword(AUTO, 'broad', 'weight jar')).toBe(false);
+});

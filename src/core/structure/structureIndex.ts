@@ -1,5 +1,6 @@
 import { isBlocked, matchForm, negativeSet } from '../matching';
 import type { KeywordMatch, NegativeSet } from '../matching';
+import { groupBy } from '../order';
 import type { AdGroup, Campaign, Negative, Structure, Target } from './structure';
 
 /** What the engines ask of a structure, answered without searching it again. */
@@ -39,11 +40,6 @@ export function indexStructure(structure: Structure): StructureIndex {
   const targets = new Map(structure.targets.map((target) => [target.id, target]));
   const live = structure.targets.filter((target) => target.state !== 'archived');
   const exact = groupBy(live.filter(isExactTarget), (target) => matchForm(target.expression));
-  const keywords = new Set(
-    live.flatMap(({ kind, match, adGroupId, expression }) =>
-      kind === 'keyword' && match ? [keywordKey(adGroupId, match, matchForm(expression))] : [],
-    ),
-  );
   const byAdGroup = groupBy(live, (target) => target.adGroupId);
   const negatives = structure.negatives.filter((negative) => negative.state !== 'archived');
   const ofAdGroup = negativeSets(negatives, (negative) => negative.adGroupId);
@@ -70,7 +66,8 @@ export function indexStructure(structure: Structure): StructureIndex {
     ),
     ({ productId }) => productId,
   );
-  // Prepared when it is first asked for: most who index a structure never do.
+  // Prepared when they are first asked for: most who index a structure never do.
+  let keywords: Set<string> | undefined;
   let prepared: { negative: Negative; set: NegativeSet }[] | undefined;
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
   return {
@@ -81,7 +78,8 @@ export function indexStructure(structure: Structure): StructureIndex {
     adGroup: (id) => adGroups.get(id),
     target: (id) => targets.get(id),
     exactTargets: (form) => exact.get(form) ?? [],
-    hasKeyword: (adGroupId, match, form) => keywords.has(keywordKey(adGroupId, match, form)),
+    hasKeyword: (adGroupId, match, form) =>
+      (keywords ??= keywordKeys(live)).has(keywordKey(adGroupId, match, form)),
     isNegativeIn: (form, adGroup) =>
       blocks(ofAdGroup.get(adGroup.id), form) || blocks(ofCampaign.get(adGroup.campaignId), form),
     negativesOn: (form) => {
@@ -108,21 +106,17 @@ export function isExactTarget(target: Target): boolean {
   return target.kind === 'item' || (target.kind === 'keyword' && target.match === 'exact');
 }
 
+const keywordKeys = (live: readonly Target[]): Set<string> =>
+  new Set(
+    live.flatMap(({ kind, match, adGroupId, expression }) =>
+      kind === 'keyword' && match ? [keywordKey(adGroupId, match, matchForm(expression))] : [],
+    ),
+  );
+
 const keywordKey = (adGroupId: number, match: KeywordMatch, form: string): string =>
   `${adGroupId} ${match} ${match === 'broad' ? form.split(' ').sort().join(' ') : form}`;
 
 function negativeSets(negatives: Negative[], keyOf: (negative: Negative) => number | null) {
   const groups = groupBy(negatives, keyOf);
   return new Map([...groups].map(([key, group]) => [key, negativeSet(group)]));
-}
-
-function groupBy<T, K>(items: T[], keyOf: (item: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const item of items) {
-    const key = keyOf(item);
-    const group = groups.get(key);
-    if (group) group.push(item);
-    else groups.set(key, [item]);
-  }
-  return groups;
 }

@@ -63,12 +63,12 @@ export async function adoptDraft(
   switch (change.kind) {
     case 'add-campaign':
       return void (await tx`
-        update mowing.campaign set market_id = ${marketId}, state = 'enabled', pacing = coalesce(pacing, 'even'),
+        update mowing.campaign set market_id = ${marketId}, state = 'enabled', budget_micros = ${change.budget}, pacing = coalesce(pacing, 'even'),
           flex = coalesce(flex, 'fixed')
         where account_id = ${accountId} and campaign_id = ${change.campaignId}`);
     case 'add-ad-group':
       return void (await tx`
-        update mowing.ad_group set market_id = ${marketId}, state = 'enabled'
+        update mowing.ad_group set market_id = ${marketId}, state = 'enabled', default_bid_micros = ${change.defaultBid}
         where account_id = ${accountId} and ad_group_id = ${change.adGroupId}`);
     case 'add-ad':
       return void (await tx`

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import type { ChangeInfo } from '../../contract/changes';
+import { readBack, USUAL_LIMITS } from '../../core/changes';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
 
@@ -86,5 +87,42 @@ describe('the change file', () => {
 
   test('without changes has its headings', () => {
     expect(changesCsv([])).toMatch(/^change,state,what,/);
+  });
+});
+
+describe('what is to be made', () => {
+  const made = [
+    aChangeInfo({
+      id: 11,
+      change: { kind: 'add-campaign', campaignId: 5, name: 'Lids – phrase', budget: 12_500_000 },
+    }),
+    aChangeInfo({
+      id: 12,
+      change: { kind: 'add-ad-group', adGroupId: 6, campaignId: 5, name: 'phrase', defaultBid: 450_000 },
+    }),
+    aChangeInfo({ id: 13, change: { kind: 'add-ad', adGroupId: 6, productId: 7 } }),
+  ];
+
+  test('stands with its budget or bid, and read back unedited changes nothing', () => {
+    expect(rows(made).map(({ what, bid }) => [what, bid])).toEqual([
+      ['Make the campaign “Lids – phrase”, 12.50 a day', '12.50'],
+      ['Make the ad group “phrase”, bid 0.45', '0.45'],
+      ['Advertise the product there', ''],
+    ]);
+    const lines = rows(made).map(({ change, bid, to }, at) => ({ line: at + 2, change, bid, to }));
+    const read = (text: string) => Math.round(Number(text) * 1e6);
+    expect(readBack(lines, made, USUAL_LIMITS, read)).toEqual({
+      edits: [],
+      missing: [],
+      refused: [],
+      same: 3,
+    });
+    lines[0].bid = '20';
+    expect(readBack(lines, made, USUAL_LIMITS, read).edits).toMatchObject([{ id: 11, to: 20_000_000 }]);
+  });
+
+  test('has its money as decimals in JSON too', () => {
+    const { changes } = JSON.parse(changesJson(made)) as { changes: object[] };
+    expect(changes).toMatchObject([{ budget: '12.50', bid: '12.50' }, { defaultBid: '0.45', bid: '0.45' }, {}]);
   });
 });

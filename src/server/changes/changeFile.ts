@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { describeChange } from '../../core/changes';
+import { describeChange, setValueOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
 import type { ChangeInfo } from '../../contract/changes';
@@ -36,7 +36,7 @@ function fields(info: ChangeInfo): (string | number)[] {
     change.kind,
     'match' in change ? change.match : '',
     text,
-    'bid' in change ? microsToDecimal(change.bid) : '',
+    addedValue(change),
     'to' in change ? valueText(change, change.from) : '',
     'to' in change ? valueText(change, change.to) : '',
     info.afterId ?? '',
@@ -44,6 +44,12 @@ function fields(info: ChangeInfo): (string | number)[] {
     info.answer ?? '',
   ];
   return list.map((value) => (typeof value === 'string' ? neutralCell(value) : value));
+}
+
+/** What something new starts with, a decimal: a target's bid, an ad group's default bid, a campaign's budget. Empty for other changes. */
+function addedValue(change: Change): string {
+  const value = change.kind.startsWith('add-') ? setValueOf(change) : null;
+  return value === null ? '' : microsToDecimal(value.to);
 }
 
 /** A value before or after, as files write it: money as a decimal, a modifier as a share. */
@@ -78,7 +84,9 @@ export function changesJson(changes: ChangeInfo[]): string {
     campaign,
     adGroup,
     ...change,
-    ...('bid' in change ? { bid: microsToDecimal(change.bid) } : {}),
+    ...(addedValue(change) === '' ? {} : { bid: addedValue(change) }),
+    ...('budget' in change ? { budget: addedValue(change) } : {}),
+    ...('defaultBid' in change ? { defaultBid: addedValue(change) } : {}),
     ...('to' in change ? { from: valueText(change, change.from), to: valueText(change, change.to) } : {}),
     afterId,
     reason,

@@ -1,7 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { freeName, homeWord, nameByPattern, stemOf, USUAL_PATTERN } from '../../core/routes';
-import type { Route } from '../../core/routes';
+import { freeName, nameByPattern, stemOf, USUAL_PATTERN } from '../../core/routes';
 import type { Campaign } from '../../core/structure';
 import type { HomeRequest } from '../../contract/routes';
 import { MICROS_PER_UNIT, toMicros } from '../../core/units';
@@ -29,18 +28,16 @@ export function HomeForm({ product, campaigns, names, currency, onMake, onClose 
   const [campaign, setCampaign] = useState('new');
   const [budget, setBudget] = useState(FIRST_BUDGET);
   const [defaultBid, setBid] = useState(FIRST_BID);
-  const takes: Route['takes'] = kind === 'items' ? 'items' : 'words';
-  const match = homeWord(takes, kind === 'items' ? 'exact' : kind);
   const stem = stemOf(
     campaigns.map(({ name }) => name),
     product.name,
   );
-  const named = nameByPattern(pattern, { product: product.name, stem, match });
+  const named = nameByPattern(pattern, { product: product.name, stem, match: kind });
   const name = campaign === 'new' ? freeName(named, names) : named;
   const make = () =>
     onMake({
       productId: product.id,
-      name: campaign === 'new' ? match : name,
+      name: campaign === 'new' ? kind : name,
       defaultBid,
       campaign: campaign === 'new' ? { name, budget } : { id: Number(campaign) },
     });

@@ -132,3 +132,15 @@ describe('pausing a selection', () => {
     expect(planState(terms, [0], 'paused', none, 30)).toEqual([]);
   });
 });
+
+test('what is a draft, or has ended, is not changed by hand: the market would not know it', () => {
+  const tree = aTree();
+  const campaigns = tree.campaigns.map((one) => (one.id === 2 ? { ...one, state: 'draft' as const } : one));
+  const table = buildLens('campaigns', indexTree({ ...tree, campaigns }), sums);
+  const rows = Array.from({ length: table.size }, (_, row) => row);
+  const planned = planMove(table, rows, { kind: 'percent', by: 0.5 }, options).changes;
+  expect(planned.map(({ change }) => (change as { campaignId: number }).campaignId)).toEqual([1, 3]);
+  expect(
+    planState(table, rows, 'paused', none, 30).map(({ change }) => (change as { id: number }).id),
+  ).toEqual([1, 3]);
+});

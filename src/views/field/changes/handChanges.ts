@@ -6,7 +6,7 @@ import { monthAt } from '../../../core/bids';
 import type { Month } from '../../../core/bids';
 import { DAYS_PER_MONTH, formatMoney, formatShare } from '../../../core/units';
 import type { NewChange } from '../../../contract/changes';
-import { isRecent, stateChange, stagedValue, valueChange } from './staged';
+import { canBeSet, isRecent, stateChange, stagedValue, valueChange } from './staged';
 import type { Staged } from './staged';
 
 /** What a move by hand comes to, before it is staged. */
@@ -93,7 +93,7 @@ export function planMove(
       step,
       limits,
     );
-    const change = moved && table.state[row] !== 2 ? valueChange(table, row, tidy(moved.to)) : null;
+    const change = moved && canBeSet(table, row) ? valueChange(table, row, tidy(moved.to)) : null;
     if (!moved || !change) {
       plan.same += 1;
       continue;

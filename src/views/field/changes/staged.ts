@@ -1,3 +1,4 @@
+import { STATES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { changeKey } from '../../../core/changes';
 import type { Change, Placement } from '../../../core/changes';
@@ -14,6 +15,10 @@ export function stagedOf({ changes, sending }: TrayState): Staged {
 }
 
 const PLACEMENTS: readonly Placement[] = ['top', 'rest', 'pages'];
+
+/** Whether the market knows what a row is and takes changes of it: what has ended and drafts stay as they are. */
+export const canBeSet = (table: LensTable, row: number): boolean =>
+  STATES[table.state[row]] === 'enabled' || STATES[table.state[row]] === 'paused';
 
 /** The change that sets the value of a row: a bid, a budget, a modifier. Null where it has none that can be set. */
 export function valueChange(table: LensTable, row: number, to: number): Change | null {
@@ -50,8 +55,8 @@ export function stagedValue(staged: Staged, table: LensTable, row: number): numb
 
 /** The change that pauses or resumes what a row is; null for rows that have no state. */
 export function stateChange(table: LensTable, row: number, to: 'enabled' | 'paused'): Change | null {
-  const from = (['enabled', 'paused', 'archived'] as const)[table.state[row]];
-  if (from === to || from === 'archived') return null;
+  const from = STATES[table.state[row]];
+  if (from === to || from === 'archived' || from === 'draft') return null;
   const entity = ENTITIES[table.lens as keyof typeof ENTITIES];
   if (!entity) return null;
   const id = { target: table.targetId, campaign: table.campaignId, 'ad-group': table.adGroupId }[entity][row];

@@ -1,6 +1,7 @@
 import type { NewChange } from '../../../contract/changes';
 import { changeKey, checkChange, describeChange } from '../../../core/changes';
 import type { Change } from '../../../core/changes';
+import { NEGATIVE_SCOPES } from '../../../core/negatives';
 import type { BlockScope } from '../../../core/negatives';
 import { isExactTarget } from '../../../core/structure';
 import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../../core/units';
@@ -105,7 +106,7 @@ function HarvestFields({
           onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
         >
           <option value="nowhere">nowhere</option>
-          {[...places.keys()].map((scope) => (
+          {NEGATIVE_SCOPES.map((scope) => (
             <option key={scope} value={scope}>
               {scopeWords(scope, places, review.negativeLists)}
             </option>

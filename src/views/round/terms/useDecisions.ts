@@ -1,4 +1,4 @@
-import type { BlockScope } from '../../../core/negatives';
+import type { BlockScope, NegativeScope } from '../../../core/negatives';
 import { gainOf } from '../../../core/harvest';
 import { useQueryClient } from '@tanstack/react-query';
 import { useSnackbar } from 'notistack';
@@ -15,7 +15,7 @@ import type { LoadedReview, Proposal } from './worker/types';
 export type Edit = Partial<{
   bid: number;
   homeId: number;
-  block: BlockScope | 'nowhere';
+  block: NegativeScope | 'nowhere';
   match: 'exact' | 'phrase' | 'broad' | 'item';
   scope: BlockScope;
 }>;
