@@ -269,6 +269,10 @@ describe('the expected profit of a harvest', () => {
     expect(gain({ isBlocked: false }).sales).toBeGreaterThan(0);
   });
 
+  test('is not told where nobody knows what the source bids: a file of terms says only what was paid', () => {
+    expect(gain({ sourceBid: null })).toEqual({ profit: 0, spend: 0, sales: 0 });
+  });
+
   test('promises nothing beyond twice the clicks, and no click above the bid', () => {
     const most = gain({ bid: 5_000_000 });
     expect(most.sales).toBe(200_000_000);

@@ -3,8 +3,6 @@ import { DAYS_PER_MONTH } from '../units';
 
 /** Cost per click and clicks move with the bid by these powers (see the bids' method). */
 const [CPC_POWER, CLICK_POWER] = [0.8, 1];
-/** A bid usually stands this far above what a click costs; where the source's bid is not known. */
-const BID_OVER_CPC = 1.3;
 /** Nothing is promised beyond these multiples of the present bid. */
 const [LEAST, MOST] = [0.25, 2];
 
@@ -14,6 +12,8 @@ export interface HarvestGain {
   spend: Micros;
   sales: Micros;
 }
+
+const NO_GAIN: HarvestGain = { profit: 0, spend: 0, sales: 0 };
 
 /** What a harvest's gain is reckoned from. Money in micros. */
 export interface GainFigures {
@@ -26,7 +26,7 @@ export interface GainFigures {
   valuePerClick: number;
   margin: number;
   bid: Micros;
-  /** Bid of the target that catches the term now; null when not known. */
+  /** Bid of the target that catches the term now; null when not known: then nothing is promised. */
   sourceBid: Micros | null;
   /** Whether the source is kept from catching it. */
   isBlocked: boolean;
@@ -39,10 +39,9 @@ export interface GainFigures {
  */
 export function harvestGain(figures: GainFigures): HarvestGain {
   const { clicks, spend, days, valuePerClick, margin, bid, isBlocked } = figures;
-  if (clicks === 0 || days <= 0) return { profit: 0, spend: 0, sales: 0 };
+  const sourceBid = figures.sourceBid ?? 0;
+  if (clicks === 0 || days <= 0 || sourceBid <= 0 || (!isBlocked && bid <= sourceBid)) return NO_GAIN;
   const cpc = spend / clicks;
-  const sourceBid = figures.sourceBid ?? cpc * BID_OVER_CPC;
-  if (sourceBid <= 0 || (!isBlocked && bid <= sourceBid)) return { profit: 0, spend: 0, sales: 0 };
   const times = Math.min(MOST, Math.max(LEAST, bid / sourceBid));
   const monthly = (clicks / days) * DAYS_PER_MONTH;
   const [newClicks, newCpc] = [monthly * times ** CLICK_POWER, Math.min(bid, cpc * times ** CPC_POWER)];

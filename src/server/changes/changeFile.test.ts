@@ -123,6 +123,10 @@ describe('what is to be made', () => {
 
   test('has its money as decimals in JSON too', () => {
     const { changes } = JSON.parse(changesJson(made)) as { changes: object[] };
-    expect(changes).toMatchObject([{ budget: '12.50', bid: '12.50' }, { defaultBid: '0.45', bid: '0.45' }, {}]);
+    expect(changes).toMatchObject([
+      { budget: '12.50', bid: '12.50' },
+      { defaultBid: '0.45', bid: '0.45' },
+      {},
+    ]);
   });
 });

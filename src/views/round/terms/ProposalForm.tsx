@@ -92,10 +92,12 @@ function HarvestFields({
           step={0.01}
           onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
         />
-        <span className="faint" title={GAIN}>
-          profit {gain.profit > 0 ? '+' : ''}
-          {formatMoney(gain.profit)} a month
-        </span>
+        {gain.profit !== 0 && (
+          <span className="faint" title={GAIN}>
+            profit {gain.profit > 0 ? '+' : ''}
+            {formatMoney(gain.profit)} a month
+          </span>
+        )}
       </div>
       <label style={LABEL}>
         <span className="faint">Once the {isItem ? 'target' : 'keyword'} is accepted, block it in</span>

@@ -78,7 +78,12 @@ function gainColumn({ review, decisions }: ColumnContext): Column<RowView> {
     definition: `Expected change of profit a month. ${GAIN}`,
     cell: ({ proposal }) => {
       const shown = proposal && decisions.edited(proposal);
-      if (shown?.step !== 'harvest') return <span className="faint">{DASH}</span>;
+      if (shown?.step !== 'harvest' || shown.gain.profit === 0)
+        return (
+          <span className="faint" title={shown && 'Nothing changes, or what the source bids is not known'}>
+            {DASH}
+          </span>
+        );
       return `${shown.gain.profit > 0 ? '+' : ''}${formatMoney(shown.gain.profit)}`;
     },
   };
