@@ -1,4 +1,5 @@
 import { afterAll, describe, expect, test } from 'vitest';
+import { findImport, touchImport } from '../../src/db/queries/imports';
 import { closeContext, db } from '../../src/server/context/context';
 import { chooseHeadings } from '../../src/server/imports/answer';
 import { aReport, aReportRow, HEADINGS, inPieces } from '../make/report';
@@ -277,5 +278,13 @@ describe('an import that does not reach its end', () => {
     const result = await takeIn(account, withKill());
     expect(result.state).toBe('refused');
     expect(await sumsOf(account)).toMatchObject({ rows: 0 });
+  });
+
+  test('a word on how far it is that comes late does not take back its end', async () => {
+    const account = await anAccount();
+    const { importId, state } = await takeIn(account, aReport({ rows: manyRows(3) }));
+    await touchImport(db(), importId, { state: 'reading', bytesRead: 1, read: 1 });
+    expect(state).toBe('done');
+    expect(await findImport(db(), importId)).toMatchObject({ state: 'done', read: 3 });
   });
 });

@@ -56,7 +56,7 @@ export async function listImports(sql: Query, accountId: number, most = 50): Pro
     select ${columns(sql)} from mowing.import where account_id = ${accountId} order by import_id desc limit ${most}`;
 }
 
-/** Tells watchers how far a running import is. */
+/** Tells watchers how far a running import is. One that has ended stays so: what is told on the way may come late. */
 export async function touchImport(
   sql: Query,
   importId: number,
@@ -64,7 +64,7 @@ export async function touchImport(
 ): Promise<void> {
   await sql`
     update mowing.import set state = ${at.state}, bytes_read = ${at.bytesRead}, read_rows = ${at.read}, touched_at = now()
-    where import_id = ${importId}`;
+    where import_id = ${importId} and finished_at is null`;
 }
 
 /** What an import came to. */
