@@ -1,3 +1,4 @@
+import { largest } from '../../core/order';
 import { useRef } from 'react';
 import { formatShare } from '../../core/units';
 import { useSize } from '../useSize';
@@ -35,7 +36,7 @@ const shortened = (name: string) => {
 export function Bars({ items, rest, label, focusedRow, onPick }: BarsProps) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useSize(frame);
-  const most = Math.max(...items.map(({ value }) => Math.abs(value)), 0);
+  const most = Math.max(0, largest(items.map(({ value }) => Math.abs(value))));
   const room = Math.max(0, width - NAME_WIDTH - FIGURES_WIDTH - 40);
   const height = items.length * ROW + 24;
   return (

@@ -1,3 +1,4 @@
+import { largest } from '../../core/order';
 import { scaleLinear } from 'd3-scale';
 import { lnGamma } from '../../core/evidence';
 
@@ -36,7 +37,7 @@ export function layOutRateCurve(
   const x = scaleLinear([0, far], [0, width]);
   const path = (belief: RateBelief) => {
     const values = Array.from({ length: STEPS }, (_, at) => density(belief, ((at + 0.5) / STEPS) * far));
-    const top = Math.max(...values);
+    const top = largest(values);
     const points = values.map(
       (value, at) =>
         `${x(((at + 0.5) / STEPS) * far).toFixed(1)},${(height - (value / top) * (height - 6)).toFixed(1)}`,

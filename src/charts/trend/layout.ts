@@ -1,3 +1,4 @@
+import { largest, smallest } from '../../core/order';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { Margin } from '../frame';
@@ -31,10 +32,11 @@ export function layOutTrend(
   const x = scaleLinear([0, Math.max(1, days - 1)], [margin.left, width - margin.right]);
   const lines = series.map(({ label, values, tick }) => {
     const known = values.filter((value): value is number => value !== null);
-    const low = Math.min(0, ...known);
-    const y = scaleLinear([low, Math.max(...known, low + 1e-9)], [height - margin.bottom, margin.top]).nice(
-      3,
-    );
+    const low = Math.min(0, smallest(known));
+    const y = scaleLinear(
+      [low, Math.max(largest(known), low + 1e-9)],
+      [height - margin.bottom, margin.top],
+    ).nice(3);
     const draw = line<number | null>()
       .defined((value) => value !== null)
       .x((_, at) => x(at))

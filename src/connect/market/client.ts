@@ -74,7 +74,7 @@ export function marketClient(url: string, secret: string, tries = 4): MarketClie
         const page: { items: MarketEntities[K][]; next: string | null; cursor: number } = await body(
           `/accounts/${account}/entities/${kind}?${query}`,
         );
-        items.push(...page.items);
+        for (const item of page.items) items.push(item);
         cursor ??= page.cursor;
         after = page.next;
       }

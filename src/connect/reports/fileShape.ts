@@ -1,3 +1,4 @@
+import { largest } from '../../core/order';
 import { MowingError } from '../../contract/mowingError';
 import type { ReportField } from '../../contract/reportFields';
 import { matchHeadings } from './fields';
@@ -66,7 +67,7 @@ function findDelimiter(sample: string): string {
     .replace(/"[^"]*"/g, '')
     .split('\n')
     .slice(0, LINES_TO_SEARCH);
-  const score = (delimiter: string) => Math.max(...lines.map((line) => line.split(delimiter).length));
+  const score = (delimiter: string) => largest(lines.map((line) => line.split(delimiter).length));
   return DELIMITERS.reduce((best, one) => (score(one) > score(best) ? one : best));
 }
 

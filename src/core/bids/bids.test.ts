@@ -157,3 +157,10 @@ describe('a reason', () => {
     );
   });
 });
+
+test('a very large account is decided as a whole: no list of its targets is too long', () => {
+  const observations = someTargets(OTHERS.slice(0, 1));
+  const [one] = observations.targets;
+  const many = { ...observations, targets: Array.from({ length: 200_000 }, () => one) };
+  expect(proposeBids(many, settings()).proposals).toHaveLength(200_000);
+});

@@ -1,3 +1,4 @@
+import { smallest } from '../order';
 import type { BidObservations, BidSettings } from './observations';
 import type { PlacementFactors } from './placementFactors';
 
@@ -37,7 +38,7 @@ export function campaignPlans(
   return observations.campaigns.map(({ modifiers, held }, campaign) => {
     const shares = factors.shares(campaign);
     const f = shares.map((_, placement) => factors.at(campaign, placement));
-    const lowest = Math.min(...f.filter((_, placement) => shares[placement] > LEAST_SHARE));
+    const lowest = smallest(f.filter((_, placement) => shares[placement] > LEAST_SHARE));
     const next = f.map((factor, placement) => {
       const now = 1 + modifiers[placement];
       // Hardly a click there: nothing is known that would speak for another raise.

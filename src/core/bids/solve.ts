@@ -1,3 +1,4 @@
+import { largest, smallest } from '../order';
 import { CPC_ELASTICITY } from './exposures';
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
@@ -114,8 +115,8 @@ export function solve(
   /** The largest multiplier (of the scope's target) at which a group does not spend more than its targets allow. */
   function bisect(group: number[]): number {
     const targetsOf = group.map((at) => scopes[targets[at].scope].targetAcos);
-    let low = LEAST_RHO / Math.max(...targetsOf);
-    let high = MOST_RHO / Math.min(...targetsOf);
+    let low = LEAST_RHO / largest(targetsOf);
+    let high = MOST_RHO / smallest(targetsOf);
     for (let step = 0; step < STEPS; step += 1) {
       const middle = Math.sqrt(low * high);
       if (net(group, middle) > 0) high = middle;

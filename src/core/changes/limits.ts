@@ -51,15 +51,15 @@ export interface Finding {
 
 /** What the market is going to refuse in a change, told before it is sent. Empty when nothing. */
 export function checkChange(change: Change, limits: MarketLimits): Finding[] {
-  const findings: Finding[] = [];
-  if ('bid' in change) findings.push(...checkBid(change.bid, limits));
-  if (change.kind === 'set-bid') findings.push(...checkBid(change.to, limits));
-  if (change.kind === 'add-ad-group') findings.push(...checkBid(change.defaultBid, limits));
-  if (change.kind === 'add-campaign') findings.push(...checkBudget(change.budget, limits));
-  if (change.kind === 'set-budget') findings.push(...checkBudget(change.to, limits));
-  if (change.kind === 'set-modifier') findings.push(...checkModifier(change.to));
-  if ('expression' in change && !isItem(change)) findings.push(...checkWords(change.expression, limits));
-  return findings;
+  return [
+    ...('bid' in change ? checkBid(change.bid, limits) : []),
+    ...(change.kind === 'set-bid' ? checkBid(change.to, limits) : []),
+    ...(change.kind === 'add-ad-group' ? checkBid(change.defaultBid, limits) : []),
+    ...(change.kind === 'add-campaign' ? checkBudget(change.budget, limits) : []),
+    ...(change.kind === 'set-budget' ? checkBudget(change.to, limits) : []),
+    ...(change.kind === 'set-modifier' ? checkModifier(change.to) : []),
+    ...('expression' in change && !isItem(change) ? checkWords(change.expression, limits) : []),
+  ];
 }
 
 function isItem(change: Change): boolean {

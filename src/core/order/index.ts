@@ -1,2 +1,3 @@
 export { groupBy } from './groupBy';
 export { orderByNumbers, textPlaces } from './orderByNumbers';
+export { largest, smallest } from './extent';

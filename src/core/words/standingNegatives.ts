@@ -81,7 +81,7 @@ function soldElsewhere(
       (row) => table.orders[row] > 0 && !holdsIn(negative, table.adGroupId[row], table.campaignId[row]),
     );
     if (sold.length === 0) continue;
-    rows.push(...sold);
+    for (const one of sold) rows.push(one);
     if (examples.length < MOST_EXAMPLES) examples.push(table.term[sold[0]]);
   }
   return { rows, examples };

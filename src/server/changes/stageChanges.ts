@@ -71,7 +71,7 @@ async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
   for (const [word, table] of Object.entries(TABLES) as [keyof typeof TABLES, 'campaign'][]) {
     const ids = named.flatMap((one) => one[word] ?? []);
     const known = await marketIds(tx, accountId, table, ids);
-    strange.push(...ids.filter((id) => !known.has(id)).map((id) => `${table.replace('_', ' ')} ${id}`));
+    for (const id of ids) if (!known.has(id)) strange.push(`${table.replace('_', ' ')} ${id}`);
   }
   if (strange.length > 0)
     throw new MowingError(

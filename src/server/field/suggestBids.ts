@@ -52,14 +52,11 @@ type Question = Omit<NewTarget, 'adGroupId' | 'kind'> & {
 
 async function askMarket(marketId: string, questions: Question[]): Promise<SuggestionsAnswer['bids']> {
   const answers: SuggestionsAnswer['bids'] = [];
-  for (let at = 0; at < questions.length; at += AT_ONCE)
-    answers.push(
-      ...(await market().suggestBids(
-        marketId,
-        questions
-          .slice(at, at + AT_ONCE)
-          .map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression })),
-      )),
-    );
+  for (let at = 0; at < questions.length; at += AT_ONCE) {
+    const some = questions
+      .slice(at, at + AT_ONCE)
+      .map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression }));
+    for (const answer of await market().suggestBids(marketId, some)) answers.push(answer);
+  }
   return answers;
 }

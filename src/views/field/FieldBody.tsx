@@ -1,5 +1,6 @@
 import type { AccountInfo } from '../../contract/api';
 import type { TrayState } from '../shared/tray/useTray';
+import { Trouble } from '../shared/Trouble';
 import { LoadedField } from './LoadedField';
 import type { FieldState } from './useFieldState';
 import type { LensState } from './useLens';
@@ -19,9 +20,13 @@ export function FieldBody(props: FieldBodyProps) {
   if (account && lens.loaded) return <LoadedField {...props} account={account} loaded={lens.loaded} />;
   return (
     <main style={{ padding: 24 }}>
-      <p role={error ? 'alert' : 'status'} className={error ? 'over' : 'faint'}>
-        {error ? error.message : 'Reading the figures …'}
-      </p>
+      {error ? (
+        <Trouble error={error} />
+      ) : (
+        <p role="status" className="faint">
+          Reading the figures …
+        </p>
+      )}
     </main>
   );
 }

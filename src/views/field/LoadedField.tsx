@@ -16,6 +16,7 @@ import { useFieldColumns } from './rows/useFieldColumns';
 import { useRowsOut } from './rows/useRowsOut';
 import { useSparks } from './rows/useSparks';
 import { useFieldKeys } from './useFieldKeys';
+import { Trouble } from '../shared/Trouble';
 import { useFolded } from '../shared/useFolded';
 import { useHandWork } from './useHandWork';
 import { useLensRows } from './useLensRows';
@@ -130,7 +131,9 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
             onFold={foldPicture}
           />
         )}
-        {arranged === null ? (
+        {view.error ? (
+          <Trouble error={view.error} />
+        ) : arranged === null ? (
           <p className="faint" style={{ padding: 16 }} role="status">
             Looking through {table.size.toLocaleString('en-GB')} rows …
           </p>

@@ -22,6 +22,7 @@ export function useLens(
     staleTime: Infinity,
     // The worker holds one lens. One that is left is loaded anew: a kept copy would not be the worker's.
     gcTime: 0,
+    meta: { inWorker: true },
     refetchOnWindowFocus: false,
   });
   return { engine, loaded: data, error, isFetching };
@@ -34,9 +35,9 @@ export function useArrangedRows(
   engine: Remote<FieldEngine>,
   loadId: number | undefined,
   asked: RowsAsked,
-): { arranged: ArrangedRows | null; isCurrent: boolean } {
-  const { answer, isCurrent } = useAnswer<RowsAsked, ArrangedRows>(loadId, asked, (id, request) =>
+): { arranged: ArrangedRows | null; isCurrent: boolean; error: Error | null } {
+  const { answer, isCurrent, error } = useAnswer<RowsAsked, ArrangedRows>(loadId, asked, (id, request) =>
     engine.arrange(id, request),
   );
-  return { arranged: answer, isCurrent };
+  return { arranged: answer, isCurrent, error };
 }

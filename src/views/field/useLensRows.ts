@@ -21,7 +21,7 @@ export function useLensRows(
   const { table } = loaded;
   const { stack, scope, sorts } = state;
   const [area, setArea] = useState<Area | null>(null);
-  const { arranged, isCurrent } = useArrangedRows(engine, loaded.loadId, { scope, stack, sorts });
+  const { arranged, isCurrent, error } = useArrangedRows(engine, loaded.loadId, { scope, stack, sorts });
   const reader = useMemo(() => lensReader(table), [table]);
   const source = useMemo(
     () => ({
@@ -45,5 +45,5 @@ export function useLensRows(
   );
   const rows = useRows(shown, `${loaded.loadId}`);
   const brush = useBrush(area, setArea, points, rows);
-  return { arranged, isCurrent, reader, all, shown, points, area, setArea, rows, brush };
+  return { arranged, isCurrent, error, reader, all, shown, points, area, setArea, rows, brush };
 }

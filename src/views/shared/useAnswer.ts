@@ -1,5 +1,12 @@
 import { useEffect, useState } from 'react';
 
+interface Held<A> {
+  answer: A | null;
+  key: string;
+  loadId: number;
+  error: Error | null;
+}
+
 /**
  * What a worker answers to a request about what it has loaded. `isCurrent` is false while it is at a newer request; an
  * answer that belongs to another load is none: row numbers mean something in the table only that they were made from.
@@ -10,20 +17,22 @@ export function useAnswer<R, A extends { loadId: number }>(
   loadId: number | undefined,
   request: R,
   ask: (loadId: number, request: R) => Promise<A | null>,
-): { answer: A | null; isCurrent: boolean } {
-  const [held, setHeld] = useState<{ answer: A; key: string } | null>(null);
+): { answer: A | null; isCurrent: boolean; error: Error | null } {
+  const [held, setHeld] = useState<Held<A> | null>(null);
   const key = JSON.stringify(request);
   useEffect(() => {
     if (loadId === undefined) return;
     let isStale = false;
-    void ask(loadId, JSON.parse(key) as R).then((answer) => {
-      if (!isStale && answer) setHeld({ answer, key });
-    });
+    ask(loadId, JSON.parse(key) as R).then(
+      (answer) => !isStale && answer && setHeld({ answer, key, loadId, error: null }),
+      (error: Error) => !isStale && setHeld((old) => ({ answer: old?.answer ?? null, key, loadId, error })),
+    );
     return () => {
       isStale = true;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `ask` does the same whenever it was made
   }, [loadId, key]);
-  if (!held || held.answer.loadId !== loadId) return { answer: null, isCurrent: false };
-  return { answer: held.answer, isCurrent: held.key === key };
+  if (!held || held.loadId !== loadId) return { answer: null, isCurrent: false, error: null };
+  const answer = held.answer?.loadId === loadId ? held.answer : null;
+  return { answer, isCurrent: held.key === key && held.error === null, error: held.error };
 }

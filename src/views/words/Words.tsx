@@ -5,6 +5,8 @@ import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
 import { PartList } from '../shared/frame/PartList';
 import type { TrayState } from '../shared/tray/useTray';
+import { Trouble } from '../shared/Trouble';
+import { TroubleBoundary } from '../shared/TroubleBoundary';
 import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
 import type { LoadedWords } from '../shared/wordsEngine/types';
@@ -75,12 +77,12 @@ function Words() {
           </PartList>
           {trouble ? (
             <main style={{ padding: 24 }}>
-              <p role="alert" className="over">
-                {trouble.message}
-              </p>
+              <Trouble error={trouble} />
             </main>
           ) : loaded && account ? (
-            <part.Part key={`${account.id} ${part.name}`} account={account} loaded={loaded} tray={tray} />
+            <TroubleBoundary key={`${account.id} ${part.name}`}>
+              <part.Part account={account} loaded={loaded} tray={tray} />
+            </TroubleBoundary>
           ) : (
             <main style={{ padding: 24 }}>
               <p role="status" className="faint">

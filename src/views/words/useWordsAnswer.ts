@@ -14,6 +14,7 @@ export function useWordsAnswer<T>(
     queryKey: ['words-answer', loaded.loadId, ...question],
     queryFn: async () => (await ask(pageWords(), loaded.loadId)) ?? null,
     placeholderData: (before) => before,
+    throwOnError: true,
     staleTime: Infinity,
     gcTime: 30_000,
   });

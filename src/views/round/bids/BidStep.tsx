@@ -3,6 +3,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { NUMBER_FIELDS } from '../../../core/conditions';
 import { Conditions } from '../../shared/conditions/Conditions';
 import type { FieldsOffered } from '../../shared/conditions/words';
+import { Trouble } from '../../shared/Trouble';
 import { useFolded } from '../../shared/useFolded';
 import { CutPane } from '../CutPane';
 import { STEP_GRID } from '../look';
@@ -100,7 +101,9 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
         >
           {trial && account && <TryBar account={account} trial={trial} onBack={() => tryTarget(null)} />}
         </CutPane>
-        {loaded && plan && arranged && account ? (
+        {fault ? (
+          <Trouble error={fault} />
+        ) : loaded && plan && arranged && account ? (
           <BidRows
             account={account}
             state={state}
@@ -112,8 +115,8 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
             onAccept={(row) => accept([row])}
           />
         ) : (
-          <div style={{ padding: 24 }} role={fault ? 'alert' : 'status'} className={fault ? 'over' : 'faint'}>
-            {fault ? fault.message : 'Working out what every target is worth …'}
+          <div style={{ padding: 24 }} role="status" className="faint">
+            Working out what every target is worth …
           </div>
         )}
       </main>

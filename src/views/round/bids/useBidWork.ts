@@ -48,16 +48,21 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
     staleTime: Infinity,
     // The worker holds one load; one that was left is loaded anew.
     gcTime: 0,
+    meta: { inWorker: true },
     refetchOnWindowFocus: false,
   });
   const { data: loaded } = lens;
   const decisions = useBidDecisions(account, step, tray);
-  const { answer: plan } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
+  const { answer: plan, error: planFault } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
     loaded?.loadId,
     settings,
     (id, asked) => engine.planBids(id, asked),
   );
-  const { answer: arranged, isCurrent } = useAnswer<BidsAsked, ArrangedBids>(
+  const {
+    answer: arranged,
+    isCurrent,
+    error: rowsFault,
+  } = useAnswer<BidsAsked, ArrangedBids>(
     loaded?.loadId,
     {
       step,
@@ -86,7 +91,7 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
     engine,
     accountAcos: account?.targetAcos ?? 0.25,
     loaded,
-    error: lens.error,
+    error: lens.error ?? planFault ?? rowsFault,
     plan,
     arranged,
     isCurrent,

@@ -9,6 +9,7 @@ import type { Figure } from './figures';
 import { OverviewTrend } from './OverviewTrend';
 import { Pace } from './Pace';
 import { AutoAgainstManual, Movers, Standings } from './Parts';
+import { Trouble } from '../../shared/Trouble';
 import { useOverview } from './useOverview';
 
 interface OverviewStepProps {
@@ -23,9 +24,7 @@ export function OverviewStep({ account, from, to }: OverviewStepProps) {
   if (error)
     return (
       <main style={{ padding: 24 }}>
-        <p role="alert" className="over">
-          {error.message}
-        </p>
+        <Trouble error={error} />
       </main>
     );
   if (!account || !whole || !parts)

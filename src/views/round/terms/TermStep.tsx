@@ -3,6 +3,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { MEASURES } from '../../../core/measures';
 import { Conditions } from '../../shared/conditions/Conditions';
 import type { FieldsOffered } from '../../shared/conditions/words';
+import { Trouble } from '../../shared/Trouble';
 import { useFolded } from '../../shared/useFolded';
 import { CutPane } from '../CutPane';
 import { STEP_GRID } from '../look';
@@ -23,9 +24,10 @@ interface TermStepProps {
 }
 
 /** A step that goes through search terms: its picture and rows, and the evidence of the focused row. */
-export function TermStep({ account, fault, state, work, version }: TermStepProps) {
+export function TermStep({ account, fault: outer, state, work, version }: TermStepProps) {
   const { engine, review, step, area, setArea, editing, setEditing, decisions, arranged, shown, rows } = work;
   const { points, accept } = work;
+  const fault = outer ?? work.error;
   const [isAdding, setAdding] = useState(false);
   const [isFolded, fold] = useFolded('picture-folded');
   useTermKeys({ work, onAdding: setAdding, onFold: fold });
@@ -62,7 +64,9 @@ export function TermStep({ account, fault, state, work, version }: TermStepProps
           isFolded={isFolded}
           onFold={fold}
         />
-        {review && arranged ? (
+        {fault ? (
+          <Trouble error={fault} />
+        ) : review && arranged ? (
           <ReviewRows
             account={account}
             review={review}
@@ -78,8 +82,8 @@ export function TermStep({ account, fault, state, work, version }: TermStepProps
             onAccept={(row) => void accept([row])}
           />
         ) : (
-          <div style={{ padding: 24 }} role={fault ? 'alert' : 'status'} className={fault ? 'over' : 'faint'}>
-            {fault ? fault.message : 'Reading the search terms …'}
+          <div style={{ padding: 24 }} role="status" className="faint">
+            Reading the search terms …
           </div>
         )}
       </main>

@@ -89,7 +89,7 @@ export function joinChanges(lists: NewChange[][]): NewChange[] {
   const all: NewChange[] = [];
   for (const list of lists) {
     const start = all.length;
-    all.push(...list.map((one) => (one.after === undefined ? one : { ...one, after: one.after + start })));
+    for (const one of list) all.push(one.after === undefined ? one : { ...one, after: one.after + start });
   }
   return all;
 }

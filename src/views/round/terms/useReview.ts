@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { wrap } from 'comlink';
 import type { Remote } from 'comlink';
 import { useState } from 'react';
 import { useAnswer } from '../../shared/useAnswer';
+import { pageWorker } from '../../shared/worker/pageWorker';
 import type { Arranged, ArrangeRequest, LoadedReview } from './worker/types';
 import type { ReviewEngine } from './worker/reviewEngine';
 
 /** One worker for the page: it keeps the window's columns. */
 function startEngine(): Remote<ReviewEngine> {
-  return wrap<ReviewEngine>(
-    new Worker(new URL('./worker/review.worker.ts', import.meta.url), { type: 'module' }),
+  return pageWorker<ReviewEngine>(
+    () => new Worker(new URL('./worker/review.worker.ts', import.meta.url), { type: 'module' }),
   );
 }
 
@@ -23,6 +23,7 @@ export function useReview(account: number | undefined, from: string | null, to: 
     staleTime: Infinity,
     // The worker holds one window. A window that is left is loaded anew: a kept copy would not be the worker's.
     gcTime: 0,
+    meta: { inWorker: true },
     refetchOnWindowFocus: false,
   });
   return { engine, review: data, error };
@@ -34,9 +35,11 @@ export type ReviewState = ReturnType<typeof useReview>;
 export function useArranged(
   { engine, review }: ReviewState,
   request: ArrangeRequest,
-): { arranged: Arranged | null; isCurrent: boolean } {
-  const { answer, isCurrent } = useAnswer<ArrangeRequest, Arranged>(review?.loadId, request, (id, asked) =>
-    engine.arrange(id, asked),
+): { arranged: Arranged | null; isCurrent: boolean; error: Error | null } {
+  const { answer, isCurrent, error } = useAnswer<ArrangeRequest, Arranged>(
+    review?.loadId,
+    request,
+    (id, asked) => engine.arrange(id, asked),
   );
-  return { arranged: answer, isCurrent };
+  return { arranged: answer, isCurrent, error };
 }

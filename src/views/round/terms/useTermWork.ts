@@ -22,7 +22,7 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
   const [editing, setEditing] = useState<number | null>(null);
   const decisions = useDecisions(review, step, tray, state.settings.targetAcos);
   const stagedKeys = [...new Set([...keysOf(tray), ...decisions.underWay])];
-  const { arranged, isCurrent } = useArranged(loaded, {
+  const { arranged, isCurrent, error } = useArranged(loaded, {
     step,
     show: isShown ? state.show : 'proposed',
     settings: state.settings,
@@ -66,6 +66,7 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
     decisions,
     arranged,
     isCurrent,
+    error,
     shown,
     rows,
     points,

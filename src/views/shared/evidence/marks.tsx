@@ -1,3 +1,4 @@
+import { largest } from '../../../core/order';
 import { GRADES, STANDINGS } from '../../../core/lenses';
 
 const STANDING_MARKS = {
@@ -42,7 +43,7 @@ export function EvidenceMark({ grade }: { grade: number }) {
 /** A line as small as a cell. */
 export function Spark({ values }: { values: number[] | undefined }) {
   if (!values) return <span className="faint">…</span>;
-  const most = Math.max(...values);
+  const most = largest(values);
   if (!(most > 0)) return <span className="faint">–</span>;
   const [width, height] = [58, 16];
   const x = (at: number) => (values.length === 1 ? width / 2 : (at / (values.length - 1)) * width);

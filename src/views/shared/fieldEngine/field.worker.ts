@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { exposeEngine } from '../worker/engineWorker';
 import { fieldEngine } from './fieldEngine';
 
-expose(fieldEngine());
+exposeEngine(fieldEngine());

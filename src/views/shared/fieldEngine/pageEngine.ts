@@ -1,11 +1,13 @@
 import type { Remote } from 'comlink';
+import { pageWorker } from '../worker/pageWorker';
 import type { FieldEngine } from './fieldEngine';
-import { startFieldEngine } from './startFieldEngine';
 
 let engine: Remote<FieldEngine> | null = null;
 
-/** The page's one engine; its worker is started when it is first needed. */
+/** The page's one engine: its worker keeps the account's figures, and is started when it is first needed. */
 export function pageEngine(): Remote<FieldEngine> {
-  engine ??= startFieldEngine();
+  engine ??= pageWorker<FieldEngine>(
+    () => new Worker(new URL('./field.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return engine;
 }

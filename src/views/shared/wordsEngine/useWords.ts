@@ -1,15 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import { wrap } from 'comlink';
 import type { Remote } from 'comlink';
 import type { AccountInfo } from '../../../contract/api';
 import type { LoadedWords } from './types';
+import { pageWorker } from '../worker/pageWorker';
 import type { WordsEngine } from './wordsEngine';
 
 let engine: Remote<WordsEngine> | null = null;
 
 /** The page's one engine of words; its worker is started when it is first needed. */
 export function pageWords(): Remote<WordsEngine> {
-  engine ??= wrap<WordsEngine>(new Worker(new URL('./words.worker.ts', import.meta.url), { type: 'module' }));
+  engine ??= pageWorker<WordsEngine>(
+    () => new Worker(new URL('./words.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return engine;
 }
 
@@ -21,6 +23,7 @@ export function useWords(account: AccountInfo | undefined, isWanted: boolean) {
     enabled: isWanted && account?.lastDay != null,
     staleTime: Infinity,
     gcTime: 0,
+    meta: { inWorker: true },
     refetchOnWindowFocus: false,
   });
   return { loaded: data, error };

@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { exposeEngine } from '../worker/engineWorker';
 import { wordsEngine } from './wordsEngine';
 
-expose(wordsEngine());
+exposeEngine(wordsEngine());

@@ -1,5 +1,5 @@
-import { expose } from 'comlink';
+import { exposeEngine } from '../../../shared/worker/engineWorker';
 import { reviewEngine } from './reviewEngine';
 
 // The review's computation, off the page's own thread.
-expose(reviewEngine());
+exposeEngine(reviewEngine());
