@@ -1,4 +1,5 @@
 // What the pages and scripts get from the server, and send to it. Money in micros unless a name says otherwise.
+import type { PlanChoices } from './choices';
 import type { MarketOptions } from './market';
 import type { BreakEven, ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
@@ -26,6 +27,8 @@ export interface AccountInfo {
   options: MarketOptions | null;
   /** Prepaid money left, micros; null where the market bills afterwards. */
   funds: number | null;
+  /** What its plans go by. */
+  choices: PlanChoices;
 }
 
 export interface NewAccount {

@@ -26,11 +26,17 @@ export interface TermColumns {
 }
 
 /** Steps that go through search terms, and those that go through bids. */
-export type StepName = 'harvest' | 'negatives';
+export const TERM_STEPS = ['harvest', 'negatives'] as const;
+export type StepName = (typeof TERM_STEPS)[number];
 
-export type BidStepName = 'dead' | 'over' | 'grow';
+export const BID_STEP_NAMES = ['dead', 'over', 'grow'] as const;
+export type BidStepName = (typeof BID_STEP_NAMES)[number];
 
 export type RoundStep = StepName | BidStepName;
+
+export const isTermStep = (step: RoundStep): step is StepName =>
+  (TERM_STEPS as readonly string[]).includes(step);
+export const isBidStep = (step: RoundStep): step is BidStepName => !isTermStep(step);
 
 /** A proposal that was put aside until a day. */
 export interface PutAside {

@@ -1,6 +1,5 @@
-import type { BidFeed } from '../../src/core/bids';
+import type { BidFeed, BidObservations, BidSettings } from '../../src/core/bids';
 import { USUAL_SETTINGS } from '../../src/core/bids';
-import type { BidObservations, BidSettings } from '../../src/core/bids';
 
 /** What a target did on each of the last days: per day. Money in currency units. */
 export interface TargetSpec {

@@ -1,9 +1,10 @@
+import { USUAL_PLAN_CHOICES } from '../../src/contract/choices';
 import type { AccountInfo } from '../../src/contract/api';
 import type { ReviewData } from '../../src/contract/review';
 import { USUAL_LIMITS } from '../../src/core/changes';
 import { termContext } from '../../src/core/terms';
 import type { TermTable } from '../../src/core/terms';
-import type { LoadedReview } from '../../src/views/round/terms/worker/types';
+import type { LoadedReview } from '../../src/plans/terms';
 import { aStructure, aTermTable } from './terms';
 import type { TermSpec } from './terms';
 
@@ -19,6 +20,7 @@ export const anAccountInfo = (over: Partial<AccountInfo> = {}): AccountInfo => (
   limits: USUAL_LIMITS,
   options: null,
   funds: null,
+  choices: USUAL_PLAN_CHOICES,
   ...over,
 });
 

@@ -1,3 +1,4 @@
+import type { PlanChoices } from '../../contract/choices';
 import type { MarketLimits } from '../../core/changes';
 import type { MarketAccount, MarketOptions } from '../../contract/market';
 import type { Query } from '../connection';
@@ -14,6 +15,8 @@ export interface AccountRow {
   options: MarketOptions | null;
   /** Prepaid money left, micros; null where the market bills afterwards. */
   funds: number | null;
+  /** What its plans go by; null: as at first. */
+  choices: PlanChoices | null;
   /** Up to where the market's changes of entities were taken over. */
   entityCursor: number;
   /** First and last day with data. */
@@ -24,6 +27,8 @@ export interface AccountRow {
 const columns = (sql: Query) => sql`
   a.account_id as id, a.name, a.currency, a.target_acos as "targetAcos", a.market_id as "marketId",
   a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
+  (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
+    order by c.choice_id desc limit 1) as choices,
   (select min(day) from mowing.term_day f where f.account_id = a.account_id) as "firstDay",
   (select max(day) from mowing.term_day f where f.account_id = a.account_id) as "lastDay"`;
 

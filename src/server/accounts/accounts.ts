@@ -1,10 +1,18 @@
 import { USUAL_LIMITS } from '../../core/changes';
 import type { AccountInfo, NewAccount } from '../../contract/api';
+import { USUAL_PLAN_CHOICES } from '../../contract/choices';
+import type { PlanChoices } from '../../contract/choices';
 import { MowingError } from '../../contract/mowingError';
 import { findAccount, insertAccount, listAccounts, updateAccount } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { db } from '../context/context';
 import { todayOf } from './today';
+
+/** What an account's plans go by: what was chosen, and for the rest what is usual. */
+export const choicesOf = ({ choices }: Pick<AccountRow, 'choices'>): PlanChoices => ({
+  bids: { ...USUAL_PLAN_CHOICES.bids, ...choices?.bids },
+  terms: { ...USUAL_PLAN_CHOICES.terms, ...choices?.terms },
+});
 
 /** What the pages may know of an account. */
 export function accountInfo(row: AccountRow): AccountInfo {
@@ -21,6 +29,7 @@ export function accountInfo(row: AccountRow): AccountInfo {
     limits: row.limits ?? USUAL_LIMITS,
     options: row.options,
     funds: row.funds,
+    choices: choicesOf(row),
   };
 }
 

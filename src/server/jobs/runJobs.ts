@@ -1,7 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import { addDays, dayNumber } from '../../core/units';
+import { addDays, dayNumber, formatCount } from '../../core/units';
 import { MowingError } from '../../contract/mowingError';
-import { formatCount } from '../../core/units';
 import { findAccount } from '../../db/queries/accounts';
 import {
   accountsDue,

@@ -1,6 +1,5 @@
-import { completionOf } from '../../core/windows';
+import { completionOf, windowBefore } from '../../core/windows';
 import { addDays, dayNumber, microsToDecimal } from '../../core/units';
-import { windowBefore } from '../../core/windows';
 import { MowingError } from '../../contract/mowingError';
 import { readSums } from '../../db/queries/sums';
 import type { Grain, Scope, SumsGroup, SumsRow } from '../../db/queries/sums';

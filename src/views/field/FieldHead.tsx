@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { RefObject } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import { Conditions } from '../shared/conditions/Conditions';
-import type { LoadedLens } from '../shared/fieldEngine/types';
+import type { LoadedLens } from '../../plans/field';
 import { FieldSentence } from './FieldSentence';
 import { fieldsOffered } from './fieldsOffered';
 import { LensBar } from './LensBar';

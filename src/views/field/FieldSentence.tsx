@@ -2,7 +2,7 @@ import { measure } from '../../core/measures';
 import { formatCount, formatDay, formatMoney, formatShare } from '../../core/units';
 import type { AccountInfo } from '../../contract/api';
 import { countWords } from '../shared/rowRequest';
-import type { ArrangedRows, LoadedLens } from '../shared/fieldEngine/types';
+import type { ArrangedRows, LoadedLens } from '../../plans/field';
 
 interface FieldSentenceProps {
   arranged: ArrangedRows | null;

@@ -2,7 +2,7 @@ import ChevronRight from '@mui/icons-material/ChevronRight';
 import Button from '@mui/material/Button';
 import { LENSES } from '../../core/lenses';
 import type { FieldState } from './useFieldState';
-import type { ArrangedRows } from '../shared/fieldEngine/types';
+import type { ArrangedRows } from '../../plans/field';
 
 /** The lenses, whether rows or a cross-tab are shown, and where in the account one is. */
 export function LensBar({ state, path }: { state: FieldState; path: ArrangedRows['path'] }) {

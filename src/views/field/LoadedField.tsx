@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import type { AccountInfo } from '../../contract/api';
-import type { LoadedLens } from '../shared/fieldEngine/types';
+import type { LoadedLens } from '../../plans/field';
 import { hoveredRow } from '../../table';
 import { ChangeBar } from './changes/ChangeBar';
 import { CrossTabView } from './cross/CrossTabView';

@@ -1,5 +1,5 @@
 import { LENSES } from '../../core/lenses';
-import type { ArrangedRows } from '../shared/fieldEngine/types';
+import type { ArrangedRows } from '../../plans/field';
 import { useKeys } from '../shared/useKeys';
 import type { KeyMap } from '../shared/useKeys';
 import type { useBrush } from '../shared/picture/useBrush';

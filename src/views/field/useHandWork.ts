@@ -1,11 +1,10 @@
 import { useMemo, useRef } from 'react';
 import { daysIn } from '../../core/units';
-import type { LoadedLens } from '../shared/fieldEngine/types';
+import type { LoadedLens } from '../../plans/field';
 import type { AccountInfo } from '../../contract/api';
 import type { NewChange } from '../../contract/changes';
 import type { TrayState } from '../shared/tray/useTray';
-import { newChange, planMove, planState } from './changes/handChanges';
-import { stagedOf, valueChange } from './changes/staged';
+import { newChange, planMove, planState, stagedOf, valueChange } from '../../plans/byHand';
 
 /** Changes made by hand on the rows of a lens: staged, stepped, taken back. */
 export function useHandWork(
@@ -16,7 +15,7 @@ export function useHandWork(
   const days = daysIn(window.from, window.to);
   const done = useRef<number[][]>([]);
   const { changes, sending } = tray;
-  const staged = useMemo(() => stagedOf({ changes, sending } as TrayState), [changes, sending]);
+  const staged = useMemo(() => stagedOf([...sending, ...changes]), [changes, sending]);
   const stage = async (list: NewChange[]) => {
     if (list.length === 0) return;
     const { ids } = await tray.stage.mutateAsync(list);

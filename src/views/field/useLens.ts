@@ -3,7 +3,7 @@ import type { Remote } from 'comlink';
 import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
 import { pageEngine } from '../shared/fieldEngine/pageEngine';
 import { useAnswer } from '../shared/useAnswer';
-import type { ArrangedRows, LoadedLens, RowsAsked } from '../shared/fieldEngine/types';
+import type { ArrangedRows, LoadedLens, RowsAsked } from '../../plans/field';
 import type { LensName } from '../../core/lenses';
 
 /** The figures of a lens, loaded into the page's worker. `version` counts what made them old. */

@@ -7,7 +7,7 @@ import { useRows } from '../shared/useRows';
 import type { FieldState } from './useFieldState';
 import { useArrangedRows } from './useLens';
 import type { LensState } from './useLens';
-import type { LoadedLens } from '../shared/fieldEngine/types';
+import type { LoadedLens } from '../../plans/field';
 
 const NO_ROWS = new Int32Array();
 

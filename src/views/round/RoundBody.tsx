@@ -8,7 +8,7 @@ import { TermStep } from './terms/TermStep';
 import type { ReviewState } from './terms/useReview';
 import { useTermWork } from './terms/useTermWork';
 import { useStepKeys } from './useStepKeys';
-import { isBidStep } from './useRoundState';
+import { isBidStep } from '../../contract/review';
 import type { RoundState } from './useRoundState';
 
 interface RoundBodyProps {

@@ -1,11 +1,13 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { SortOrder, Stack } from '../../core/conditions';
 import type { AccountInfo } from '../../contract/api';
-import type { BidStepName, RoundStep } from '../../contract/review';
-import type { BidSort } from '../shared/fieldEngine/types';
-import { recall, remember, useUrlState } from '../shared/urlState';
-import type { ReviewSettings, Show } from './terms/worker/types';
+import type { RoundStep } from '../../contract/review';
+import type { BidSort } from '../../plans/bids';
+import { reviewSettings } from '../../plans/terms';
+import { useChoices } from '../shared/useChoices';
+import { useUrlState } from '../shared/urlState';
+import type { ReviewSettings, Show } from '../../plans/terms';
 
 /** Steps in the order of the work. */
 export const STEPS: { name: RoundStep; label: string; money: string }[] = [
@@ -16,29 +18,11 @@ export const STEPS: { name: RoundStep; label: string; money: string }[] = [
   { name: 'negatives', label: 'Negatives', money: 'spend' },
 ];
 
-const BID_STEP_NAMES: readonly string[] = ['dead', 'over', 'grow'] satisfies BidStepName[];
-
-/** Whether a step goes through bids; the others go through search terms. */
-export const isBidStep = (step: RoundStep): step is BidStepName => BID_STEP_NAMES.includes(step);
-
 /** What rows are sorted by: a field of theirs, or what a plan of bids knows of them. */
 export type RoundSort = { by: SortOrder['by'] | BidSort['by']; descending: boolean };
 
-/** What the specialist has set by hand; what she has not, follows the account. */
+/** Thresholds as a link may carry them. */
 type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
-
-/** Thresholds are remembered by account: an ACOS that suits one is wrong for another. */
-const settingsKey = (account: AccountInfo | undefined) => `round-settings-${account?.id ?? 0}`;
-
-/** Thresholds until others are set: by trial these find most that sells on, and block most that does not pay. */
-const USUAL: Omit<ReviewSettings, 'targetAcos' | 'maxAcos'> = {
-  basis: 'chance',
-  minOrders: 2,
-  surety: 0.7,
-  clicksMultiple: 2,
-  chance: 0.2,
-  leastSpend: 3_000_000,
-};
 
 function readSort(text: string | null): RoundSort | null {
   if (text === null || text === '') return null;
@@ -46,13 +30,12 @@ function readSort(text: string | null): RoundSort | null {
   return { by: text.replace(/^-/, '') as RoundSort['by'], descending };
 }
 
-/** Everything in the round that a link carries, and the thresholds that this browser remembers. */
+/** Everything in the round that a link carries, and the account's choices. */
 export function useRoundState(account: AccountInfo | undefined) {
   const targetAcos = account?.targetAcos ?? 0.25;
   const { values, set } = useUrlState();
-  const key = settingsKey(account);
-  const [changed, setChanged] = useState<OwnSettings>({});
-  const own = useMemo(() => ({ ...recall<OwnSettings>(key, {}), ...changed }), [key, changed]);
+  const choices = useChoices(account);
+  const { terms } = choices.choices;
   const isOverview = STEPS.every(({ name }) => name !== values.get('step'));
   const step = (STEPS.find(({ name }) => name === values.get('step')) ?? STEPS[0]).name;
   const conditions = useMemo(
@@ -64,8 +47,8 @@ export function useRoundState(account: AccountInfo | undefined) {
     [values],
   );
   const settings: ReviewSettings = useMemo(
-    () => ({ ...USUAL, maxAcos: targetAcos, ...own, ...linked(values), targetAcos }),
-    [own, values, targetAcos],
+    () => ({ ...reviewSettings(terms, targetAcos), ...linked(values) }),
+    [terms, values, targetAcos],
   );
   return {
     /** The overview, before the steps that decide. */
@@ -83,11 +66,11 @@ export function useRoundState(account: AccountInfo | undefined) {
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSort: (sort: RoundSort | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),
+    choices,
     setSettings: (changes: OwnSettings) => {
-      const next = { ...own, ...changes };
-      setChanged(next);
-      remember(key, next);
-      set(Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, String(value)])));
+      choices.change({ terms: changes });
+      // What a link said of it counts no longer.
+      set(Object.fromEntries(Object.keys(changes).map((name) => [name, null])));
     },
   };
 }

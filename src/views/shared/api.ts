@@ -9,6 +9,7 @@ import type {
   ProductsAnswer,
   SyncInfo,
 } from '../../contract/api';
+import type { ChoicesAnswer, ChoicesRequest } from '../../contract/choices';
 import type { BaleInfo, ChangeInfo, FileDifferences, NewChange, UndoAnswer } from '../../contract/changes';
 import type { ReviewData, StepName, TermDays } from '../../contract/review';
 import type {
@@ -87,6 +88,9 @@ export const api = {
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
   setTarget: (id: number, targetAcos: number) =>
     ask<AccountInfo>(`/api/accounts/${id}`, send('PATCH', { targetAcos })),
+  changeChoices: (request: ChoicesRequest) => ask<ChoicesAnswer>('/api/choices', send('PUT', request)),
+  takeChoicesBack: (account: number) =>
+    ask<ChoicesAnswer>(`/api/choices?${query({ account })}`, { method: 'DELETE' }),
   review: (account: number, from?: string, to?: string) =>
     ask<ReviewData>(`/api/review?${query({ account, from, to })}`),
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import type { AcosBands } from '../../../core/changes';
 import { formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
-import { USUAL_BANDS } from './bands';
+import { USUAL_BANDS } from '../../../plans/byHand';
 
 interface BandsFormProps {
   bands: AcosBands;

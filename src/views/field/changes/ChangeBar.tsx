@@ -7,13 +7,13 @@ import type { LensTable } from '../../../core/lenses';
 import { MICROS_PER_UNIT } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { NewChange } from '../../../contract/changes';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { countWords } from '../../shared/rowRequest';
 import { useRemembered } from '../../shared/useRemembered';
-import { USUAL_BANDS } from './bands';
+import { USUAL_BANDS } from '../../../plans/byHand';
 import { BandsForm } from './BandsForm';
 import { PlanWords } from './PlanWords';
-import type { Staged } from './staged';
+import type { Staged } from '../../../plans/byHand';
 import { useHandPlan } from './useHandPlan';
 
 interface ChangeBarProps {

@@ -1,6 +1,6 @@
 import { formatMoney, formatShare } from '../../../core/units';
-import { COOL_DOWN_DAYS } from './staged';
-import type { HandPlan } from './handChanges';
+import { COOL_DOWN_DAYS } from '../../../plans/byHand';
+import type { HandPlan } from '../../../plans/byHand';
 
 interface PlanWordsProps {
   plan: HandPlan;

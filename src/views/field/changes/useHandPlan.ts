@@ -5,12 +5,11 @@ import type { HandStep } from '../../../core/changes';
 import { daysIn } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
-import { recallChoices } from '../../shared/bidChoices';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { treeVersion } from '../../shared/fieldEngine/treeVersion';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
-import { planMove, planState } from './handChanges';
-import type { Staged } from './staged';
+import type { LoadedLens } from '../../../plans/field';
+import { planMove, planState } from '../../../plans/byHand';
+import type { Staged } from '../../../plans/byHand';
 
 /** Suggestions are asked for so many targets at most. */
 const MOST_SUGGESTED = 5000;
@@ -38,12 +37,12 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
     staleTime: 60_000,
   });
   const wanted = useQuery({
-    queryKey: ['wanted-bids', account.id, ids],
+    queryKey: ['wanted-bids', account.id, account.choices.bids, ids],
     queryFn: () =>
       pageEngine().wantedBids(
         account.id,
         treeVersion(account),
-        settingsOf(recallChoices(account.id), account.limits),
+        settingsOf(account.choices.bids, account.limits),
         ids,
       ),
     enabled: step?.kind === 'wanted' && ids.length > 0,

@@ -10,7 +10,7 @@ import { saveTable } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { CrossGrid } from './CrossGrid';
 import { crossAsTable } from './crossAsTable';
 

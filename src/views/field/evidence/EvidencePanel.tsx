@@ -11,7 +11,7 @@ import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import { History } from '../../shared/evidence/History';
 import { Money } from './Money';

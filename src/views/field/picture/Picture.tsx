@@ -7,7 +7,7 @@ import type { Hovered } from '../../../table';
 import type { RowsState } from '../../shared/useRows';
 import type { FieldState, PictureKind } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { BarsPicture } from './BarsPicture';
 import { HistogramPicture } from './HistogramPicture';
 import { TrendPicture } from './TrendPicture';

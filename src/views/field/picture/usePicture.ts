@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PictureAnswer, PictureAsked } from '../../shared/fieldEngine/types';
+import type { PictureAnswer, PictureAsked } from '../../../plans/field';
 import type { PictureProps } from './Picture';
 
 /** What a picture is drawn from, computed by the worker; null until it has answered. */

@@ -8,7 +8,7 @@ import { formatIn, formatMove } from '../../shared/formatValue';
 import type { RowsState } from '../../shared/useRows';
 import type { FieldState } from '../useFieldState';
 import { nextSorts } from '../useFieldState';
-import type { ArrangedRows, LoadedLens } from '../../shared/fieldEngine/types';
+import type { ArrangedRows, LoadedLens } from '../../../plans/field';
 import { NothingHere } from './NothingHere';
 import { countWords } from '../../shared/rowRequest';
 

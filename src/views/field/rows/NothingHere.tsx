@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { lensNamed } from '../../../core/lenses';
 import type { FieldState } from '../useFieldState';
-import type { ArrangedRows, LoadedLens } from '../../shared/fieldEngine/types';
+import type { ArrangedRows, LoadedLens } from '../../../plans/field';
 
 interface NothingHereProps {
   state: FieldState;

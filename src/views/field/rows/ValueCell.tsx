@@ -1,6 +1,6 @@
 import { formatMoney, formatShare } from '../../../core/units';
 import { BidCell } from '../../shared/BidCell';
-import { isRecent, stagedValue, valueChange } from '../changes/staged';
+import { isRecent, stagedValue, valueChange } from '../../../plans/byHand';
 import type { ColumnsOf } from './fieldColumns';
 
 /** Bid, budget or modifier of a row: edited in place, with what is staged and how new its last change is. */

@@ -9,7 +9,7 @@ import { formatField } from '../../shared/formatValue';
 import { widthOf } from './defaultColumns';
 import { EvidenceMark, Spark, StandingMark } from '../../shared/evidence/marks';
 import { ValueCell } from './ValueCell';
-import type { Staged } from '../changes/staged';
+import type { Staged } from '../../../plans/byHand';
 
 export interface ColumnsOf {
   table: LensTable;

@@ -3,7 +3,7 @@ import type { RowReader } from '../../../core/conditions';
 import type { AccountInfo } from '../../../contract/api';
 import type { Column } from '../../../table';
 import { saveTable } from '../../shared/api';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { asTabText, outOfTable } from './outOfTable';
 import { countWords } from '../../shared/rowRequest';
 

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { idsOf } from '../../shared/rowRequest';
 
 const WEEKS = 12;

@@ -4,8 +4,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { formatCount } from '../../../core/units';
-import type { BidSummary } from './bidEdits';
-import { summaryWords } from './summaryWords';
+import type { BidSummary } from '../../../plans/bids';
+import { summaryWords } from '../../../plans/bids';
 
 interface AcceptDialogProps {
   summary: BidSummary;

@@ -11,11 +11,11 @@ import { History } from '../../shared/evidence/History';
 import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
 import { Notes } from '../../shared/evidence/Notes';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
-import type { LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
 import { BidSlider } from './BidSlider';
 import { LaterForm } from './LaterForm';
-import { reasonOf } from './toBidChanges';
+import { reasonOf } from '../../../plans/bids';
 import type { BidWork } from './useBidWork';
 import { Worth } from './Worth';
 

@@ -4,7 +4,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { AccountInfo } from '../../../contract/api';
 import type { BidStepName } from '../../../contract/review';
 import { formatCount, formatMoney } from '../../../core/units';
-import type { Show } from '../terms/worker/types';
+import type { Show } from '../../../plans/terms';
 import type { RoundState } from '../useRoundState';
 import { PaceBar } from './PaceBar';
 import type { BidWork } from './useBidWork';

@@ -6,7 +6,7 @@ import { placeLink } from '../../shared/frame/places';
 import { VirtualTable } from '../../../table';
 import type { RoundState } from '../useRoundState';
 import { bidColumns } from './bidColumns';
-import { reasonOf } from './toBidChanges';
+import { reasonOf } from '../../../plans/bids';
 import type { BidWork } from './useBidWork';
 
 interface BidRowsProps {

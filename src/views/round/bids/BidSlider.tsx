@@ -7,7 +7,7 @@ import type { BidSettings, Month, PlanColumns } from '../../../core/bids';
 import type { LensTable } from '../../../core/lenses';
 import { formatMoney, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
-import { actOf } from './bidEdits';
+import { actOf } from '../../../plans/bids';
 import type { BidDecisions } from './useBidDecisions';
 
 interface BidSliderProps {

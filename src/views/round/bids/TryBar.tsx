@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { AccountInfo } from '../../../contract/api';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import { useSetTarget } from '../../shared/useSetTarget';
-import type { TargetTrial } from '../../shared/fieldEngine/heldBids';
+import type { TargetTrial } from '../../../plans/bids';
 
 interface TryBarProps {
   account: AccountInfo;

@@ -11,7 +11,7 @@ import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { formatField } from '../../shared/formatValue';
 import { DecideButtons } from '../DecideButtons';
-import { actOf } from './bidEdits';
+import { actOf } from '../../../plans/bids';
 import type { BidDecisions } from './useBidDecisions';
 
 interface ColumnContext {

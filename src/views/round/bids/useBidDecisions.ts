@@ -6,10 +6,11 @@ import type { NewChange } from '../../../contract/changes';
 import type { BidStepName, RoundStep } from '../../../contract/review';
 import type { AsideRequest, AsideVerdict, TargetAside } from '../../../contract/bids';
 import { formatDay } from '../../../core/units';
+import { pendingTargets } from '../../../plans/bids';
 import { api } from '../../shared/api';
 import type { TrayState } from '../../shared/tray/useTray';
-import { isBidStep } from '../useRoundState';
-import type { BidEdit } from './bidEdits';
+import { isBidStep } from '../../../contract/review';
+import type { BidEdit } from '../../../plans/bids';
 
 type Done = { kind: 'accepted'; ids: number[] } | { kind: 'aside'; targetIds: number[] };
 
@@ -37,7 +38,7 @@ export function useBidDecisions(account: AccountInfo | undefined, step: BidStepN
   const tell = (text: string, variant: 'default' | 'warning' | 'error' = 'default') =>
     enqueueSnackbar(text, { variant, autoHideDuration: variant === 'default' ? 2500 : 8000 });
 
-  const pending = useMemo(() => pendingOf(tray), [tray]);
+  const pending = useMemo(() => pendingTargets([...tray.changes, ...tray.sending]), [tray]);
 
   async function accept(changes: NewChange[], targetIds: number[]) {
     if (changes.length === 0) return;
@@ -121,16 +122,6 @@ export function useBidDecisions(account: AccountInfo | undefined, step: BidStepN
 export type BidDecisions = ReturnType<typeof useBidDecisions>;
 
 const NOTHING: TargetAside[] = [];
-
-/** Targets that have a change in the tray or under way, and the step that it was accepted in. */
-function pendingOf({ changes, sending }: TrayState): Map<number, RoundStep | undefined> {
-  const pending = new Map<number, RoundStep | undefined>();
-  for (const { change, figures } of [...changes, ...sending]) {
-    if (change.kind === 'set-bid') pending.set(change.targetId, figures.step);
-    if (change.kind === 'set-state' && change.entity === 'target') pending.set(change.id, figures.step);
-  }
-  return pending;
-}
 
 function countBySteps(steps: (RoundStep | undefined)[]): Record<BidStepName, number> {
   const counts = { dead: 0, over: 0, grow: 0 };

@@ -1,7 +1,7 @@
 import { useBrush } from '../../shared/picture/useBrush';
 import { useKeys } from '../../shared/useKeys';
 import { rowKeys } from '../rowKeys';
-import { actOf } from './bidEdits';
+import { actOf } from '../../../plans/bids';
 import type { Trial } from './useTrial';
 import type { BidWork } from './useBidWork';
 

@@ -6,30 +6,33 @@ import type { BidStepName } from '../../../contract/review';
 import { settingsOf } from '../../../core/bids';
 import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
-import { recallChoices, rememberChoices } from '../../shared/bidChoices';
+import type { ChoicesState } from '../../shared/useChoices';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { treeVersion } from '../../shared/fieldEngine/treeVersion';
-import type { ArrangedBids, BidsAsked, LoadedLens } from '../../shared/fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
+import type { ArrangedBids, BidsAsked } from '../../../plans/bids';
 import { pointsOf, rowsInArea } from '../../shared/picture/points';
 import type { PointSource } from '../../shared/picture/points';
 import { useAnswer } from '../../shared/useAnswer';
 import { useRows } from '../../shared/useRows';
 import type { TrayState } from '../../shared/tray/useTray';
-import { isBidStep } from '../useRoundState';
+import { isBidStep } from '../../../contract/review';
 import type { RoundState } from '../useRoundState';
 import { useBidDecisions } from './useBidDecisions';
 
-/** The choices of a round of bids, remembered by account. */
-function useChoices(account: AccountInfo | undefined) {
-  const id = account?.id;
-  const [changed, setChanged] = useState<Partial<BidChoices>>({});
-  const choices = useMemo(() => ({ ...recallChoices(id), ...changed }), [id, changed]);
-  const setChoices = (changes: Partial<BidChoices>) => {
-    const next = { ...choices, ...changes };
-    setChanged(next);
-    rememberChoices(id, next);
+/** The account's choices of bids; the wide first step is for once and stays with this page. */
+function useBidChoices({ choices, change }: ChoicesState) {
+  const [isOnce, setOnce] = useState(false);
+  const bids: BidChoices = useMemo(
+    () => (isOnce ? { ...choices.bids, pace: 'to wanted' } : choices.bids),
+    [choices.bids, isOnce],
+  );
+  const setChoices = ({ pace, ...rest }: Partial<BidChoices>) => {
+    if (pace !== undefined) setOnce(pace === 'to wanted');
+    const kept = pace === undefined || pace === 'to wanted' ? rest : { ...rest, pace };
+    if (Object.keys(kept).length > 0) change({ bids: kept });
   };
-  return { choices, setChoices };
+  return { choices: bids, setChoices };
 }
 
 /** The targets of a step that tunes bids, with everything that is decided on them. */
@@ -38,7 +41,7 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
   const isShown = isBidStep(state.step) && !state.isOverview;
   const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
   const version = treeVersion(account);
-  const { choices, setChoices } = useChoices(account);
+  const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);
   const lens = useQuery<LoadedLens, Error>({

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { TargetTrial } from '../../shared/fieldEngine/heldBids';
+import type { TargetTrial } from '../../../plans/bids';
 import type { BidWork } from './useBidWork';
 
 /**

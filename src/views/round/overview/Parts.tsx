@@ -1,7 +1,7 @@
 import { measure } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
-import type { OverviewParts } from '../../shared/fieldEngine/types';
+import type { OverviewParts } from '../../../plans/field';
 
 const acos = (sums: Sums) => formatShare(measure('acos').of(sums));
 const signed = (micros: number) =>

@@ -1,7 +1,7 @@
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { stoppedBy } from '../../../core/negatives';
 import { adGroupName, campaignName, placeName } from './placeName';
-import type { LoadedReview, Proposal, RowDetail } from './worker/types';
+import type { LoadedReview, Proposal, RowDetail } from '../../../plans/terms';
 
 const MOST = 5;
 

@@ -12,7 +12,7 @@ import type { Decisions } from './useDecisions';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import type { ReviewEngine } from './worker/reviewEngine';
-import type { LoadedReview, ReviewSettings, RowDetail } from './worker/types';
+import type { LoadedReview, ReviewSettings, RowDetail } from '../../../plans/terms';
 
 interface EvidencePanelProps {
   review: LoadedReview | undefined;

@@ -8,9 +8,9 @@ import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import { adGroupName, campaignName } from './placeName';
 import { scopeWords } from './scopeWords';
-import { toChanges } from './toChanges';
+import { toChanges } from '../../../plans/terms';
 import type { Decisions } from './useDecisions';
-import type { LoadedReview, Proposal } from './worker/types';
+import type { LoadedReview, Proposal } from '../../../plans/terms';
 
 interface ProposalFormProps {
   proposal: Proposal;

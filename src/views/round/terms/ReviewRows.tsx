@@ -6,10 +6,10 @@ import { columnsOf } from './columns';
 import { NothingHere } from './NothingHere';
 import { TERM_KINDS } from '../../../core/matching';
 import { placeName } from './placeName';
-import { rowKey } from './worker/types';
+import { rowKey } from '../../../plans/terms';
 import type { Decisions } from './useDecisions';
 import type { RoundState } from '../useRoundState';
-import type { Arranged, LoadedReview } from './worker/types';
+import type { Arranged, LoadedReview } from '../../../plans/terms';
 
 interface ReviewRowsProps {
   account: AccountInfo | undefined;

@@ -7,7 +7,7 @@ import type { StepName } from '../../../contract/review';
 import { STEPS } from '../useRoundState';
 import type { RoundState } from '../useRoundState';
 import { Thresholds } from './Thresholds';
-import type { Arranged, Show, StepSummary } from './worker/types';
+import type { Arranged, Show, StepSummary } from '../../../plans/terms';
 
 interface StepHeadProps {
   state: RoundState;

@@ -2,7 +2,7 @@ import type { StepName } from '../../../contract/review';
 import { MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import type { RoundState } from '../useRoundState';
-import type { ReviewSettings } from './worker/types';
+import type { ReviewSettings } from '../../../plans/terms';
 
 interface ThresholdsProps {
   state: RoundState;

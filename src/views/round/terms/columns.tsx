@@ -10,7 +10,7 @@ import { DecideButtons } from '../DecideButtons';
 import { GAIN } from './ProposalForm';
 import { nextScope, scopeWords } from './scopeWords';
 import type { Decisions } from './useDecisions';
-import type { LoadedReview, Proposal } from './worker/types';
+import type { LoadedReview, Proposal } from '../../../plans/terms';
 
 /** What a row's cells need. */
 export interface RowView {

@@ -1,4 +1,4 @@
-import type { LoadedReview } from './worker/types';
+import type { LoadedReview } from '../../../plans/terms';
 
 const known = new WeakMap<
   object,

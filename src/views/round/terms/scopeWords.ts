@@ -1,6 +1,6 @@
 import { listOfScope } from '../../../core/negatives';
 import type { BlockScope, NegativeList } from '../../../core/negatives';
-import type { Proposal } from './worker/types';
+import type { Proposal } from '../../../plans/terms';
 
 /** A scope in words, with how many ad groups or campaigns it comes to. */
 export function scopeWords(

@@ -7,9 +7,8 @@ import type { NewChange } from '../../../contract/changes';
 import type { PutAside, StepName } from '../../../contract/review';
 import { api } from '../../shared/api';
 import type { TrayState } from '../../shared/tray/useTray';
-import { joinChanges, toChanges } from './toChanges';
-import { rowKey } from './worker/types';
-import type { LoadedReview, Proposal } from './worker/types';
+import { joinChanges, rowKey, toChanges } from '../../../plans/terms';
+import type { LoadedReview, Proposal } from '../../../plans/terms';
 
 /** Changes by hand to a proposal, before it is accepted. */
 export type Edit = Partial<{

@@ -3,7 +3,7 @@ import type { Remote } from 'comlink';
 import { useState } from 'react';
 import { useAnswer } from '../../shared/useAnswer';
 import { pageWorker } from '../../shared/worker/pageWorker';
-import type { Arranged, ArrangeRequest, LoadedReview } from './worker/types';
+import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/terms';
 import type { ReviewEngine } from './worker/reviewEngine';
 
 /** One worker for the page: it keeps the window's columns. */

@@ -2,15 +2,15 @@ import { useMemo, useState } from 'react';
 import type { Area } from '../../../charts';
 import type { StepName } from '../../../contract/review';
 import { pointsOf, rowsInArea } from '../../shared/picture/points';
+import { pendingKeys } from '../../../plans/terms';
 import { useRows } from '../../shared/useRows';
 import type { TrayState } from '../../shared/tray/useTray';
-import { isBidStep } from '../useRoundState';
+import { isBidStep } from '../../../contract/review';
 import type { RoundState } from '../useRoundState';
 import { sourceOf } from './sourceOf';
 import { useDecisions } from './useDecisions';
 import { useArranged } from './useReview';
 import type { ReviewState } from './useReview';
-import { rowKey } from './worker/types';
 
 /** The search terms of a step with everything that is decided on them. */
 export function useTermWork(loaded: ReviewState, state: RoundState, tray: TrayState) {
@@ -21,7 +21,9 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
   const [area, setArea] = useState<Area | null>(null);
   const [editing, setEditing] = useState<number | null>(null);
   const decisions = useDecisions(review, step, tray, state.settings.targetAcos);
-  const stagedKeys = [...new Set([...keysOf(tray), ...decisions.underWay])];
+  const stagedKeys = [
+    ...new Set([...pendingKeys([...tray.changes, ...tray.sending]), ...decisions.underWay]),
+  ];
   const { arranged, isCurrent, error } = useArranged(loaded, {
     step,
     show: isShown ? state.show : 'proposed',
@@ -79,13 +81,3 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
 export type TermWork = ReturnType<typeof useTermWork>;
 
 const NO_ROWS = new Int32Array();
-
-/** Rows that are staged or under way. */
-function keysOf(tray: TrayState): string[] {
-  const keys = [...tray.changes, ...tray.sending].flatMap(({ figures }) =>
-    figures.step && !isBidStep(figures.step) && figures.adGroupId && figures.termId
-      ? [rowKey(figures.step, figures.adGroupId, figures.termId)]
-      : [],
-  );
-  return [...new Set(keys)];
-}

@@ -3,7 +3,7 @@ import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { formatCount } from '../../../core/units';
 import type { FieldEngine } from '../fieldEngine/fieldEngine';
-import type { LoadedLens } from '../fieldEngine/types';
+import type { LoadedLens } from '../../../plans/field';
 
 interface SameElsewhereProps {
   engine: Remote<FieldEngine>;

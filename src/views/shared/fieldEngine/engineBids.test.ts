@@ -5,7 +5,7 @@ import { aTree } from '../../../../tests/make/lenses';
 import { settingsOf, USUAL_CHOICES } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
 import { fieldEngine } from './fieldEngine';
-import type { BidsAsked } from './types';
+import type { BidsAsked } from '../../../plans/bids';
 
 const TARGETS = aFieldAnswer([
   { targetId: 1001, impressions: 900, clicks: 100, spend: 40e6 },

@@ -14,29 +14,23 @@ import {
 import type { LensGrain, LensName, TreeIndex } from '../../../core/lenses';
 import { api } from '../api';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
-import { arrangeBids } from './arrangeBids';
-import { findInTree } from './findInTree';
-import { heldBids } from './heldBids';
-import type { HeldBids, TargetTrial } from './heldBids';
-import { heldLens } from './heldLens';
-import type { HeldLens } from './heldLens';
-import { overviewOf } from './overviewParts';
-import { toGrainSums } from './toGrainSums';
-import type { LoadedSums } from './toGrainSums';
+import { arrangeBids, heldBids } from '../../../plans/bids';
+import { findInTree, heldLens, overviewOf, toGrainSums } from '../../../plans/field';
+import type { ArrangedBids, BidsAsked, HeldBids, TargetTrial } from '../../../plans/bids';
 import type {
-  ArrangedBids,
   ArrangedRows,
-  BidsAsked,
   CrossTab,
   Dimension,
   ElsewhereRow,
   Found,
+  HeldLens,
   LoadedLens,
+  LoadedSums,
   OverviewParts,
   PictureAnswer,
   PictureAsked,
   RowsAsked,
-} from './types';
+} from '../../../plans/field';
 
 /** Sums of so many windows and grains are kept, the oldest let go. */
 const SUMS_KEPT = 4;

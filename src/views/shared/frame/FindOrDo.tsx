@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { pageEngine } from '../fieldEngine/pageEngine';
 import { treeVersion } from '../fieldEngine/treeVersion';
-import type { Found } from '../fieldEngine/types';
+import type { Found } from '../../../plans/field';
 import { foundLink } from './foundLink';
 
 /** Something that can be done from here, by its name. */

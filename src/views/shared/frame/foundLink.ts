@@ -1,6 +1,6 @@
 import { writeScope } from '../../../core/lenses';
 import type { LensName } from '../../../core/lenses';
-import type { Found } from '../fieldEngine/types';
+import type { Found } from '../../../plans/field';
 import { placeLink } from './places';
 
 /** What is shown of a thing that was found. */

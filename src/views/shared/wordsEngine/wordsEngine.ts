@@ -12,7 +12,7 @@ import { sumsOfRows, termContext } from '../../../core/terms';
 import type { TermContext } from '../../../core/terms';
 import { addDays } from '../../../core/units';
 import { api } from '../api';
-import { toTermTable } from '../toTermTable';
+import { toTermTable } from '../../../plans/terms';
 import { lineOf, placeText, productOfRow } from './heldWords';
 import type { HeldWords } from './heldWords';
 import { partDetail } from './partDetail';

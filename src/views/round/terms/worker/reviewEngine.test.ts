@@ -7,8 +7,8 @@ import type { ReviewData } from '../../../../contract/review';
 import { readCondition } from '../../../../core/conditions';
 import { reviewEngine } from './reviewEngine';
 import type { ReviewEngine } from './reviewEngine';
-import { rowKey } from './types';
-import type { ArrangeRequest, LoadedReview } from './types';
+import { rowKey } from '../../../../plans/terms';
+import type { ArrangeRequest, LoadedReview } from '../../../../plans/terms';
 
 const TERMS: TermSpec[] = [
   { term: 'fermentation weights', clicks: 1000, orders: 100, spend: 400, sales: 2000 },

@@ -1,0 +1,51 @@
+// The choices that shape what an account is proposed: kept with the account, so that pages, scripts and nights propose the same.
+import { USUAL_CHOICES } from '../core/bids';
+import type { BidChoices } from '../core/bids';
+
+/** From when on a search term is proposed, whatever the target. Shares; money in micros. */
+export interface TermChoices {
+  /** Judged by probability, or by plain counts. */
+  basis: 'chance' | 'counts';
+  minOrders: number;
+  /** Null: the account's target. */
+  maxAcos: number | null;
+  /** Of a harvest. */
+  surety: number;
+  clicksMultiple: number;
+  /** Of a negative. */
+  chance: number;
+  /** Of a negative in the window. */
+  leastSpend: number;
+}
+
+export interface PlanChoices {
+  bids: BidChoices;
+  terms: TermChoices;
+}
+
+/** What counts until something else is chosen: by trial these find most that sells on, and block most that does not pay. */
+export const USUAL_PLAN_CHOICES: PlanChoices = {
+  bids: USUAL_CHOICES,
+  terms: {
+    basis: 'chance',
+    minOrders: 2,
+    maxAcos: null,
+    surety: 0.7,
+    clicksMultiple: 2,
+    chance: 0.2,
+    leastSpend: 3_000_000,
+  },
+};
+
+/** Some choices that are changed. The wide first step is for once and is never kept. */
+export interface ChoicesRequest {
+  account: number;
+  bids?: Partial<BidChoices>;
+  terms?: Partial<TermChoices>;
+}
+
+/** The choices that count, and whether a change of them can be taken back. */
+export interface ChoicesAnswer {
+  choices: PlanChoices;
+  canTakeBack: boolean;
+}

@@ -1,0 +1,56 @@
+// Joi schemas of plans and of the choices that shape them.
+import Joi from 'joi';
+import { PACES } from '../core/bids';
+import { EVIDENCE_GRADES } from '../core/evidence';
+import { BID_STEP_NAMES, TERM_STEPS } from './review';
+import { day, id, money } from './schemas';
+
+const aim = Joi.valid('grow', 'keep profit', 'strict');
+const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
+
+const plan = {
+  account: id.required(),
+  step: Joi.valid(...BID_STEP_NAMES, ...TERM_STEPS).required(),
+  from: day,
+  to: day,
+  target: Joi.number().greater(0).max(10),
+  pace: Joi.valid(...Object.keys(PACES), 'own'),
+  aim,
+};
+
+export const planQuery = Joi.object(plan).and('from', 'to');
+
+export const acceptRequest = Joi.object({
+  ...plan,
+  accept: Joi.alternatives(
+    Joi.valid('all'),
+    Joi.array()
+      .items(id, Joi.string().pattern(/^\d+:\d+$/, 'a search term such as 12:345'))
+      .min(1)
+      .max(100_000),
+  ).required(),
+}).and('from', 'to');
+
+const share = Joi.number().greater(0).max(10);
+
+export const choicesRequest = Joi.object({
+  account: id.required(),
+  bids: Joi.object({
+    pace: Joi.valid(...keptPaces, 'own'),
+    own: Joi.object({ down: Joi.number().greater(0).max(0.95).required(), up: share.required() }),
+    aim,
+    floor: money.min(1).allow(null),
+    cap: money.min(1).allow(null),
+    leastEvidence: Joi.valid(...EVIDENCE_GRADES),
+    coolDown: Joi.number().integer().min(0).max(365),
+  }),
+  terms: Joi.object({
+    basis: Joi.valid('chance', 'counts'),
+    minOrders: Joi.number().min(1).max(1e6),
+    maxAcos: share.allow(null),
+    surety: Joi.number().greater(0).less(1),
+    clicksMultiple: Joi.number().greater(0).max(1000),
+    chance: Joi.number().greater(0).less(1),
+    leastSpend: money.min(0),
+  }),
+}).or('bids', 'terms');

@@ -1,0 +1,48 @@
+import { bidReason, BID_STEPS, proposalAt, reasonContext } from '../../core/bids';
+import type { PlanColumns } from '../../core/bids';
+import { sumsAt } from '../../core/lenses';
+import type { LensTable } from '../../core/lenses';
+import type { ChangeFigures, NewChange } from '../../contract/changes';
+import type { BidStepName } from '../../contract/review';
+import type { BidAct, BidEdits } from './bidEdits';
+
+/** Why a row's bid is proposed as it is. */
+export function reasonOf(plan: PlanColumns, table: LensTable, row: number): string {
+  return bidReason(proposalAt(plan, row), reasonContext(plan, row, table.targetAcos[row], table.margin[row]));
+}
+
+/** The change that an act makes; null where it changes nothing. */
+export function toBidChange(
+  act: BidAct,
+  plan: PlanColumns,
+  table: LensTable,
+  edits: BidEdits,
+  step: BidStepName,
+): NewChange | null {
+  const { row, targetId, isPause, from, to, now, after } = act;
+  if (!isPause && from === to) return null;
+  const { clicks, orders, spend, sales } = sumsAt(table.now, row);
+  const isEdited = edits.has(targetId);
+  const own = BID_STEPS[plan.step[row]];
+  const figures: ChangeFigures = {
+    step: own === 'none' ? step : own,
+    clicks,
+    orders,
+    spend,
+    sales,
+    targetAcos: table.targetAcos[row],
+    // A bid set by hand says nothing of how far the campaign is held.
+    ...(isEdited ? {} : { held: plan.held[row] }),
+  };
+  return {
+    change: isPause
+      ? { kind: 'set-state', entity: 'target', id: targetId, from: 'enabled', to: 'paused' }
+      : { kind: 'set-bid', targetId, from, to },
+    reason: `${isEdited ? 'Edited by hand. ' : ''}${reasonOf(plan, table, row)}`.slice(0, 1000),
+    figures,
+    effect: {
+      spend: Math.round(after.spend - now.spend),
+      sales: Math.round(after.sales - now.sales),
+    },
+  };
+}

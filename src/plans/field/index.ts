@@ -1,0 +1,22 @@
+export { heldLens } from './heldLens';
+export type { HeldLens } from './heldLens';
+export { toGrainSums } from './toGrainSums';
+export type { LoadedSums } from './toGrainSums';
+export { overviewOf } from './overviewParts';
+export { findInTree } from './findInTree';
+export type {
+  ArrangedRows,
+  CrossTab,
+  Dimension,
+  ElsewhereRow,
+  Found,
+  LensName,
+  LoadedLens,
+  Mover,
+  Movers,
+  OverviewParts,
+  PictureAnswer,
+  PictureAsked,
+  RowsAsked,
+  ScopeKind,
+} from './types';

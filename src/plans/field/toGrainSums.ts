@@ -1,0 +1,29 @@
+import type { FieldSumsAnswer } from '../../contract/api';
+import { noSumColumns, SUM_KEYS } from '../../core/lenses';
+import type { GrainSums } from '../../core/lenses';
+
+/** Sums of a grain, made ready for the lenses. */
+export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'without'> & {
+  grainSums: GrainSums;
+  terms: FieldSumsAnswer['terms'];
+};
+
+const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
+
+/** An answer's columns as typed columns. */
+export function toGrainSums({ window, before, without, columns, terms }: FieldSumsAnswer): LoadedSums {
+  const size = columns.impressions.length;
+  const grainSums: GrainSums = { size, now: noSumColumns(size), before: noSumColumns(size) };
+  for (const key of SUM_KEYS) {
+    grainSums.now[key] = Float64Array.from(columns[key]);
+    grainSums.before[key] = Float64Array.from(columns[`${key}Before`]);
+  }
+  for (const key of IDS) if (columns[key]) grainSums[key] = Int32Array.from(columns[key]);
+  return {
+    window,
+    before,
+    without,
+    grainSums,
+    terms,
+  };
+}

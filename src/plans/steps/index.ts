@@ -1,0 +1,5 @@
+export { planBids } from './planBids';
+export type { BidPlanParts } from './planBids';
+export { planTerms } from './planTerms';
+export { summaryOf } from './planned';
+export type { Planned } from './planned';

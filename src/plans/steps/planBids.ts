@@ -1,0 +1,90 @@
+import { settingsOf } from '../../core/bids';
+import type { BidFeed, BidSettings } from '../../core/bids';
+import { buildLens, GRADES, indexTree, sumsAt } from '../../core/lenses';
+import type { AccountTree } from '../../core/lenses';
+import type { FieldSumsAnswer } from '../../contract/api';
+import type { PlanChoices } from '../../contract/choices';
+import type { BidStepName } from '../../contract/review';
+import type { MarketLimits } from '../../core/changes';
+import { actOf, arrangeBids, heldBids, toBidChange } from '../bids';
+import type { BidEdits } from '../bids';
+import { heldLens, toGrainSums } from '../field';
+import { amount, figuresOf, tellChange } from './planned';
+import type { Planned } from './planned';
+
+/** What a step that tunes bids is planned from. */
+export interface BidPlanParts {
+  tree: AccountTree;
+  sums: FieldSumsAnswer;
+  feed: BidFeed;
+  choices: PlanChoices['bids'];
+  limits: MarketLimits;
+  /** Targets that have a change in the tray or under way, and those put aside. */
+  staged: number[];
+  aside: number[];
+}
+
+const NO_EDITS: BidEdits = new Map();
+
+/** What a step proposes for the account's bids, the largest stake first: the rows and figures that the page shows. */
+export function planBids(
+  step: BidStepName,
+  parts: BidPlanParts,
+): { settings: BidSettings; planned: Planned[] } {
+  const { tree, feed, choices, limits, staged, aside } = parts;
+  const index = indexTree(tree);
+  const held = heldLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
+  const { table } = held;
+  const settings = settingsOf(choices, limits);
+  const plan = heldBids(index, feed).columns(settings, table);
+  const { rows } = arrangeBids(held, plan, {
+    step,
+    show: 'proposed',
+    settings,
+    conditions: [],
+    sort: null,
+    staged,
+    aside,
+  });
+  const planned = Array.from(rows).flatMap((row): Planned[] => {
+    const act = actOf(plan, table, NO_EDITS, row);
+    const made = toBidChange(act, plan, table, NO_EDITS, step);
+    if (!made) return [];
+    const [spend, sales] = [act.after.spend - act.now.spend, act.after.sales - act.now.sales];
+    const margin = table.margin[row];
+    const profit = Number.isNaN(margin) ? null : margin * sales - spend;
+    const [campaign, adGroup] = [
+      index.campaigns.get(table.campaignId[row]),
+      index.adGroups.get(table.adGroupId[row]),
+    ];
+    return [
+      {
+        changes: [made],
+        expected: { spend, sales, profit },
+        told: {
+          subject: {
+            kind: 'target',
+            id: act.targetId,
+            name: table.name[row],
+            campaign: campaign?.name ?? '',
+            adGroup: adGroup?.name ?? '',
+          },
+          from: amount(act.from),
+          to: amount(act.to),
+          change: tellChange(made.change),
+          also: [],
+          reason: made.reason,
+          evidence: GRADES[plan.grade[row]],
+          figures: figuresOf(sumsAt(table.now, row)),
+          expected: {
+            clicks: act.after.clicks - act.now.clicks,
+            spend: amount(spend),
+            sales: amount(sales),
+            profit: amount(profit),
+          },
+        },
+      },
+    ];
+  });
+  return { settings, planned };
+}

@@ -1,0 +1,27 @@
+import { harvestReason } from '../../core/harvest';
+import type { HarvestProposal } from '../../core/harvest';
+import { negativeReason, placesByScope } from '../../core/negatives';
+import type { NegativeList, NegativeProposal } from '../../core/negatives';
+import { chanceWithin, sumsOfRow } from '../../core/terms';
+import type { TermContext } from '../../core/terms';
+import type { Proposal, ReviewSettings } from './types';
+
+/** A proposal with its reason, and the places of each scope in which its term can be blocked. */
+export function tell(
+  context: TermContext,
+  proposal: HarvestProposal | NegativeProposal,
+  { targetAcos, maxAcos }: ReviewSettings,
+  lists: readonly NegativeList[],
+): Proposal {
+  const { row } = proposal;
+  const places = placesByScope(context, row, lists);
+  if (!('bid' in proposal)) {
+    const reason = negativeReason(context, row, targetAcos);
+    return { step: 'negatives', ...proposal, reason, places };
+  }
+  const within = chanceWithin(context, row, maxAcos);
+  const chance = within === null ? null : { within, acos: maxAcos };
+  const value = context.value(row)?.mean ?? null;
+  const reason = harvestReason(proposal, sumsOfRow(context.table, row), value, targetAcos, chance);
+  return { step: 'harvest', ...proposal, reason, places };
+}

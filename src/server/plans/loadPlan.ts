@@ -1,0 +1,103 @@
+import type { FieldSumsAnswer } from '../../contract/api';
+import type { PlanAnswer, PlanRequest } from '../../contract/plan';
+import { isTermStep } from '../../contract/review';
+import type { ReviewData } from '../../contract/review';
+import type { BidFeed } from '../../core/bids';
+import { PACES } from '../../core/bids';
+import { listChanges } from '../../db/queries/changes';
+import { pendingTargets } from '../../plans/bids';
+import { planBids, planTerms, summaryOf } from '../../plans/steps';
+import type { Planned } from '../../plans/steps';
+import { askSuggestions, heldReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
+import { accountInfo, needAccount } from '../accounts/accounts';
+import { loadBidFeed } from '../bids/loadBidFeed';
+import { loadTargetAside } from '../bids/targetAside';
+import { db } from '../context/context';
+import { loadFieldSums } from '../field/loadFieldSums';
+import { loadTree } from '../field/loadTree';
+import { suggestNew } from '../field/suggestBids';
+import { loadReview } from '../review/loadReview';
+
+/** The proposals of a step with what accepting them stages. */
+export interface LoadedPlan {
+  answer: Omit<PlanAnswer, 'summary' | 'proposals'>;
+  planned: Planned[];
+}
+
+/** What a step of the round proposes now: the same figures, choices and rows as on the page. */
+export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
+  const { answer, planned } = await planStep(request);
+  return { ...answer, summary: summaryOf(planned), proposals: planned.map(({ told }) => told) };
+}
+
+/** Plans a step with everything that is told of it and staged by it. */
+export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
+  return isTermStep(request.step) ? termPlan(request) : bidPlan(request);
+}
+
+async function pendingOf(accountId: number) {
+  const lists = await Promise.all(
+    (['staged', 'sending'] as const).map((state) => listChanges(db(), accountId, { state })),
+  );
+  return lists.flat();
+}
+
+async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanRequest): Promise<LoadedPlan> {
+  const account = accountInfo(await needAccount(id));
+  const [tree, sums, feed, { aside }, pending] = await Promise.all([
+    loadTree(id),
+    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
+    loadBidFeed(id).then(read<BidFeed>),
+    loadTargetAside(id),
+    pendingOf(id),
+  ]);
+  const choices = { ...account.choices.bids, ...(pace && { pace }), ...(aim && { aim }) };
+  const targetAcos = target ?? account.targetAcos;
+  const { settings, planned } = planBids(step as 'dead', {
+    tree: { ...tree, accountAcos: targetAcos },
+    sums,
+    feed,
+    choices,
+    limits: account.limits,
+    staged: [...pendingTargets(pending).keys()],
+    aside: aside.map(({ targetId }) => targetId),
+  });
+  const { pace: named, aim: toward, coolDown, leastEvidence } = choices;
+  return {
+    answer: {
+      step,
+      window: days(sums.window),
+      settings: {
+        targetAcos,
+        pace: named,
+        step: named === 'own' ? choices.own : PACES[named],
+        aim: toward,
+        floor: settings.limits.minBid,
+        cap: settings.limits.maxBid,
+        coolDown,
+        leastEvidence,
+      },
+    },
+    planned,
+  };
+}
+
+async function termPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+  const [review, pending] = await Promise.all([
+    loadReview(id, from, to).then(read<ReviewData>),
+    pendingOf(id),
+  ]);
+  const { account, putAside, window } = review;
+  const settings = reviewSettings(account.choices.terms, target ?? account.targetAcos);
+  const held = heldReview(1, review);
+  await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
+  const handled = pendingKeys(pending);
+  for (const { step: of, adGroupId, termId } of putAside) handled.add(rowKey(of, adGroupId, termId));
+  return {
+    answer: { step, window: days(window), settings: { ...settings } },
+    planned: planTerms(held, step as 'harvest', settings, handled),
+  };
+}
+
+const read = <T>(text: string): T => JSON.parse(text) as T;
+const days = ({ from, to }: { from: string; to: string }) => ({ from, to });

@@ -1,0 +1,90 @@
+import Button from '@mui/material/Button';
+import { useQueryClient } from '@tanstack/react-query';
+import { closeSnackbar, useSnackbar } from 'notistack';
+import { useMemo, useRef, useState } from 'react';
+import { USUAL_PLAN_CHOICES } from '../../contract/choices';
+import type { ChoicesAnswer, ChoicesRequest, PlanChoices } from '../../contract/choices';
+import type { AccountInfo } from '../../contract/api';
+import { api } from './api';
+
+/** What is chosen and not yet kept by the server is shown at once. */
+type Ahead = Pick<ChoicesRequest, 'bids' | 'terms'>;
+
+/** Between the last key in a field and the moment its value is kept, ms. */
+const PAUSE_MS = 400;
+
+/**
+ * The choices that shape an account's plans. They are the account's, not this browser's: what is proposed at night, to a script
+ * and on the page is the same. A change is shown at once, kept after a moment, and can be taken back.
+ */
+export function useChoices(account: AccountInfo | undefined) {
+  const client = useQueryClient();
+  const { enqueueSnackbar } = useSnackbar();
+  const [ahead, setAhead] = useState<Ahead>({});
+  const open = useRef<Ahead>({});
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const kept = account?.choices ?? USUAL_PLAN_CHOICES;
+  const choices: PlanChoices = useMemo(
+    () => ({ bids: { ...kept.bids, ...ahead.bids }, terms: { ...kept.terms, ...ahead.terms } }),
+    [kept, ahead],
+  );
+
+  function take({ choices: next }: ChoicesAnswer): void {
+    client.setQueryData<AccountInfo[]>(['accounts'], (old) =>
+      old?.map((one) => (one.id === account!.id ? { ...one, choices: next } : one)),
+    );
+    setAhead(open.current);
+  }
+
+  async function takeBack() {
+    try {
+      take(await api.takeChoicesBack(account!.id));
+    } catch (error) {
+      enqueueSnackbar((error as Error).message, { variant: 'error' });
+    }
+  }
+
+  async function keep() {
+    const request = open.current;
+    open.current = {};
+    try {
+      take(await api.changeChoices({ account: account!.id, ...request }));
+      enqueueSnackbar('Kept for the account: pages, scripts and nights go by it.', {
+        key: 'choices',
+        preventDuplicate: true,
+        autoHideDuration: 6000,
+        action: (key) => (
+          <Button
+            color="inherit"
+            onClick={() => {
+              closeSnackbar(key);
+              void takeBack();
+            }}
+          >
+            Undo
+          </Button>
+        ),
+      });
+    } catch (error) {
+      setAhead(open.current);
+      enqueueSnackbar((error as Error).message, { variant: 'error' });
+    }
+  }
+
+  return {
+    choices,
+    change: (part: Ahead) => {
+      if (!account) return;
+      const join = (old: Ahead): Ahead => ({
+        ...(part.bids || old.bids ? { bids: { ...old.bids, ...part.bids } } : {}),
+        ...(part.terms || old.terms ? { terms: { ...old.terms, ...part.terms } } : {}),
+      });
+      open.current = join(open.current);
+      setAhead(join);
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void keep(), PAUSE_MS);
+    },
+  };
+}
+
+export type ChoicesState = ReturnType<typeof useChoices>;
