@@ -3,7 +3,8 @@ import { CHROMIUM_FLAGS } from './tests/chromiumFlags.mjs';
 
 export default defineConfig({
   testDir: 'tests/browser',
-  workers: 1,
+  // Each worker has an application, a market and a database of its own.
+  workers: 2,
   timeout: 240_000,
   // Generous: a test tells whether something happens, never how quickly; machines are noisy.
   expect: { timeout: 45_000 },
@@ -13,7 +14,7 @@ export default defineConfig({
     ['json', { outputFile: process.env.MOWING_BROWSER_REPORT ?? 'test-results/browser.json' }],
   ],
   use: {
-    baseURL: process.env.MOWING_URL,
+    baseURL: process.env[`MOWING_URL_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.MOWING_URL,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     screenshot: 'only-on-failure',

@@ -2,6 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    maxWorkers: 2,
     projects: [
       { test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/rooms.test.ts'], environment: 'node' } },
       {
@@ -11,9 +12,9 @@ export default defineConfig({
           environment: 'node',
           testTimeout: 60_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
-          // All of it talks to one PostgreSQL and one market; a process each keeps their pools apart.
+          // A process each keeps their pools apart, and each worker has a database of its own.
           pool: 'forks',
+          setupFiles: ['tests/db/ownDatabase.ts'],
         },
       },
       {

@@ -1,8 +1,10 @@
-// npm test: lint, types, import directions, unit, database and browser tests, on ports and data of its own.
+// npm test: lint, types, import directions, unit, component, database and browser tests, on ports and data of its own.
+// Prints how long each part takes.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { keepRunning, waitForAnswer } from './parts/children.mjs';
 import { run } from './parts/commands.mjs';
+import { addressOf, hashDemo, openDatabases } from './parts/databases.mjs';
 import { keepPort } from './parts/files.mjs';
 import { root } from './parts/options.mjs';
 import { ensureChromium, ensurePackages } from './parts/packages.mjs';
@@ -10,27 +12,38 @@ import { say } from './parts/say.mjs';
 import { prepare, runProgram } from './parts/stage.mjs';
 
 const dataDir = path.resolve(process.env.MOWING_TEST_DATA_DIR ?? path.join(root, '.data-test'));
+const logs = path.join(dataDir, 'logs');
 const sums = { passed: 0, failed: 0 };
 const quiet = { ASTRO_TELEMETRY_DISABLED: '1', CI: 'true' };
+/** Tests that run beside one another: one a core of the smallest machine this is for. */
+const LANES = [0, 1];
+
+const seconds = async (work) => {
+  const from = Date.now();
+  const value = await work();
+  return { value, took: `${((Date.now() - from) / 1000).toFixed(1)} s` };
+};
 
 /** A check that passes or fails as a whole. */
 async function check(name, command, args) {
-  const { code, output } = await run(command, args, { env: quiet });
+  const { value, took } = await seconds(() => run(command, args, { env: quiet }));
+  const { code, output } = value;
   sums[code === 0 ? 'passed' : 'failed'] += 1;
-  say(`${code === 0 ? 'passed' : 'FAILED'}  ${name}`);
+  say(`${code === 0 ? 'passed' : 'FAILED'}  ${name} (${took})`);
   if (code !== 0) process.stdout.write(`${output}\n`);
 }
 
 /** A runner that writes a JSON report; its tests are counted one by one. A runner that dies counts as one failure. */
 async function runner(name, args, report, count, env) {
   rmSync(report, { force: true });
-  const { code, output } = await run('npx', args, { env: { ...quiet, ...env } });
+  const { value, took } = await seconds(() => run('npx', args, { env: { ...quiet, ...env } }));
+  const { code, output } = value;
   const { passed, failed } = existsSync(report)
     ? count(JSON.parse(readFileSync(report, 'utf8')))
     : { passed: 0, failed: 1 };
   sums.passed += passed;
   sums.failed += failed === 0 && code !== 0 ? 1 : failed;
-  say(`${code === 0 ? 'passed' : 'FAILED'}  ${name}: ${passed} passed, ${failed} failed`);
+  say(`${code === 0 ? 'passed' : 'FAILED'}  ${name}: ${passed} passed, ${failed} failed (${took})`);
   if (code !== 0) process.stdout.write(`${output}\n`);
 }
 
@@ -40,67 +53,110 @@ const vitestCount = (report) => ({
 });
 const playwrightCount = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });
 
-/** Two at a time: they only read. */
+/** They only read: they run beside what makes the stage ready. */
 async function staticChecks() {
-  await Promise.all([
-    check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']).then(() =>
-      check('types of the core (no DOM, no Node)', 'npx', ['tsc', '-p', 'tsconfig.core.json']),
-    ),
-    check('types of the pages', 'npx', ['astro', 'check', '--minimumFailingSeverity', 'error'])
-      .then(() => check('types', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']))
-      .then(() => check('format', 'npx', ['prettier', '--check', '.'])),
-  ]);
+  await check('types of the core (no DOM, no Node)', 'npx', ['tsc', '-p', 'tsconfig.core.json']);
+  await check('types', 'npx', ['astro', 'check', '--minimumFailingSeverity', 'error']);
+  await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await check('format', 'npx', ['prettier', '--check', '.']);
 }
 
-async function withDatabase(work) {
+/** The environment of an app and a market of their own on a database. */
+async function environment(env, name, database) {
+  const folder = path.join(dataDir, name);
+  mkdirSync(folder, { recursive: true });
+  const [port, marketPort] = [
+    await keepPort(path.join(folder, 'app-port')),
+    await keepPort(path.join(folder, 'market-port')),
+  ];
+  return {
+    ...env,
+    DATABASE_URL: addressOf(env.DATABASE_URL, database),
+    MOWING_DATA_DIR: folder,
+    MOWING_PORT: String(port),
+    MOWING_MARKET_PORT: String(marketPort),
+    MOWING_MARKET_URL: `http://127.0.0.1:${marketPort}`,
+  };
+}
+
+async function openMarket(env, name) {
+  const market = keepRunning('market', env, path.join(logs, `market-${name}.log`));
+  await waitForAnswer(`${env.MOWING_MARKET_URL}/health`, 60, 'stand-in market');
+  return market;
+}
+
+/** The database with the demo loaded, made once for each state of what it is made of. @returns its name */
+async function demoTemplate(env, databases) {
+  const name = `demo_${hashDemo()}`;
+  await databases.dropOthers('demo_', name);
+  if (await databases.has(name)) return name;
+  await databases.copy('demo_making', 'mowing');
+  const own = await environment(env, 'making', 'demo_making');
+  const market = await openMarket(own, 'making');
+  try {
+    await runProgram('demo', ['--fresh'], { ...own, MOWING_LOG: 'silent' });
+  } finally {
+    await market.stop();
+  }
+  await databases.rename('demo_making', name);
+  return name;
+}
+
+/** Everything that the tests stand on; the first tests run before the demo is loaded. */
+async function stage() {
+  const chromium = await ensureChromium();
   const port = await keepPort(path.join(dataDir, 'app-port'));
   const { env, postgres } = await prepare({ dataDir, port, databaseUrl: undefined, emptied: true });
-  try {
-    await work(env);
-  } finally {
-    await postgres.stop();
-  }
+  const databases = await openDatabases(postgres.adminUrl);
+  for (const lane of LANES) await databases.copy(`tests_${lane + 1}`, 'mowing');
+  const { value: demo, took } = await seconds(() => demoTemplate(env, databases));
+  say(`ready   the stage: build, database, demo (demo ${took})`);
+  return { chromium, env, postgres, databases, demo };
 }
 
-async function browserTests(env) {
-  const logs = path.join(dataDir, 'logs');
-  mkdirSync(logs, { recursive: true });
-  const market = keepRunning('market', env, path.join(logs, 'market.log'));
-  let app;
+async function browserTests({ chromium, env, databases, demo }) {
+  const running = [];
+  const urls = {};
   try {
-    await waitForAnswer(`${env.MOWING_MARKET_URL}/health`, 60, 'stand-in market');
-    await runProgram('demo', ['--fresh'], { ...env, MOWING_LOG: 'silent' });
-    app = keepRunning('app', env, path.join(logs, 'app.log'));
-    const url = `http://127.0.0.1:${env.MOWING_PORT}`;
-    await waitForAnswer(`${url}/api/health`, 60, 'application');
+    for (const lane of LANES) {
+      await databases.copy(`browser_${lane}`, demo);
+      const own = await environment(env, `browser-${lane}`, `browser_${lane}`);
+      running.push(await openMarket(own, lane));
+      running.push(keepRunning('app', own, path.join(logs, `app-${lane}.log`)));
+      const url = `http://127.0.0.1:${own.MOWING_PORT}`;
+      await waitForAnswer(`${url}/api/health`, 60, 'application');
+      urls[`MOWING_URL_${lane}`] = url;
+    }
     const report = path.join(dataDir, 'browser.json');
     await runner('browser tests', ['playwright', 'test'], report, playwrightCount, {
       ...env,
+      ...urls,
       NODE_ENV: 'test',
-      MOWING_URL: url,
       MOWING_BROWSER_REPORT: report,
-      MOWING_CHROMIUM: await ensureChromium(),
+      MOWING_CHROMIUM: chromium,
     });
   } finally {
-    await app?.stop();
-    await market.stop();
+    for (const one of running.reverse()) await one.stop();
   }
 }
 
 async function main() {
-  mkdirSync(dataDir, { recursive: true });
+  mkdirSync(logs, { recursive: true });
   await ensurePackages();
-  await staticChecks();
-  await withDatabase(async (env) => {
+  const [staged] = await Promise.all([stage(), staticChecks()]);
+  try {
     const report = path.join(dataDir, 'vitest.json');
     const args = ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-    await runner('unit and database tests', args, report, vitestCount, {
-      ...env,
+    await runner('unit, component and database tests', args, report, vitestCount, {
+      ...staged.env,
       NODE_ENV: 'test',
       MOWING_LOG: 'silent',
     });
-    await browserTests(env);
-  });
+    await browserTests(staged);
+  } finally {
+    await staged.databases.end();
+    await staged.postgres.stop();
+  }
 }
 
 try {

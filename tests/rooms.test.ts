@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { KINDS } from '../src/core/changes';
 
 const src = path.resolve('src');
 
@@ -96,6 +97,20 @@ describe('the core', () => {
       const text = readFileSync(file, 'utf8');
       return /from ['"][^.]/.test(text) || /Date\.now|new Date\(\)|Math\.random|performance\.now/.test(text);
     });
+    expect(wrong).toEqual([]);
+  });
+});
+
+describe('a kind of change', () => {
+  test('is compared with nowhere but in its own file', () => {
+    const kinds = Object.keys(KINDS).join('|');
+    const compared = new RegExp(
+      `(?:[=!]==?|case|\\bin \\(|startsWith\\() ?['"](?:${kinds}|add-|set-|archive-)['"]|kind like`,
+    );
+    const wrong = files.filter(
+      (file) =>
+        !file.startsWith(path.join(src, 'core/changes/kinds')) && compared.test(readFileSync(file, 'utf8')),
+    );
     expect(wrong).toEqual([]);
   });
 });

@@ -16,7 +16,8 @@ const buildInputs = [
   'bin/parts/build.mjs',
 ];
 
-function listFiles(entry) {
+/** All files below a file or folder of the project. */
+export function listFiles(entry) {
   const full = path.join(root, entry);
   if (!existsSync(full)) return [];
   if (statSync(full).isFile()) return [entry];

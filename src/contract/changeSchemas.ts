@@ -1,55 +1,34 @@
 // Joi schemas of the requests about changes.
 import Joi from 'joi';
+import { KINDS, MAX_MODIFIER } from '../core/changes';
+import type { FieldShape } from '../core/changes';
 import { bid, expression, id, money } from './schemas';
 
+const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
+  id: id.required(),
+  'id or null': id.allow(null).required(),
+  name: Joi.string().trim().min(1).max(200).required(),
+  expression: expression.required(),
+  bid: bid.required(),
+  'bid or null': bid.allow(null).required(),
+  budget: money.min(0).required(),
+  'budget or null': money.allow(null).required(),
+  modifier: Joi.number().min(0).max(MAX_MODIFIER).required(),
+};
+
+const schemaOf = (shape: FieldShape): Joi.Schema =>
+  typeof shape === 'object' ? Joi.valid(...shape.oneOf).required() : FIELDS[shape];
+
+/** The changes that a caller may stage, as their kinds say. */
 const change = Joi.alternatives(
-  Joi.object({
-    kind: Joi.valid('add-keyword').required(),
-    adGroupId: id.required(),
-    expression: expression.required(),
-    match: Joi.valid('exact', 'phrase', 'broad').required(),
-    bid: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('add-item-target').required(),
-    adGroupId: id.required(),
-    expression: expression.required(),
-    bid: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('add-negative').required(),
-    campaignId: id.required(),
-    adGroupId: id.allow(null).required(),
-    match: Joi.valid('exact', 'phrase', 'item').required(),
-    expression: expression.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-bid').required(),
-    targetId: id.required(),
-    from: bid.allow(null).required(),
-    to: bid.required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-budget').required(),
-    campaignId: id.required(),
-    from: money.allow(null).required(),
-    to: money.min(0).required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-modifier').required(),
-    campaignId: id.required(),
-    placement: Joi.valid('top', 'rest', 'pages').required(),
-    from: Joi.number().min(0).max(9).required(),
-    to: Joi.number().min(0).max(9).required(),
-  }),
-  Joi.object({
-    kind: Joi.valid('set-state').required(),
-    entity: Joi.valid('campaign', 'ad-group', 'target').required(),
-    id: id.required(),
-    from: Joi.valid('enabled', 'paused').required(),
-    to: Joi.valid('enabled', 'paused').required(),
-  }),
-  Joi.object({ kind: Joi.valid('archive-negative').required(), negativeId: id.required() }),
+  ...Object.values(KINDS)
+    .filter(({ byRequest }) => byRequest)
+    .map(({ kind, shape }) =>
+      Joi.object({
+        kind: Joi.valid(kind).required(),
+        ...Object.fromEntries(Object.entries(shape).map(([field, one]) => [field, schemaOf(one)])),
+      }),
+    ),
 );
 
 export const stageRequest = Joi.object({
@@ -60,6 +39,7 @@ export const stageRequest = Joi.object({
         change: change.required(),
         reason: Joi.string().max(1000).required(),
         figures: Joi.object().unknown(true).default({}),
+        carries: Joi.object({ held: Joi.number().greater(0).max(1), listId: id }).default({}),
         effect: Joi.object({ spend: money.required(), sales: money.required() }).default({
           spend: 0,
           sales: 0,

@@ -17,9 +17,13 @@ export interface ChangeFigures {
   spend?: number;
   sales?: number;
   targetAcos?: number;
+}
+
+/** What a change carries for when it is accepted; checked when it is staged. */
+export interface ChangeCarries {
   /** The named list of negatives that it comes from. */
   listId?: number;
-  /** How far the campaign's bids were held when this one was worked out, because it runs dry; 1: not at all. */
+  /** How far the campaign's bids were held when this one was worked out, because it runs dry: a share, 1: not at all. */
   held?: number;
 }
 
@@ -27,6 +31,7 @@ export interface NewChange {
   change: Change;
   reason: string;
   figures: ChangeFigures;
+  carries?: ChangeCarries;
   effect: { spend: number; sales: number };
   /** Index in the same request of the change that has to be accepted first. */
   after?: number;
@@ -51,6 +56,7 @@ export interface ChangeInfo {
   undoesId: number | null;
   reason: string;
   figures: ChangeFigures;
+  carries: ChangeCarries;
   effect: { spend: number; sales: number };
   baleId: number | null;
   answerCode: string | null;

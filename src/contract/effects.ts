@@ -1,5 +1,6 @@
 // What the ledger gets of measured effects.
-import type { ChangeSort, MeasuredEffect } from '../core/effect';
+import type { ChangeSort } from '../core/changes';
+import type { MeasuredEffect } from '../core/effect';
 
 /** A measured effect; `readyOn` is the account's day from which a first answer can be given. */
 export type EffectInfo = Omit<MeasuredEffect, 'readyOn'> & { readyOn: string | null };

@@ -1,8 +1,8 @@
 // What the port to a market speaks: the shapes of a market's entities, changes, reports and answers. Money in micros;
 // percentages are shares.
-import type { MarketLimits } from '../core/changes';
+import type { MarketChange, MarketLimits, OwnKind } from '../core/changes';
 import type { KeywordMatch, NegativeMatch } from '../core/matching';
-import type { State } from '../core/structure';
+import type { Placement, State } from '../core/structure';
 
 /** What a market lets an account do. */
 export interface MarketOptions {
@@ -11,7 +11,7 @@ export interface MarketOptions {
   /** Broad and phrase keywords. */
   looseKeywords: boolean;
   /** Placements whose bids can be raised. */
-  modifiers: ('top' | 'rest' | 'pages')[];
+  modifiers: Placement[];
   schedules: boolean;
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;
@@ -129,14 +129,7 @@ export interface MarketEntities {
 
 export type EntityKind = keyof MarketEntities;
 
-/** Kinds of entities that a seller can make and change. */
-export type OwnKind = 'campaigns' | 'ad-groups' | 'ads' | 'targets' | 'negatives' | 'schedules';
-
-/** A change as a market is told of it. `ref` comes back with the answer. */
-export type MarketChange =
-  | { ref: string; do: 'create'; entity: OwnKind; fields: Record<string, unknown> }
-  | { ref: string; do: 'update'; entity: OwnKind; id: string; fields: Record<string, unknown> }
-  | { ref: string; do: 'archive'; entity: OwnKind; id: string };
+export type { MarketChange, OwnKind };
 
 /** The market's answer to one change. */
 export interface MarketAnswer {

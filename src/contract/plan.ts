@@ -1,6 +1,6 @@
 // The proposals of a step of the round, as scripts and nights get them. Money as decimal strings in the account's currency ("0.42").
 import type { BidSettings, Pace } from '../core/bids';
-import type { Change } from '../core/changes';
+import type { ChangeKind } from '../core/changes';
 import type { EvidenceGrade } from '../core/evidence';
 import type { RoundStep } from './review';
 
@@ -27,7 +27,7 @@ export interface ExpectedChange {
 }
 
 /** A change with its money as decimal strings. */
-export type ToldChange = { [K in keyof Change | string]?: unknown } & { kind: Change['kind'] };
+export type ToldChange = { kind: ChangeKind } & Record<string, unknown>;
 
 export interface PlanProposal {
   /** What the proposal is on. A target's id is its number, a search term's "adGroupId:termId". */

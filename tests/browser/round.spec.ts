@@ -1,3 +1,4 @@
+import type { ChoicesAnswer } from '../../src/contract/choices';
 import { expect, test } from '@playwright/test';
 import type { ReviewData } from '../../src/contract/review';
 import {
@@ -68,7 +69,10 @@ test.describe('what the rows show', () => {
 });
 
 test.describe('a link', () => {
-  test('brings back step, conditions, order and thresholds', async ({ page }) => {
+  test('brings back step, conditions and order; thresholds are the account’s and can be taken back', async ({
+    page,
+    request,
+  }) => {
     await openRound(page, account);
     await press(page, '6', 's');
     await page.keyboard.type('spend>=10');
@@ -77,7 +81,9 @@ test.describe('a link', () => {
     await page.getByLabel('Judged by').selectOption('counts');
     await page.getByLabel('× the clicks an order usually takes').fill('3');
     await press(page, 'Enter');
-    await expect(page).toHaveURL(/clicksMultiple=3/);
+    const choices = async () =>
+      (await (await request.get(`/api/choices?account=${account}`)).json()) as ChoicesAnswer;
+    await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(3);
     const other = await page.context().newPage();
     await other.goto(page.url());
     await expect(rows(other).getByRole('row').nth(1)).toBeVisible();
@@ -88,6 +94,10 @@ test.describe('a link', () => {
       'aria-sort',
       'descending',
     );
+    await expect(other.getByLabel('× the clicks an order usually takes')).toHaveValue('3');
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(2);
+    await request.put('/api/choices', { data: { account, terms: { basis: 'chance' } } });
   });
 
   test('to an account that is gone says so', async ({ page }) => {

@@ -214,7 +214,8 @@ describe('a named list of negatives', () => {
       account,
       list.missing.map((place) => ({
         ...because,
-        figures: { listId: id },
+        figures: {},
+        carries: { listId: id },
         change: { kind: 'add-negative', adGroupId: null, ...place },
       })),
     );
@@ -222,7 +223,8 @@ describe('a named list of negatives', () => {
     await stageChanges(account, [
       {
         ...because,
-        figures: { listId: id },
+        figures: {},
+        carries: { listId: id },
         change: {
           kind: 'add-negative',
           campaignId: one,

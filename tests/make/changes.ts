@@ -16,6 +16,7 @@ export const aChangeInfo = (over: Partial<ChangeInfo> = {}): ChangeInfo => ({
   undoesId: null,
   reason: 'Said "often" sold',
   figures: {},
+  carries: {},
   effect: { spend: 0, sales: 0 },
   baleId: null,
   answerCode: null,

@@ -1,8 +1,9 @@
+import { PLACEMENTS } from '../structure';
 import type { Micros } from '../units';
 
-/** Placements by number: 0 top of search, 1 rest of search, 2 product pages. */
-export const PLACEMENT_COUNT = 3;
-export const REST = 1;
+/** Placements by number, as in core/structure. */
+export const PLACEMENT_COUNT = PLACEMENTS.length;
+export const REST = PLACEMENTS.indexOf('rest');
 
 export interface BidProduct {
   /** Null: not known. */

@@ -1,48 +1,11 @@
-import { normaliseTerm } from '../matching';
-import type { KeywordMatch, NegativeMatch } from '../matching';
-import type { State } from '../structure';
-import { formatMoney, formatShare } from '../units';
-import type { Micros } from '../units';
-
-/** Where an ad can stand. */
-export type Placement = 'top' | 'rest' | 'pages';
-
-export const PLACEMENT_LABELS: Record<Placement, string> = {
-  top: 'top of search',
-  rest: 'rest of search',
-  pages: 'product pages',
-};
-
-/** Entities that can be paused and resumed. */
-export type Pausable = 'campaign' | 'ad-group' | 'target';
-
-/**
- * One change to an account, a frozen value: what is to be done, never how. The app keeps it, the market
- * carries it out, undoing it is another value. `from` is what stood there when it was decided.
- */
-export type Change =
-  | { kind: 'add-keyword'; adGroupId: number; expression: string; match: KeywordMatch; bid: Micros }
-  | { kind: 'add-item-target'; adGroupId: number; expression: string; bid: Micros }
-  | {
-      kind: 'add-negative';
-      campaignId: number;
-      adGroupId: number | null;
-      match: NegativeMatch;
-      expression: string;
-    }
-  | { kind: 'set-bid'; targetId: number; from: Micros | null; to: Micros }
-  | { kind: 'set-state'; entity: Pausable; id: number; from: State; to: 'enabled' | 'paused' }
-  | { kind: 'set-budget'; campaignId: number; from: Micros | null; to: Micros }
-  | { kind: 'set-modifier'; campaignId: number; placement: Placement; from: number; to: number }
-  /** Makes a campaign, an ad group, an ad: the ids are those of our drafts. */
-  | { kind: 'add-campaign'; campaignId: number; name: string; budget: Micros }
-  | { kind: 'add-ad-group'; adGroupId: number; campaignId: number; name: string; defaultBid: Micros }
-  | { kind: 'add-ad'; adGroupId: number; productId: number }
-  | { kind: 'archive-place'; entity: 'campaign' | 'ad-group'; id: number }
-  | { kind: 'archive-target'; targetId: number }
-  | { kind: 'archive-negative'; negativeId: number };
-
-export type ChangeKind = Change['kind'];
+import { KINDS, specOf } from './kinds';
+import type { Change } from './kinds';
+import type { Accepted, ChangedPlace, FieldShape, Made, Named, SetValue, Stop, Touch } from './kinds/spec';
+import type { Finding, MarketLimits } from './limits';
+import type { ChangeSort } from './sorts';
+import type { Standing } from './standing';
+import type { MarketAct, MarketIds } from './towardsMarket';
+import { microsToDecimal } from '../units';
 
 /**
  * staged: in the tray. sending: handed to the market, answer not known yet. accepted / refused: the market's
@@ -51,70 +14,81 @@ export type ChangeKind = Change['kind'];
 export type ChangeState = 'staged' | 'sending' | 'accepted' | 'refused' | 'withdrawn';
 
 /** Two changes with the same key would do the same thing to the same place, or move the same thing to two values. */
-export function changeKey(change: Change): string {
-  switch (change.kind) {
-    case 'add-keyword':
-      return `keyword ${change.adGroupId} ${change.match} ${normaliseTerm(change.expression)}`;
-    case 'add-item-target':
-      return `item ${change.adGroupId} ${normaliseTerm(change.expression)}`;
-    case 'add-negative':
-      return `negative ${change.adGroupId ?? `campaign ${change.campaignId}`} ${change.match} ${normaliseTerm(change.expression)}`;
-    case 'set-bid':
-      return `bid ${change.targetId}`;
-    case 'set-state':
-      return `state ${change.entity} ${change.id}`;
-    case 'set-budget':
-      return `budget ${change.campaignId}`;
-    case 'set-modifier':
-      return `modifier ${change.campaignId} ${change.placement}`;
-    case 'add-campaign':
-      return `campaign ${change.campaignId}`;
-    case 'add-ad-group':
-      return `ad group ${change.adGroupId}`;
-    case 'add-ad':
-      return `ad ${change.adGroupId} ${change.productId}`;
-    case 'archive-place':
-      return `archive ${change.entity} ${change.id}`;
-    case 'archive-target':
-      return `archive target ${change.targetId}`;
-    case 'archive-negative':
-      return `archive negative ${change.negativeId}`;
-  }
-}
+export const changeKey = (change: Change): string => specOf(change).key(change);
 
 /** A change in plain words, without its place. */
-export function describeChange(change: Change): string {
-  switch (change.kind) {
-    case 'add-keyword':
-      return `Bid on “${change.expression}” (${change.match})`;
-    case 'add-item-target':
-      return `Bid on item ${change.expression}`;
-    case 'add-negative':
-      return `Block “${change.expression}” (${change.match}${change.adGroupId === null ? ', whole campaign' : ''})`;
-    case 'set-bid':
-      return `${moved(change.from, change.to, 'Raise', 'Lower')} the bid ${formatMoney(change.from)} → ${formatMoney(change.to)}`;
-    case 'set-state':
-      return change.to === 'paused'
-        ? `Pause the ${change.entity.replace('-', ' ')}`
-        : `Resume the ${change.entity.replace('-', ' ')}`;
-    case 'set-budget':
-      return `${moved(change.from, change.to, 'Raise', 'Lower')} the budget ${formatMoney(change.from)} → ${formatMoney(change.to)}`;
-    case 'set-modifier':
-      return `Modifier at ${PLACEMENT_LABELS[change.placement]} ${formatShare(change.from, 0)} → ${formatShare(change.to, 0)}`;
-    case 'add-campaign':
-      return `Make the campaign “${change.name}”, ${formatMoney(change.budget)} a day`;
-    case 'add-ad-group':
-      return `Make the ad group “${change.name}”, bid ${formatMoney(change.defaultBid)}`;
-    case 'add-ad':
-      return 'Advertise the product there';
-    case 'archive-place':
-      return `End the ${change.entity.replace('-', ' ')}`;
-    case 'archive-target':
-      return 'End the target';
-    case 'archive-negative':
-      return 'Lift the negative';
-  }
-}
+export const describeChange = (change: Change): string => specOf(change).words(change);
 
-const moved = (from: number | null, to: number, up: string, down: string) =>
-  from === null ? 'Set' : to > from ? up : down;
+/** What a change stands under in the tray. */
+export const groupOf = (change: Change): string => specOf(change).group(change);
+
+/** Which entities a change names: they have to be there for it to make sense. */
+export const entitiesOf = (change: Change): Named => specOf(change).entities(change);
+
+/** The number that a change sets, or null for one that sets none. */
+export const setValueOf = (change: Change): SetValue | null => specOf(change).value?.read(change) ?? null;
+
+/** The same change with another number to set; one that sets none stays as it is. */
+export const withValue = (change: Change, to: number): Change =>
+  specOf(change).value?.write(change, to) ?? change;
+
+/** What stands now where a change sets something: micros, a share, a state; for what it made or ends, its state. */
+export const presentOf = (change: Change, standing: Standing): number | string | null =>
+  specOf(change).present(standing, change);
+
+/** The same change decided from what stands there now. */
+export const fromPresent = (change: Change, present: number | string | null): Change =>
+  specOf(change).fromPresent?.(change, present) ?? change;
+
+/** Whether what a change did stands no more: something else was set there since. @param present what stands there now */
+export const isChangedSince = (change: Change, present: number | string | null): boolean =>
+  specOf(change).isChangedSince(change, present);
+
+/** The change that undoes an accepted one, or null when it cannot be undone. */
+export const inverseOf = (change: Change, made: Made): Change | null => specOf(change).inverse(change, made);
+
+/** What the market is going to refuse in a change, told before it is sent. Empty when nothing. */
+export const checkChange = (change: Change, limits: MarketLimits): Finding[] =>
+  specOf(change).check(change, limits);
+
+/** Staged again it takes the new value, instead of being there already. */
+export const isReplaced = (change: Change): boolean => specOf(change).sets !== null;
+
+/** Whether a change makes something new. */
+export const isMaking = (change: Change): boolean => specOf(change).makes !== null;
+
+/** The ad group that what a change makes goes into; null for other changes. */
+export const goesInto = (change: Change): number | null => specOf(change).goesInto?.(change) ?? null;
+
+/** What a change pauses or ends; null for others. */
+export const stopOf = (change: Change): Stop | null => specOf(change).stops?.(change) ?? null;
+
+/** The words or item that a change keeps out, and where; null for others. */
+export const blockOf = (change: Change) => specOf(change).blocks?.(change) ?? null;
+
+/** Which sort a change is. @param step the step of the round that it came from */
+export const sortOfChange = (change: Change, step: string | undefined, isUndo: boolean): ChangeSort =>
+  isUndo ? 'other' : specOf(change).sort(change, step);
+
+/** The targets that a change works on, by itself or by where they stand. */
+export const touchOf = (change: Change, place: ChangedPlace): Touch => specOf(change).touches(change, place);
+
+/** A change's form towards a market; null where the market does not know what it names. */
+export const toMarket = (change: Change, ids: MarketIds): MarketAct | null =>
+  specOf(change).toMarket(change, ids);
+
+/** What an accepted change makes of our own copy of the account. */
+export const acceptedOf = (change: Change): Accepted => specOf(change).accepted(change);
+
+const MONEY: readonly FieldShape[] = ['bid', 'bid or null', 'budget', 'budget or null'];
+
+/** A change with its money as decimal strings, for files and for other programs. */
+export function inDecimals(change: Change): { kind: Change['kind'] } & Record<string, unknown> {
+  const shape: Record<string, FieldShape> = KINDS[change.kind].shape;
+  return Object.fromEntries(
+    Object.entries(change).map(([field, value]) => [
+      field,
+      MONEY.includes(shape[field]) && typeof value === 'number' ? microsToDecimal(value) : value,
+    ]),
+  ) as { kind: Change['kind'] } & Record<string, unknown>;
+}

@@ -1,7 +1,9 @@
 import { holdsPhrase, matchForm } from '../matching';
+import { groupBy } from '../order';
 import { formatMoney, formatShare } from '../units';
-import type { Change } from './change';
-import { setValueOf } from './value';
+import { blockOf, entitiesOf, isMaking, setValueOf, stopOf } from './change';
+import { specOf } from './kinds';
+import type { Change } from './kinds';
 
 /** A staged change as far as others can stand in its way. */
 export interface StagedChange {
@@ -41,13 +43,9 @@ export function findConflicts(staged: readonly StagedChange[]): Conflict[] {
 /** Conflicts of a change with what stands now. */
 function alone(staged: readonly StagedChange[]): Conflict[] {
   return staged.flatMap(({ id, change, present, runs }): Conflict[] => {
+    const spec = specOf(change);
     const value = setValueOf(change);
-    if (
-      value &&
-      typeof present === 'number' &&
-      change.kind !== 'add-keyword' &&
-      change.kind !== 'add-item-target'
-    ) {
+    if (value && typeof present === 'number' && !isMaking(change)) {
       const show = (one: number | null) => (value.unit === 'money' ? formatMoney(one) : formatShare(one, 0));
       if (present === value.to)
         return [
@@ -63,11 +61,9 @@ function alone(staged: readonly StagedChange[]): Conflict[] {
           ]),
         ];
     }
-    if (change.kind === 'set-state' && present === change.to)
-      return [conflict('stands-already', [id], `It is ${change.to} already.`, [out([id], 'Take it out')])];
-    if ((change.kind === 'archive-target' || change.kind === 'archive-negative') && present === 'archived')
-      return [conflict('stands-already', [id], 'It has ended already.', [out([id], 'Take it out')])];
-    if (change.kind === 'set-bid' && !runs)
+    const already = spec.standsAlready?.(change, present) ?? null;
+    if (already !== null) return [conflict('stands-already', [id], already, [out([id], 'Take it out')])];
+    if (spec.needsRunning && !runs)
       return [
         conflict(
           'not-running',
@@ -82,19 +78,12 @@ function alone(staged: readonly StagedChange[]): Conflict[] {
 
 /** A target that is ended or paused needs no other bid. */
 function ofTargets(staged: readonly StagedChange[]): Conflict[] {
-  const byTarget = new Map<number, StagedChange[]>();
-  for (const one of staged) {
-    const target = targetOf(one.change);
-    if (target === null) continue;
-    const list = byTarget.get(target);
-    if (list) list.push(one);
-    else byTarget.set(target, [one]);
-  }
-  return [...byTarget.values()].flatMap((list): Conflict[] => {
-    if (list.length < 2) return [];
-    const end = list.find(({ change }) => change.kind === 'archive-target');
-    const pause = list.find(({ change }) => change.kind === 'set-state' && change.to === 'paused');
-    const stop = end ?? pause;
+  const byTarget = groupBy(staged, ({ change }) => entitiesOf(change).target);
+  return [...byTarget].flatMap(([target, list]): Conflict[] => {
+    if (target === undefined || list.length < 2) return [];
+    const stops = (how: 'pause' | 'end') => list.find(({ change }) => stopOf(change)?.how === how);
+    const end = stops('end');
+    const stop = end ?? stops('pause');
     if (!stop) return [];
     const others = list.filter((one) => one !== stop).map(({ id }) => id);
     return [
@@ -113,31 +102,25 @@ function ofTargets(staged: readonly StagedChange[]): Conflict[] {
   });
 }
 
-function targetOf(change: Change): number | null {
-  if (change.kind === 'set-bid' || change.kind === 'archive-target') return change.targetId;
-  return change.kind === 'set-state' && change.entity === 'target' ? change.id : null;
-}
-
 /** Bids inside a campaign or an ad group that is paused in the same bale. */
 function ofPlaces(staged: readonly StagedChange[]): Conflict[] {
-  return staged.flatMap((stop): Conflict[] => {
-    const { change } = stop;
-    if (change.kind !== 'set-state' || change.to !== 'paused' || change.entity === 'target') return [];
-    const inside = staged.filter(
-      (one) =>
-        one !== stop &&
-        (change.entity === 'campaign' ? one.campaignId : one.adGroupId) === change.id &&
-        ['set-bid', 'set-modifier', 'set-budget', 'add-keyword', 'add-item-target'].includes(one.change.kind),
-    );
-    if (inside.length === 0) return [];
-    const ids = inside.map(({ id }) => id);
-    const what = change.entity === 'campaign' ? 'campaign' : 'ad group';
+  const idle = staged.filter(({ change }) => specOf(change).idleWhenPaused);
+  const inside = {
+    campaign: groupBy(idle, ({ campaignId }) => campaignId),
+    'ad-group': groupBy(idle, ({ adGroupId }) => adGroupId),
+  };
+  return staged.flatMap((one): Conflict[] => {
+    const stop = stopOf(one.change);
+    if (!stop || stop.how !== 'pause' || stop.entity === 'target') return [];
+    const ids = (inside[stop.entity].get(stop.id) ?? []).map(({ id }) => id);
+    if (ids.length === 0) return [];
+    const what = stop.entity === 'campaign' ? 'campaign' : 'ad group';
     return [
       conflict(
         'pauses-what-is-set',
-        [stop.id, ...ids],
+        [one.id, ...ids],
         `The ${what} is paused, and ${ids.length === 1 ? 'one change' : `${ids.length} changes`} inside it would do nothing.`,
-        [out(ids, `Pause the ${what} only`), out([stop.id], `Do not pause the ${what}`)],
+        [out(ids, `Pause the ${what} only`), out([one.id], `Do not pause the ${what}`)],
       ),
     ];
   });
@@ -145,26 +128,20 @@ function ofPlaces(staged: readonly StagedChange[]): Conflict[] {
 
 /** Negatives that would block what is added in the same place. */
 function blocked(staged: readonly StagedChange[]): Conflict[] {
-  const added = new Map<number, { id: number; form: string; expression: string; adGroupId: number }[]>();
-  for (const { id, change, campaignId } of staged) {
-    if (change.kind !== 'add-keyword' || campaignId === null) continue;
-    const list = added.get(campaignId) ?? [];
-    added.set(campaignId, list);
-    list.push({
-      id,
-      form: matchForm(change.expression),
-      expression: change.expression,
-      adGroupId: change.adGroupId,
-    });
-  }
-  if (added.size === 0) return [];
+  const words = staged.flatMap(({ id, change, campaignId }) => {
+    const added = specOf(change).adds?.(change);
+    return added ? [{ id, campaignId, ...added, form: matchForm(added.expression) }] : [];
+  });
+  if (words.length === 0) return [];
+  const added = groupBy(words, ({ campaignId }) => campaignId);
   return staged.flatMap(({ id, change }): Conflict[] => {
-    if (change.kind !== 'add-negative' || change.match === 'item') return [];
-    const form = matchForm(change.expression);
-    const hit = (added.get(change.campaignId) ?? []).filter(
+    const block = blockOf(change);
+    if (!block || block.match === 'item') return [];
+    const form = matchForm(block.expression);
+    const hit = (added.get(block.campaignId) ?? []).filter(
       (one) =>
-        (change.adGroupId === null || change.adGroupId === one.adGroupId) &&
-        (change.match === 'exact' ? one.form === form : holdsPhrase(one.form, form)),
+        (block.adGroupId === null || block.adGroupId === one.adGroupId) &&
+        (block.match === 'exact' ? one.form === form : holdsPhrase(one.form, form)),
     );
     if (hit.length === 0) return [];
     const ids = hit.map((one) => one.id);
@@ -172,7 +149,7 @@ function blocked(staged: readonly StagedChange[]): Conflict[] {
       conflict(
         'blocks-what-is-added',
         [id, ...ids],
-        `The negative “${change.expression}” blocks ${hit.length === 1 ? `“${hit[0].expression}”, which is` : `${hit.length} keywords that are`} added in the same place.`,
+        `The negative “${block.expression}” blocks ${hit.length === 1 ? `“${hit[0].expression}”, which is` : `${hit.length} keywords that are`} added in the same place.`,
         [out([id], 'Do not block'), out(ids, 'Do not add')],
       ),
     ];

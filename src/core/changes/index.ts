@@ -1,13 +1,52 @@
+export { KINDS, kindsThat } from './kinds';
+export type { Change, ChangeKind } from './kinds';
+export type {
+  Accepted,
+  ChangedPlace,
+  FieldShape,
+  Made,
+  Named,
+  SetValue,
+  Stop,
+  Touch,
+  Values,
+} from './kinds/spec';
+export type { AddNegative } from './kinds/addNegative';
+export type { Pausable } from './kinds/setState';
+export {
+  acceptedOf,
+  blockOf,
+  changeKey,
+  checkChange,
+  describeChange,
+  entitiesOf,
+  fromPresent,
+  goesInto,
+  groupOf,
+  inDecimals,
+  inverseOf,
+  isChangedSince,
+  isMaking,
+  isReplaced,
+  presentOf,
+  setValueOf,
+  sortOfChange,
+  stopOf,
+  toMarket,
+  touchOf,
+  withValue,
+} from './change';
+export type { ChangeState } from './change';
+export { CHANGE_SORTS } from './sorts';
+export type { ChangeSort } from './sorts';
+export { isRunning, standingOf } from './standing';
+export type { AdGroupNow, CampaignNow, Entities, NegativeNow, Standing, TargetNow } from './standing';
+export type { MarketAct, MarketChange, MarketFields, MarketIds, OwnKind } from './towardsMarket';
 export { moveByHand } from './byHand';
 export type { AcosBands, HandStep, HandValue, MovedValue, ValueLimits } from './byHand';
-export { changeKey, describeChange, PLACEMENT_LABELS } from './change';
-export type { Change, ChangeKind, ChangeState, Pausable, Placement } from './change';
-export { entitiesOf } from './entitiesOf';
-export type { Named } from './entitiesOf';
 export {
   checkBid,
   checkBudget,
-  checkChange,
   checkModifier,
   checkWords,
   MAX_MODIFIER,
@@ -17,11 +56,7 @@ export {
 export type { Finding, MarketLimits } from './limits';
 export { sumEffects } from './effect';
 export type { Effect } from './effect';
-export { inverseOf } from './inverse';
-export type { Made } from './inverse';
 export { findConflicts } from './conflicts';
 export type { Conflict, StagedChange, WayOut } from './conflicts';
-export { fromPresent, isChangedSince, setValueOf, withValue } from './value';
-export type { SetValue } from './value';
 export { readBack } from './readBack';
 export type { FileLine, ReadBack } from './readBack';

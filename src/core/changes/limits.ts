@@ -1,7 +1,6 @@
 import { formatMoney, formatShare } from '../units';
 import type { Micros } from '../units';
 import { wordsOf, normaliseTerm } from '../matching';
-import type { Change } from './change';
 
 /** What a market accepts. Money in micros. */
 export interface MarketLimits {
@@ -47,23 +46,6 @@ export interface Finding {
     | 'refused-character'
     | 'empty';
   sentence: string;
-}
-
-/** What the market is going to refuse in a change, told before it is sent. Empty when nothing. */
-export function checkChange(change: Change, limits: MarketLimits): Finding[] {
-  return [
-    ...('bid' in change ? checkBid(change.bid, limits) : []),
-    ...(change.kind === 'set-bid' ? checkBid(change.to, limits) : []),
-    ...(change.kind === 'add-ad-group' ? checkBid(change.defaultBid, limits) : []),
-    ...(change.kind === 'add-campaign' ? checkBudget(change.budget, limits) : []),
-    ...(change.kind === 'set-budget' ? checkBudget(change.to, limits) : []),
-    ...(change.kind === 'set-modifier' ? checkModifier(change.to) : []),
-    ...('expression' in change && !isItem(change) ? checkWords(change.expression, limits) : []),
-  ];
-}
-
-function isItem(change: Change): boolean {
-  return change.kind === 'add-item-target' || (change.kind === 'add-negative' && change.match === 'item');
 }
 
 /** What the market refuses in a bid. */

@@ -1,7 +1,6 @@
-import type { Change } from './change';
-import { checkChange } from './limits';
+import { checkChange, isMaking, setValueOf, withValue } from './change';
+import type { Change } from './kinds';
 import type { MarketLimits } from './limits';
-import { setValueOf, withValue } from './value';
 
 /** A line of a change file that was edited elsewhere: texts as they stand there. */
 export interface FileLine {
@@ -47,7 +46,7 @@ export function readBack(
     else {
       seen.add(id);
       const value = setValueOf(one.change);
-      const written = one.change.kind.startsWith('add-') ? bid : to;
+      const written = isMaking(one.change) ? bid : to;
       if (!value) {
         result.same += 1;
         continue;

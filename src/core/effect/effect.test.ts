@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { CHANGE_SORTS, effectMeasure, MOST_WEEKS, sortOfChange, touchedTargets } from '.';
+import { CHANGE_SORTS, sortOfChange } from '../changes';
+import { effectMeasure, MOST_WEEKS, touchedTargets } from '.';
 import type { EffectFeed, MadeChange, WeeksAround } from '.';
 import { steadyChance } from './chance';
 

@@ -2,5 +2,5 @@ export { MOST_WEEKS } from './effectFeed';
 export type { EffectFeed, EffectTarget, MadeChange, WeeksAround } from './effectFeed';
 export { effectMeasure } from './measureEffect';
 export type { MeasuredEffect, Moved } from './measureEffect';
-export { CHANGE_SORTS, sortOfChange, touchedTargets } from './touched';
-export type { ChangeSort, TargetPlaces } from './touched';
+export { touchedTargets } from './touched';
+export type { TargetPlaces } from './touched';

@@ -1,4 +1,4 @@
-import { PLACEMENT_LABELS } from '../changes';
+import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
 import type { Target } from '../structure';
 import type { GrainSums, LensRow } from './buildLens';
 import type { KnownTerm } from './knownTerms';
@@ -141,8 +141,6 @@ function termRows(
   }
   return { rows, rowOf: (from) => from };
 }
-
-const PLACEMENTS = ['top', 'rest', 'pages'] as const;
 
 function placementRows(index: TreeIndex, { size, campaignId, placement }: GrainSums): Rows {
   const rows: LensRow[] = [];

@@ -10,3 +10,5 @@ export type {
   Target,
   TargetKind,
 } from './structure';
+export { PLACEMENT_LABELS, PLACEMENTS } from './placement';
+export type { Placement } from './placement';

@@ -1,5 +1,5 @@
 import type { Change } from '../../core/changes';
-import type { BaleInfo, ChangeFigures } from '../../contract/changes';
+import type { BaleInfo } from '../../contract/changes';
 import type { Query } from '../connection';
 
 export interface BaleRow {
@@ -57,12 +57,13 @@ export async function listUnanswered(sql: Query, accountId: number, baleId: numb
     {
       id: number;
       change: Change;
-      figures: ChangeFigures;
+      held: number | null;
+      listId: number | null;
       afterId: number | null;
       afterState: string | null;
     }[]
   >`
-    select c.change_id as id, c.change, c.figures, c.after_change_id as "afterId", p.state as "afterState"
+    select c.change_id as id, c.change, c.held, c.list_id as "listId", c.after_change_id as "afterId", p.state as "afterState"
     from mowing.change c
     left join mowing.change p on p.account_id = c.account_id and p.change_id = c.after_change_id
     where c.account_id = ${accountId} and c.bale_id = ${baleId} and c.state = 'sending' order by c.change_id`;
@@ -77,59 +78,4 @@ export async function listBales(sql: Query, accountId: number, most = 200): Prom
     from mowing.bale b left join mowing.change c on c.account_id = b.account_id and c.bale_id = b.bale_id
     where b.account_id = ${accountId}
     group by b.account_id, b.bale_id order by b.bale_id desc limit ${most}`;
-}
-
-/** Writes down a target that the market made, and returns our number of it. */
-export async function insertMadeTarget(
-  sql: Query,
-  accountId: number,
-  marketId: string,
-  change: Extract<Change, { kind: 'add-keyword' | 'add-item-target' }>,
-): Promise<number> {
-  const [kind, match] = change.kind === 'add-keyword' ? ['keyword', change.match] : ['item', null];
-  const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, bid_micros)
-    values (${accountId}, ${change.adGroupId}, ${marketId}, ${kind}, ${match}, ${change.expression}, ${change.bid})
-    on conflict (account_id, market_id) do update set bid_micros = excluded.bid_micros
-    returning target_id as id`;
-  return id;
-}
-
-/** Writes down a negative that the market made, and returns our number of it. */
-export async function insertMadeNegative(
-  sql: Query,
-  accountId: number,
-  marketId: string,
-  change: Extract<Change, { kind: 'add-negative' }>,
-): Promise<number> {
-  const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.negative (account_id, campaign_id, ad_group_id, market_id, match, expression)
-    values (${accountId}, ${change.campaignId}, ${change.adGroupId}, ${marketId}, ${change.match}, ${change.expression})
-    on conflict (account_id, market_id) do update set state = 'enabled'
-    returning negative_id as id`;
-  return id;
-}
-
-const STATE_TABLES = { campaign: 'campaign', 'ad-group': 'ad_group', target: 'target' } as const;
-
-/** Brings our copy of an entity to what an accepted change has made of it; for changes that make nothing new. */
-export async function applyAccepted(sql: Query, accountId: number, change: Change): Promise<void> {
-  const set = (table: string, id: number, values: Record<string, string | number>) => sql`
-    update mowing.${sql.unsafe(table)} set ${sql(values)} where account_id = ${accountId} and ${sql.unsafe(`${table}_id`)} = ${id}`;
-  switch (change.kind) {
-    case 'set-bid':
-      return void (await set('target', change.targetId, { bid_micros: change.to }));
-    case 'set-budget':
-      return void (await set('campaign', change.campaignId, { budget_micros: change.to }));
-    case 'set-modifier':
-      return void (await set('campaign', change.campaignId, { [`${change.placement}_modifier`]: change.to }));
-    case 'set-state':
-      return void (await set(STATE_TABLES[change.entity], change.id, { state: change.to }));
-    case 'archive-place':
-      return void (await set(STATE_TABLES[change.entity], change.id, { state: 'archived' }));
-    case 'archive-target':
-      return void (await set('target', change.targetId, { state: 'archived' }));
-    case 'archive-negative':
-      return void (await set('negative', change.negativeId, { state: 'archived' }));
-  }
 }

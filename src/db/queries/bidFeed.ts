@@ -49,12 +49,12 @@ async function print(
   return Object.fromEntries(names.map((name) => [name, row[name] ?? '']));
 }
 
-/** Accepted changes of bids since a day. */
-export async function listBidChanges(sql: Query, accountId: number, from: string) {
+/** Accepted changes of the given kinds, which set bids, since a day. */
+export async function listBidChanges(sql: Query, accountId: number, kinds: readonly string[], from: string) {
   return sql<{ targetId: number; day: string; from: number | null }[]>`
     select (change->>'targetId')::integer as "targetId", answered_on as day, (change->>'from')::bigint as "from"
     from mowing.change
-    where account_id = ${accountId} and state = 'accepted' and kind = 'set-bid' and answered_on >= ${from}`;
+    where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds}) and answered_on >= ${from}`;
 }
 
 /** Campaigns whose bids are held down, and how far. */

@@ -1,5 +1,5 @@
 import type { Change, ChangeState } from '../../core/changes';
-import type { ChangeFigures } from '../../contract/changes';
+import type { ChangeCarries, ChangeFigures } from '../../contract/changes';
 import type { Query } from '../connection';
 
 export interface ChangeRow {
@@ -11,6 +11,8 @@ export interface ChangeRow {
   undoesId: number | null;
   reason: string;
   figures: ChangeFigures;
+  held: number | null;
+  listId: number | null;
   effectSpend: number;
   effectSales: number;
   baleId: number | null;
@@ -20,62 +22,32 @@ export interface ChangeRow {
   madeNegativeId: number | null;
   stagedAt: string;
   answeredAt: string | null;
-  campaignId: number | null;
-  campaign: string | null;
-  adGroupId: number | null;
-  adGroup: string | null;
-  subject: string | null;
-  /** What now stands where the change sets something: micros, a share, a state; for what it made or ends, its state. */
-  present: number | string | null;
-  /** Whether the campaign, the ad group and the target that it stands in run. */
-  runs: boolean;
   /** Whether another change that is not refused or withdrawn undoes this one. */
   undone: boolean;
 }
 
-const select = (sql: Query) => sql`
-  select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
-    c.undoes_change_id as "undoesId", c.reason, c.figures, c.effect_spend as "effectSpend", c.effect_sales as "effectSales",
-    c.bale_id as "baleId", c.answer_code as "answerCode", c.answer, c.made_target_id as "madeTargetId",
-    c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
-    p.campaign_id as "campaignId", p.name as campaign, g.ad_group_id as "adGroupId", g.name as "adGroup",
-    coalesce(t.expression, n.expression) as subject,
-    case c.kind
-      when 'set-bid' then to_jsonb(t.bid_micros)
-      when 'set-budget' then to_jsonb(p.budget_micros)
-      when 'set-modifier' then to_jsonb(case c.change->>'placement' when 'top' then p.top_modifier when 'rest' then p.rest_modifier else p.pages_modifier end)
-      when 'set-state' then to_jsonb(case c.change->>'entity' when 'target' then t.state when 'ad-group' then g.state else p.state end)
-      when 'add-campaign' then to_jsonb(p.state)
-      when 'add-ad-group' then to_jsonb(g.state)
-      when 'archive-place' then to_jsonb(case c.change->>'entity' when 'ad-group' then g.state else p.state end)
-      when 'archive-target' then to_jsonb(t.state)
-      when 'archive-negative' then to_jsonb(n.state)
-      else to_jsonb(coalesce(mt.state, mn.state))
-    end as present,
-    coalesce(p.state, 'enabled') = 'enabled' and coalesce(g.state, 'enabled') = 'enabled' and coalesce(t.state, 'enabled') = 'enabled' as runs,
-    exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
-            and u.state in ('staged', 'sending', 'accepted')) as undone
-  from mowing.change c
-  left join mowing.target t on t.account_id = c.account_id
-    and t.target_id = case when c.change->>'entity' = 'target' then (c.change->>'id')::integer else (c.change->>'targetId')::integer end
-  left join mowing.negative n on n.account_id = c.account_id and n.negative_id = (c.change->>'negativeId')::integer
-  left join mowing.ad_group g on g.account_id = c.account_id
-    and g.ad_group_id = case when c.change->>'entity' = 'ad-group' then (c.change->>'id')::integer
-                             else coalesce((c.change->>'adGroupId')::integer, t.ad_group_id, n.ad_group_id) end
-  left join mowing.campaign p on p.account_id = c.account_id
-    and p.campaign_id = case when c.change->>'entity' = 'campaign' then (c.change->>'id')::integer
-                             else coalesce((c.change->>'campaignId')::integer, g.campaign_id, n.campaign_id) end
-  left join mowing.target mt on mt.account_id = c.account_id and mt.target_id = c.made_target_id
-  left join mowing.negative mn on mn.account_id = c.account_id and mn.negative_id = c.made_negative_id`;
+/** Which changes are asked for. */
+export interface ChangesAsked {
+  state?: ChangeState;
+  baleId?: number;
+  ids?: number[];
+}
 
-export async function listChanges(
+/** Changes as they were written down, oldest first. */
+export async function listChangeRows(
   sql: Query,
   accountId: number,
-  only: { state?: ChangeState; baleId?: number; ids?: number[] },
+  only: ChangesAsked,
   most = 10_000,
 ): Promise<ChangeRow[]> {
   return sql<ChangeRow[]>`
-    ${select(sql)} where c.account_id = ${accountId}
+    select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
+      c.undoes_change_id as "undoesId", c.reason, c.figures, c.held, c.list_id as "listId", c.effect_spend as "effectSpend",
+      c.effect_sales as "effectSales", c.bale_id as "baleId", c.answer_code as "answerCode", c.answer,
+      c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
+      exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
+              and u.state in ('staged', 'sending', 'accepted')) as undone
+    from mowing.change c where c.account_id = ${accountId}
     ${only.state ? sql`and c.state = ${only.state}` : sql``}
     ${only.baleId ? sql`and c.bale_id = ${only.baleId}` : sql``}
     ${only.ids ? sql`and c.change_id = any(${only.ids}::bigint[])` : sql``}
@@ -85,6 +57,9 @@ export async function listChanges(
 export interface ChangeToStage {
   change: Change;
   key: string;
+  /** Staged again it takes the new value. */
+  isReplaced: boolean;
+  carries: ChangeCarries;
   reason: string;
   figures: ChangeFigures;
   effect: { spend: number; sales: number };
@@ -102,13 +77,15 @@ export async function insertChange(
   change: ChangeToStage,
 ): Promise<{ id: number; isNew: boolean }> {
   const rows = await sql<{ id: number }[]>`
-    insert into mowing.change (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures, effect_spend, effect_sales)
+    insert into mowing.change (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures, effect_spend, effect_sales,
+      held, list_id)
     values (${accountId}, ${change.change.kind}, ${sql.json(change.change as never)}, ${change.key}, ${change.afterId},
-      ${change.undoesId}, ${change.reason}, ${sql.json(change.figures as never)}, ${change.effect.spend}, ${change.effect.sales})
+      ${change.undoesId}, ${change.reason}, ${sql.json(change.figures as never)}, ${change.effect.spend}, ${change.effect.sales},
+      ${change.carries.held ?? null}, ${change.carries.listId ?? null})
     on conflict (account_id, change_key) where state in ('staged', 'sending') do update
       set change = excluded.change, reason = excluded.reason, figures = excluded.figures, effect_spend = excluded.effect_spend,
-          effect_sales = excluded.effect_sales
-      where mowing.change.state = 'staged' and mowing.change.kind like 'set-%'
+          effect_sales = excluded.effect_sales, held = excluded.held, list_id = excluded.list_id
+      where mowing.change.state = 'staged' and ${change.isReplaced}
     returning change_id as id`;
   if (rows.length > 0) return { id: rows[0].id, isNew: true };
   const [pending] = await sql<{ id: number }[]>`

@@ -1,4 +1,4 @@
-import type { Change } from '../../core/changes';
+import { kindsThat } from '../../core/changes';
 import type { Query } from '../connection';
 
 /** Writes down a campaign that is to be made. @returns its id */
@@ -25,11 +25,14 @@ export async function insertDraftAdGroup(
   return id;
 }
 
+/** An ad group can be filled once it and its ad are made. */
+const MAKE_AD_GROUPS = kindsThat(({ makes }) => makes === 'ad-group' || makes === 'ad');
+
 /** The pending change that what goes into a draft ad group has to wait for: the last one that makes it. By ad group. */
 export async function makersOfDrafts(tx: Query, accountId: number): Promise<Map<number, number>> {
   const rows = await tx<{ adGroupId: number; id: number }[]>`
     select (change->>'adGroupId')::integer as "adGroupId", max(change_id) as id from mowing.change
-    where account_id = ${accountId} and kind in ('add-ad-group', 'add-ad') and state in ('staged', 'sending')
+    where account_id = ${accountId} and kind = any(${MAKE_AD_GROUPS}) and state in ('staged', 'sending')
     group by 1`;
   return new Map(rows.map(({ adGroupId, id }) => [adGroupId, id]));
 }
@@ -39,40 +42,11 @@ export async function dropDrafts(tx: Query, accountId: number): Promise<void> {
   const pending = tx`select from mowing.change c where c.account_id = ${accountId} and c.state in ('staged', 'sending')`;
   await tx`
     update mowing.ad_group g set state = 'archived' where g.account_id = ${accountId} and g.state = 'draft'
-      and not exists (${pending} and c.kind = 'add-ad-group' and (c.change->>'adGroupId')::integer = g.ad_group_id)`;
+      and not exists (${pending} and c.kind = any(${kindsThat(({ makes }) => makes === 'ad-group')}) and (c.change->>'adGroupId')::integer = g.ad_group_id)`;
   await tx`
     update mowing.campaign p set state = 'archived' where p.account_id = ${accountId} and p.state = 'draft'
-      and not exists (${pending} and c.kind = 'add-campaign' and (c.change->>'campaignId')::integer = p.campaign_id)`;
+      and not exists (${pending} and c.kind = any(${kindsThat(({ makes }) => makes === 'campaign')}) and (c.change->>'campaignId')::integer = p.campaign_id)`;
   await tx`
     delete from mowing.route r using mowing.ad_group g where r.account_id = ${accountId} and g.account_id = ${accountId}
       and g.ad_group_id = r.home_id and g.state = 'archived' and g.market_id is null`;
-}
-
-/** The market made what was a draft: from now on it is known by the market's id too. */
-export async function adoptDraft(
-  tx: Query,
-  accountId: number,
-  change: Extract<Change, { kind: 'add-campaign' | 'add-ad-group' | 'add-ad' }>,
-  marketId: string,
-): Promise<void> {
-  // A sync may have been quicker and taken it for a stranger: that copy makes room.
-  if (change.kind !== 'add-ad')
-    await tx`
-      update mowing.${tx.unsafe(change.kind === 'add-campaign' ? 'campaign' : 'ad_group')} set market_id = null, state = 'archived'
-      where account_id = ${accountId} and market_id = ${marketId}`;
-  switch (change.kind) {
-    case 'add-campaign':
-      return void (await tx`
-        update mowing.campaign set market_id = ${marketId}, state = 'enabled', budget_micros = ${change.budget}, pacing = coalesce(pacing, 'even'),
-          flex = coalesce(flex, 'fixed')
-        where account_id = ${accountId} and campaign_id = ${change.campaignId}`);
-    case 'add-ad-group':
-      return void (await tx`
-        update mowing.ad_group set market_id = ${marketId}, state = 'enabled', default_bid_micros = ${change.defaultBid}
-        where account_id = ${accountId} and ad_group_id = ${change.adGroupId}`);
-    case 'add-ad':
-      return void (await tx`
-        insert into mowing.ad (account_id, ad_group_id, product_id, market_id)
-        values (${accountId}, ${change.adGroupId}, ${change.productId}, ${marketId}) on conflict (account_id, market_id) do nothing`);
-  }
 }

@@ -66,6 +66,6 @@ export async function listMadeByLists(
   accountId: number,
 ): Promise<{ listId: number; negativeId: number }[]> {
   return sql<{ listId: number; negativeId: number }[]>`
-    select (figures->>'listId')::integer as "listId", made_negative_id as "negativeId" from mowing.change
-    where account_id = ${accountId} and kind = 'add-negative' and state = 'accepted' and figures ? 'listId' and made_negative_id is not null`;
+    select list_id as "listId", made_negative_id as "negativeId" from mowing.change
+    where account_id = ${accountId} and state = 'accepted' and list_id is not null and made_negative_id is not null`;
 }

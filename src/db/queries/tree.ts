@@ -1,4 +1,5 @@
-import type { AdGroupNode, CampaignNode, LastChange } from '../../core/lenses';
+import type { Change } from '../../core/changes';
+import type { AdGroupNode, CampaignNode } from '../../core/lenses';
 import type { Query } from '../connection';
 
 export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {
@@ -19,13 +20,10 @@ export async function listLines(sql: Query, accountId: number): Promise<{ id: nu
     select line_id as id, name from mowing.product_line where account_id = ${accountId} order by line_id`;
 }
 
-/** The last accepted change of every target, campaign and ad group that was changed from here. */
-export async function listLastChanges(sql: Query, accountId: number): Promise<LastChange[]> {
-  return sql<LastChange[]>`
-    select entity, id, max(answered_on) as day from (
-      select case when change ? 'targetId' then 'target' when kind = 'set-state' then change->>'entity' else 'campaign' end as entity,
-        coalesce(change->>'targetId', change->>'campaignId', change->>'id')::integer as id, answered_on
-      from mowing.change
-      where account_id = ${accountId} and state = 'accepted' and kind in ('set-bid', 'set-state', 'set-budget', 'set-modifier')
-    ) c group by entity, id`;
+/** The last accepted change of everything that changes of the given kinds were made on, and its day. */
+export async function listLastAccepted(sql: Query, accountId: number, kinds: readonly string[]) {
+  return sql<{ change: Change; day: string }[]>`
+    select distinct on (change_key) change, answered_on as day from mowing.change
+    where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds})
+    order by change_key, answered_on desc`;
 }

@@ -70,14 +70,15 @@ describe('the change that is staged', () => {
     expect(made.change).toEqual({ kind: 'set-bid', targetId: 1001, from: 400_000, to: act(0).to });
     expect(made.reason).toBe(reasonOf(plan, table, 0));
     expect(made.reason).toContain('0 orders in 150 days');
-    expect(made.figures).toMatchObject({ step: 'dead', clicks: 60, spend: 24_000_000, held: 1 });
+    expect(made.figures).toMatchObject({ step: 'dead', clicks: 60, spend: 24_000_000 });
+    expect(made.carries).toEqual({ held: 1 });
     expect(made.effect.spend).toBeLessThan(0);
   });
 
   test('says when it was edited, and then nothing of how the campaign is held', () => {
     const made = change(1, { kind: 'bid', to: 450_000 })!;
     expect(made.reason).toMatch(/^Edited by hand\. /);
-    expect(made.figures.held).toBeUndefined();
+    expect(made.carries).toEqual({});
   });
 
   test('pauses, giving up what the target sells', () => {

@@ -1,4 +1,4 @@
-import { changeKey, moveByHand } from '../../core/changes';
+import { changeKey, moveByHand, setValueOf, stopOf } from '../../core/changes';
 import type { HandStep, MarketLimits, ValueLimits } from '../../core/changes';
 import { sumsAt } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
@@ -154,10 +154,11 @@ export function newChange(
 function expectedOf(change: NewChange['change'], window: Month, days: number): NewChange['effect'] {
   const part = DAYS_PER_MONTH / days;
   const now = { clicks: window.clicks * part, spend: window.spend * part, sales: window.sales * part };
+  const value = setValueOf(change);
   const after =
-    change.kind === 'set-bid' && change.from
-      ? monthAt(now, change.to / change.from)
-      : change.kind === 'set-state' && change.to === 'paused'
+    value?.isBid && value.from
+      ? monthAt(now, value.to / value.from)
+      : stopOf(change)
         ? { clicks: 0, spend: 0, sales: 0 }
         : now;
   return { spend: Math.round(after.spend - now.spend), sales: Math.round(after.sales - now.sales) };

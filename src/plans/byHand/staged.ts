@@ -1,7 +1,8 @@
 import { STATES } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import { changeKey } from '../../core/changes';
-import type { Change, Placement } from '../../core/changes';
+import type { Change } from '../../core/changes';
+import { PLACEMENTS } from '../../core/structure';
 
 /** Days in which a change is new: what it did cannot be seen yet. */
 export const COOL_DOWN_DAYS = 6;
@@ -12,8 +13,6 @@ export type Staged = ReadonlyMap<string, Change>;
 export function stagedOf(pending: readonly { change: Change }[]): Staged {
   return new Map(pending.map(({ change }) => [changeKey(change), change]));
 }
-
-const PLACEMENTS: readonly Placement[] = ['top', 'rest', 'pages'];
 
 /** Whether the market knows what a row is and takes changes of it: what has ended and drafts stay as they are. */
 export const canBeSet = (table: LensTable, row: number): boolean =>

@@ -1,5 +1,6 @@
 import { settingsOf } from '../../core/bids';
 import type { BidFeed, BidSettings } from '../../core/bids';
+import { inDecimals } from '../../core/changes';
 import { buildLens, GRADES, indexTree, sumsAt } from '../../core/lenses';
 import type { AccountTree } from '../../core/lenses';
 import type { FieldSumsAnswer } from '../../contract/api';
@@ -9,7 +10,7 @@ import type { MarketLimits } from '../../core/changes';
 import { actOf, arrangeBids, heldBids, toBidChange } from '../bids';
 import type { BidEdits } from '../bids';
 import { heldLens, toGrainSums } from '../field';
-import { amount, figuresOf, tellChange } from './planned';
+import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
 
 /** What a step that tunes bids is planned from. */
@@ -71,7 +72,7 @@ export function planBids(
           },
           from: amount(act.from),
           to: amount(act.to),
-          change: tellChange(made.change),
+          change: inDecimals(made.change),
           also: [],
           reason: made.reason,
           evidence: GRADES[plan.grade[row]],

@@ -1,10 +1,11 @@
+import { inDecimals } from '../../core/changes';
 import { EVIDENCE_GRADES } from '../../core/evidence';
 import { sumsOfRow } from '../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../core/units';
 import type { StepName } from '../../contract/review';
 import { toChanges } from '../terms';
 import type { HeldReview, Proposal, ReviewSettings } from '../terms';
-import { amount, figuresOf, tellChange } from './planned';
+import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
 
 /** What a step proposes for the search terms of a window, in the order of the page. @param handled keys of rows that are staged or put aside */
@@ -45,8 +46,8 @@ function planned(held: HeldReview, proposal: Proposal, { targetAcos }: ReviewSet
       },
       from: null,
       to: proposal.step === 'harvest' ? amount(proposal.bid) : null,
-      change: first ? tellChange(first.change) : null,
-      also: rest.map(({ change }) => tellChange(change)),
+      change: first ? inDecimals(first.change) : null,
+      also: rest.map(({ change }) => inDecimals(change)),
       reason: proposal.reason,
       evidence: EVIDENCE_GRADES[estimates.grade[row]],
       figures: figuresOf(sumsOfRow(table, row)),

@@ -1,6 +1,5 @@
 import type { NewChange } from '../../contract/changes';
-import type { Amount, PlanAnswer, PlanProposal, ToldChange } from '../../contract/plan';
-import type { Change } from '../../core/changes';
+import type { Amount, PlanAnswer, PlanProposal } from '../../contract/plan';
 import { ratio } from '../../core/measures';
 import type { Sums } from '../../core/measures';
 import { microsToDecimal } from '../../core/units';
@@ -33,22 +32,6 @@ export const figuresOf = ({
   sales: amount(sales),
   acos: ratio(spend, sales),
 });
-
-/** Fields of changes that hold money. */
-const MONEY = ['bid', 'budget', 'defaultBid'];
-const MOVED_MONEY: readonly Change['kind'][] = ['set-bid', 'set-budget'];
-
-/** A change with its money as decimal strings. */
-export function tellChange(change: Change): ToldChange {
-  const isMoney = (key: string) =>
-    MONEY.includes(key) || (MOVED_MONEY.includes(change.kind) && (key === 'from' || key === 'to'));
-  return Object.fromEntries(
-    Object.entries(change).map(([key, value]) => [
-      key,
-      isMoney(key) ? amount(value as number | null) : value,
-    ]),
-  ) as ToldChange;
-}
 
 /** What all proposals of a step come to; the profit is of those whose margin is known. */
 export function summaryOf(list: readonly Planned[]): PlanAnswer['summary'] {

@@ -156,7 +156,7 @@ test('on a named list is a negative for each of its campaigns, and the list is n
     { campaignId: 1, adGroupId: null },
     { campaignId: 9, adGroupId: null },
   ]);
-  expect(list.map(({ figures }) => figures.listId)).toEqual([5, 5]);
+  expect(list.map(({ carries }) => carries?.listId)).toEqual([5, 5]);
 });
 
 test('many proposals in one request keep who waits for whom', () => {

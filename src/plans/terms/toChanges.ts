@@ -33,11 +33,12 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
     const lost = -Math.round((sums.sales / daysIn(review.window.from, review.window.to)) * DAYS_PER_MONTH);
     // What is saved and given up is known of where it ran; the other places only keep it from moving there.
     const listId = listOfScope(proposal.scope);
-    const own = listId === null ? figures : { ...figures, listId };
+    const carries = listId === null ? {} : { listId };
     return (proposal.places.get(proposal.scope) ?? []).map((place, at) => ({
       change: negativeAt(place, proposal.match, row, review),
       reason,
-      figures: own,
+      figures,
+      carries,
       effect: at === 0 ? { spend: saved, sales: lost } : { spend: 0, sales: 0 },
     }));
   }

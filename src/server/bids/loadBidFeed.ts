@@ -1,4 +1,5 @@
 import { HISTORY_DAYS } from '../../core/bids';
+import { kindsThat } from '../../core/changes';
 import { addDays } from '../../core/units';
 import { listBidChanges, listHeld, readBidDays } from '../../db/queries/bidFeed';
 import type { PrintedColumns } from '../../db/queries/bidFeed';
@@ -17,7 +18,12 @@ export async function loadBidFeed(accountId: number): Promise<string> {
   const from = addDays(today, -HISTORY_DAYS);
   const [{ days, placements }, bidChanges, held, completion] = await Promise.all([
     readBidDays(db(), accountId, from, today),
-    listBidChanges(db(), accountId, from),
+    listBidChanges(
+      db(),
+      accountId,
+      kindsThat(({ sets }) => sets === 'bid'),
+      from,
+    ),
     listHeld(db(), accountId),
     loadCompletion(accountId, today),
   ]);

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { describeChange, setValueOf } from '../../core/changes';
+import { describeChange, inDecimals, isMaking, setValueOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
 import type { ChangeInfo } from '../../contract/changes';
@@ -26,6 +26,7 @@ const FIELDS = [
 
 function fields(info: ChangeInfo): (string | number)[] {
   const { change } = info;
+  const plain = inDecimals(change);
   const text = 'expression' in change ? change.expression : (info.subject ?? '');
   const list = [
     info.id,
@@ -37,8 +38,8 @@ function fields(info: ChangeInfo): (string | number)[] {
     'match' in change ? change.match : '',
     text,
     addedValue(change),
-    'to' in change ? valueText(change, change.from) : '',
-    'to' in change ? valueText(change, change.to) : '',
+    valueText(plain.from),
+    valueText(plain.to),
     info.afterId ?? '',
     info.reason,
     info.answer ?? '',
@@ -48,15 +49,12 @@ function fields(info: ChangeInfo): (string | number)[] {
 
 /** What something new starts with, a decimal: a target's bid, an ad group's default bid, a campaign's budget. Empty for other changes. */
 function addedValue(change: Change): string {
-  const value = change.kind.startsWith('add-') ? setValueOf(change) : null;
+  const value = isMaking(change) ? setValueOf(change) : null;
   return value === null ? '' : microsToDecimal(value.to);
 }
 
 /** A value before or after, as files write it: money as a decimal, a modifier as a share. */
-function valueText({ kind }: Change, value: number | string | null): string {
-  if (value === null) return '';
-  return kind === 'set-bid' || kind === 'set-budget' ? microsToDecimal(value as number) : String(value);
-}
+const valueText = (value: unknown): string => (value === null || value === undefined ? '' : String(value));
 
 /** Changes as a CSV file for a spreadsheet. */
 export function changesCsv(changes: ChangeInfo[]): string {
@@ -83,16 +81,23 @@ export function changesJson(changes: ChangeInfo[]): string {
     state,
     campaign,
     adGroup,
-    ...change,
-    ...(addedValue(change) === '' ? {} : { bid: addedValue(change) }),
-    ...('budget' in change ? { budget: addedValue(change) } : {}),
-    ...('defaultBid' in change ? { defaultBid: addedValue(change) } : {}),
-    ...('to' in change ? { from: valueText(change, change.from), to: valueText(change, change.to) } : {}),
+    ...told(change),
     afterId,
     reason,
     answer,
   }));
   return `${JSON.stringify({ changes: list }, null, 2)}\n`;
+}
+
+/** A change's own fields: what something new starts with stands under `bid` whatever it is called. */
+function told(change: Change): Record<string, unknown> {
+  const { from, to, ...rest } = inDecimals(change);
+  const bid = addedValue(change);
+  return {
+    ...rest,
+    ...(bid === '' ? {} : { bid }),
+    ...(to === undefined ? {} : { from: valueText(from), to: valueText(to) }),
+  };
 }
 
 export type ChangeFileFormat = 'csv' | 'xlsx' | 'json';

@@ -2,9 +2,10 @@ import { effectAtBid } from '../../core/bids';
 import { fromPresent, setValueOf, withValue } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { MowingError } from '../../contract/mowingError';
-import { listChanges, rewriteStaged } from '../../db/queries/changes';
+import { rewriteStaged } from '../../db/queries/changes';
 import type { ChangeRow } from '../../db/queries/changes';
 import { db } from '../context/context';
+import { listChanges } from './listChanges';
 
 /** A number for a staged change to set: micros, or a share for a modifier. */
 export interface StagedValue {
@@ -48,8 +49,9 @@ const onUnit = (change: Change, value: number) =>
 
 function effectAt({ change, effectSpend, effectSales }: ChangeRow, value: number) {
   const planned = { spend: effectSpend, sales: effectSales };
-  if (change.kind !== 'set-bid' || change.from === null) return planned;
-  return effectAtBid(planned, { from: change.from, to: change.to, next: value });
+  const set = setValueOf(change);
+  if (!set?.isBid || set.from === null) return planned;
+  return effectAtBid(planned, { from: set.from, to: set.to, next: value });
 }
 
 /** Has staged changes go from what stands there now. @returns ids of those that did */

@@ -2,13 +2,15 @@ import { inverseOf } from '../../core/changes';
 import type { ChangeState } from '../../core/changes';
 import type { BaleInfo, ChangeInfo } from '../../contract/changes';
 import { listBales } from '../../db/queries/bales';
-import { listChanges } from '../../db/queries/changes';
-import type { ChangeRow } from '../../db/queries/changes';
 import { db } from '../context/context';
+import { listChanges } from './listChanges';
+import type { StandingChange } from './listChanges';
 
-function changeInfo(row: ChangeRow): ChangeInfo {
+function changeInfo(row: StandingChange): ChangeInfo {
   const {
     key: _key,
+    held,
+    listId,
     effectSpend,
     effectSales,
     madeTargetId,
@@ -21,6 +23,7 @@ function changeInfo(row: ChangeRow): ChangeInfo {
   return {
     ...rest,
     campaign: campaign ?? 'unknown campaign',
+    carries: { ...(held !== null && { held }), ...(listId !== null && { listId }) },
     effect: { spend: effectSpend, sales: effectSales },
     undoable: row.state === 'accepted' && !undone && inverse !== null,
   };

@@ -1,23 +1,21 @@
 import { randomUUID } from 'node:crypto';
+import { acceptedOf, blockOf, entitiesOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
-import type { ChangeFigures } from '../../contract/changes';
 import type { MarketAnswer, MarketChange } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
-import type { Query } from '../../db/connection';
+import type { Query, Transaction } from '../../db/connection';
+import { applyAccepted } from '../../db/queries/accepted';
 import { findAccount } from '../../db/queries/accounts';
 import {
-  applyAccepted,
   finishBale,
   insertBale,
-  insertMadeNegative,
-  insertMadeTarget,
   listSendingBales,
   listUnanswered,
   lockBale,
   noteTrouble,
 } from '../../db/queries/bales';
 import { addListTerm } from '../../db/queries/negativeLists';
-import { adoptDraft, dropDrafts } from '../../db/queries/drafts';
+import { dropDrafts } from '../../db/queries/drafts';
 import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
@@ -86,7 +84,7 @@ export async function deliverBale(accountId: number, baleId: number): Promise<st
 }
 
 async function deliverLot(
-  tx: Query,
+  tx: Transaction,
   accountId: number,
   baleId: number,
 ): Promise<'not mine' | 'more' | 'done'> {
@@ -140,43 +138,50 @@ async function ask(account: string, key: string, changes: MarketChange[]): Promi
   }
 }
 
-async function takeAnswer(
-  tx: Query,
-  accountId: number,
-  { id, change, figures }: { id: number; change: Change; figures: ChangeFigures },
-  answer: MarketAnswer,
-) {
-  if (!answer.accepted || answer.id === null)
+interface Answered {
+  id: number;
+  change: Change;
+  held: number | null;
+  listId: number | null;
+}
+
+async function takeAnswer(tx: Transaction, accountId: number, one: Answered, answer: MarketAnswer) {
+  const { id, accepted } = answer;
+  if (!accepted || id === null)
     return answerChange(
       tx,
       accountId,
-      id,
+      one.id,
       refusal(answer.code ?? 'refused', answer.sentence ?? 'The market gave no reason.'),
     );
-  let targetId: number | null = null;
-  let negativeId: number | null = null;
-  switch (change.kind) {
-    case 'add-keyword':
-    case 'add-item-target':
-      targetId = await insertMadeTarget(tx, accountId, answer.id, change);
-      break;
-    case 'add-negative':
-      negativeId = await insertMadeNegative(tx, accountId, answer.id, change);
-      // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
-      if (figures.listId !== undefined) await addListTerm(tx, accountId, figures.listId, change);
-      break;
-    case 'add-campaign':
-    case 'add-ad-group':
-    case 'add-ad':
-      await adoptDraft(tx, accountId, change, answer.id);
-      break;
-    default:
-      await applyAccepted(tx, accountId, change);
-      // The bids of a campaign that runs dry are held down; the next round starts from there.
-      if (change.kind === 'set-bid' && figures.held !== undefined)
-        await keepHeld(tx, accountId, change.targetId, figures.held);
-  }
-  await answerChange(tx, accountId, id, { accepted: true, code: null, sentence: null, targetId, negativeId });
+  const made = await tx
+    .savepoint((inner) => takeAccepted(inner, accountId, one, id))
+    .catch((error: unknown) => {
+      // The market has carried it out: that stands, whatever our copy makes of it. Asked again it would be answered alike, for ever.
+      log().error(
+        { err: error, change: one.id },
+        'an accepted change could not be copied; the next sync brings it',
+      );
+      return { targetId: null, negativeId: null };
+    });
+  await answerChange(tx, accountId, one.id, { accepted: true, code: null, sentence: null, ...made });
+}
+
+/** What an accepted change makes of our copy, and of what it carries. */
+async function takeAccepted(
+  tx: Query,
+  accountId: number,
+  { change, held, listId }: Answered,
+  marketId: string,
+) {
+  const made = await applyAccepted(tx, accountId, acceptedOf(change), marketId);
+  // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
+  const block = blockOf(change);
+  if (listId !== null && block) await addListTerm(tx, accountId, listId, block);
+  // The bids of a campaign that runs dry are held down; the next round starts from there.
+  const { target } = entitiesOf(change);
+  if (held !== null && target !== undefined) await keepHeld(tx, accountId, target, held);
+  return made;
 }
 
 async function endBale(tx: Query, accountId: number, baleId: number) {

@@ -1,4 +1,4 @@
-import { changeKey, entitiesOf } from '../../core/changes';
+import { changeKey, entitiesOf, goesInto, isReplaced } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
@@ -35,22 +35,20 @@ export async function stageIn(tx: Query, accountId: number, list: NewChange[]): 
       );
     // What goes into a draft waits until the draft is made.
     const afterId =
-      one.after === undefined ? (makers.get(adGroupOf(one.change)) ?? null) : staged[one.after].id;
+      one.after === undefined ? (makers.get(goesInto(one.change) ?? 0) ?? null) : staged[one.after].id;
     staged.push(await insertChange(tx, accountId, toStage(one, afterId)));
   }
   return staged.map(({ id, isNew }) => (isNew ? id : null));
 }
 
-/** The ad group that a new target goes into; 0 for other changes. */
-const adGroupOf = (change: Change): number =>
-  change.kind === 'add-keyword' || change.kind === 'add-item-target' ? change.adGroupId : 0;
-
 function toStage(one: NewChange, afterId: number | null): ChangeToStage {
   return {
     change: one.change,
     key: changeKey(one.change),
+    isReplaced: isReplaced(one.change),
     reason: one.reason,
     figures: one.figures,
+    carries: one.carries ?? {},
     effect: one.effect,
     afterId,
     undoesId: null,

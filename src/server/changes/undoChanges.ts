@@ -1,10 +1,19 @@
-import { changeKey, describeChange, fromPresent, inverseOf, isChangedSince } from '../../core/changes';
+import {
+  changeKey,
+  describeChange,
+  fromPresent,
+  inverseOf,
+  isChangedSince,
+  isMaking,
+  isReplaced,
+} from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { UndoAnswer, UndoRequest } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
-import { insertChange, listChanges } from '../../db/queries/changes';
-import type { ChangeRow } from '../../db/queries/changes';
+import { insertChange } from '../../db/queries/changes';
 import { db } from '../context/context';
+import { listChanges } from './listChanges';
+import type { StandingChange } from './listChanges';
 
 /**
  * Stages the opposite of accepted changes. Where something else was set since, nothing is staged and it is asked what to do, unless
@@ -38,18 +47,17 @@ export async function undoChanges({ account, ids, changed }: UndoRequest): Promi
   return { ids: await stageUndoing(account, chosen), changed: [] };
 }
 
-function inverseOfRow(row: ChangeRow): Change | null {
+function inverseOfRow(row: StandingChange): Change | null {
   if (row.state !== 'accepted' || row.undone) return null;
   return inverseOf(row.change, { targetId: row.madeTargetId, negativeId: row.madeNegativeId });
 }
 
 /** What was made and has ended since cannot be ended again. */
-const canComeBack = ({ change, present }: ChangeRow) =>
-  !change.kind.startsWith('add-') || present !== 'archived';
+const canComeBack = ({ change, present }: StandingChange) => !isMaking(change) || present !== 'archived';
 
 async function stageUndoing(
   accountId: number,
-  list: { row: ChangeRow; inverse: Change }[],
+  list: { row: StandingChange; inverse: Change }[],
 ): Promise<number[]> {
   return db().begin(async (tx) => {
     const staged: number[] = [];
@@ -59,7 +67,9 @@ async function stageUndoing(
         change,
         key: changeKey(change),
         reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
+        isReplaced: isReplaced(change),
         figures: {},
+        carries: {},
         effect: { spend: -row.effectSpend, sales: -row.effectSales },
         afterId: null,
         undoesId: row.id,

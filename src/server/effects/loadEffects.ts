@@ -1,6 +1,8 @@
 import { sumEffects } from '../../core/changes';
-import { CHANGE_SORTS, effectMeasure, sortOfChange } from '../../core/effect';
-import type { ChangeSort, MadeChange } from '../../core/effect';
+import { CHANGE_SORTS, sortOfChange } from '../../core/changes';
+import type { ChangeSort } from '../../core/changes';
+import { effectMeasure } from '../../core/effect';
+import type { MadeChange } from '../../core/effect';
 import { addDays, dayFromNumber, dayNumber } from '../../core/units';
 import { UNSETTLED_DAYS, unsettledDays } from '../../core/windows';
 import type { BaleEffects, SortEffects } from '../../contract/effects';

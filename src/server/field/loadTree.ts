@@ -1,8 +1,9 @@
 import { marginOf } from '../../core/economics';
-import type { AccountTree } from '../../core/lenses';
+import { entitiesOf, kindsThat } from '../../core/changes';
+import type { AccountTree, LastChange } from '../../core/lenses';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { listTargets } from '../../db/queries/structure';
-import { listAdGroupNodes, listCampaignNodes, listLastChanges, listLines } from '../../db/queries/tree';
+import { listAdGroupNodes, listCampaignNodes, listLastAccepted, listLines } from '../../db/queries/tree';
 import { readWordLists } from '../../db/queries/wordLists';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
@@ -19,7 +20,7 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     listProducts(db(), accountId),
     listLines(db(), accountId),
     listGoals(db(), accountId),
-    listLastChanges(db(), accountId),
+    loadLastChanges(accountId),
     readWordLists(db(), accountId),
   ]);
   return {
@@ -38,4 +39,22 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     lists,
     lastChanges,
   };
+}
+
+/** The day of the last accepted change of every target, campaign and ad group that was set to something from here. */
+async function loadLastChanges(accountId: number): Promise<LastChange[]> {
+  const last = new Map<string, LastChange>();
+  const kinds = kindsThat(({ sets }) => sets !== null);
+  for (const { change, day } of await listLastAccepted(db(), accountId, kinds)) {
+    const { target, adGroup, campaign } = entitiesOf(change);
+    const [entity, id] =
+      target !== undefined
+        ? (['target', target] as const)
+        : adGroup !== undefined
+          ? (['ad-group', adGroup] as const)
+          : (['campaign', campaign!] as const);
+    const key = `${entity} ${id}`;
+    if ((last.get(key)?.day ?? '') < day) last.set(key, { entity, id, day });
+  }
+  return [...last.values()];
 }

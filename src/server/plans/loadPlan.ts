@@ -4,7 +4,7 @@ import { isTermStep } from '../../contract/review';
 import type { ReviewData } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
-import { listChanges } from '../../db/queries/changes';
+import { listChangeRows } from '../../db/queries/changes';
 import { pendingTargets } from '../../plans/bids';
 import { planBids, planTerms, summaryOf } from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
@@ -37,7 +37,7 @@ export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
 
 async function pendingOf(accountId: number) {
   const lists = await Promise.all(
-    (['staged', 'sending'] as const).map((state) => listChanges(db(), accountId, { state })),
+    (['staged', 'sending'] as const).map((state) => listChangeRows(db(), accountId, { state })),
   );
   return lists.flat();
 }

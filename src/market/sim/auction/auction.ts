@@ -1,6 +1,6 @@
 import { normalCdf, normalQuantile } from '../chance/normal';
 import type { Stream } from '../chance/stream';
-import type { Placement } from './placements';
+import type { Placement } from '../../../core/structure';
 
 /** Spread of rivals' bids around their median, of the logarithm. */
 export const RIVAL_SPREAD = 0.55;

@@ -1,5 +1,5 @@
 import type { Field, Player } from '../auction/caught';
-import { PLACEMENTS } from '../auction/placements';
+import { PLACEMENTS } from '../../../core/structure';
 import type { Query } from '../world/query';
 import type { Figures, HourFact, TargetFact, TermFact } from './facts';
 

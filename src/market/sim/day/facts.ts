@@ -1,4 +1,4 @@
-import type { Placement } from '../auction/placements';
+import type { Placement } from '../../../core/structure';
 
 // What one day leaves in the market's books. Money in micros; orders are those that were visible on the day itself.
 

@@ -1,8 +1,8 @@
 import { dayFromNumber, dayNumber } from '../../../core/units';
 import { clickPrice, PLACEMENT_FACTS, standing, winChance } from '../auction/auction';
 import type { Field, Player } from '../auction/caught';
-import { PLACEMENTS } from '../auction/placements';
-import type { Placement } from '../auction/placements';
+import { PLACEMENTS } from '../../../core/structure';
+import type { Placement } from '../../../core/structure';
 import { mixSeeds, Stream } from '../chance/stream';
 import type { SimSchedule } from '../seller/books';
 import type { Query } from '../world/query';

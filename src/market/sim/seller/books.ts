@@ -1,5 +1,5 @@
 import type { KeywordMatch } from '../../../core/matching';
-import type { Placement } from '../auction/placements';
+import type { Placement } from '../../../core/structure';
 
 // What a seller has set up, as the market keeps it. Ids are the market's; money in micros; percentages are shares.
 

@@ -1,7 +1,7 @@
 import { matchWords } from '../../../core/matching';
 import type { Synonyms } from '../../../core/matching';
 import { mixSeeds, seedOf, Stream } from '../chance/stream';
-import type { Placement } from '../auction/placements';
+import type { Placement } from '../../../core/structure';
 import type { Scenario } from '../scenario/scenario';
 import { makeItemCode } from './itemCode';
 import { queriesOf } from './queries';

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { CHANGE_SORTS } from '../../../core/effect';
+import { CHANGE_SORTS } from '../../../core/changes';
 import { formatCount, formatDay } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';

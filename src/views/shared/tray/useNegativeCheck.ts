@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
+import { blockOf } from '../../../core/changes';
 import type { ChangeInfo } from '../../../contract/changes';
 import type { BlockedAnswer } from '../wordsEngine/types';
 import { pageWords, useWords } from '../wordsEngine/useWords';
@@ -15,14 +16,14 @@ export interface CostlyNegative extends BlockedAnswer {
  * goes with a harvest moves its term and is left out.
  */
 export function useNegativeCheck(account: AccountInfo | undefined, changes: readonly ChangeInfo[]) {
-  const asked = changes.filter(({ change, afterId }) => change.kind === 'add-negative' && afterId === null);
+  const asked = changes.filter(({ change, afterId }) => blockOf(change) !== null && afterId === null);
   const ids = asked.map(({ id }) => id);
   const { loaded, error } = useWords(account, asked.length > 0);
   const [confirmed, setConfirmed] = useState<ReadonlySet<number>>(new Set());
   const { data, error: fault } = useQuery({
     queryKey: ['blocked-by', loaded?.loadId, ids],
     queryFn: async () => {
-      const negatives = asked.flatMap(({ change }) => (change.kind === 'add-negative' ? [change] : []));
+      const negatives = asked.flatMap(({ change }) => blockOf(change) ?? []);
       const blocks = await pageWords().blocks(loaded!.loadId, negatives);
       // The worker has another load by now: asked again, never taken for "nothing is blocked".
       if (blocks === null) throw new Error('The search terms changed while the negatives were checked.');

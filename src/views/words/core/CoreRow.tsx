@@ -1,3 +1,4 @@
+import { blockOf } from '../../../core/changes';
 import Button from '@mui/material/Button';
 import type { NewChange } from '../../../contract/changes';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -17,9 +18,10 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
   const { term, sums, home, atHome, leaks, places, isPinned } = one;
   const open = leaks.flatMap((leak, at) => (leak.isBlocked ? [] : [{ ...leak, place: places[at] }]));
   const staged = new Set(
-    tray.changes.flatMap(({ change }) =>
-      change.kind === 'add-negative' && change.expression === term ? [change.adGroupId] : [],
-    ),
+    tray.changes.flatMap(({ change }) => {
+      const block = blockOf(change);
+      return block?.expression === term ? [block.adGroupId] : [];
+    }),
   );
   const left = open.filter(({ adGroupId }) => !staged.has(adGroupId));
   return (

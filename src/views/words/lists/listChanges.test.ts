@@ -50,10 +50,10 @@ test('what a list lacks is staged for whole campaigns and names the list; what i
         match: 'phrase',
         expression: 'second hand',
       },
-      figures: { listId: 5 },
+      carries: { listId: 5 },
     },
   ]);
   expect(liftExcess(list)).toMatchObject([
-    { change: { kind: 'archive-negative', negativeId: 31 }, figures: { listId: 5 } },
+    { change: { kind: 'archive-negative', negativeId: 31 }, carries: { listId: 5 } },
   ]);
 });

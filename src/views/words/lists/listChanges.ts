@@ -9,7 +9,8 @@ export const stageMissing = ({ id, name, missing }: NegativeListInfo): NewChange
   missing.map(({ campaignId, match, expression }) => ({
     change: { kind: 'add-negative', campaignId, adGroupId: null, match, expression },
     reason: `On the list “${name}”, which is kept over this campaign.`,
-    figures: { step: 'negatives', listId: id },
+    figures: { step: 'negatives' },
+    carries: { listId: id },
     effect: { spend: 0, sales: 0 },
   }));
 
@@ -18,7 +19,8 @@ export const liftExcess = ({ id, name, excess }: NegativeListInfo): NewChange[] 
   excess.map((negative) => ({
     change: { kind: 'archive-negative', negativeId: negative.id },
     reason: `“${negative.expression}” was taken off the list “${name}”, or the campaign was.`,
-    figures: { step: 'negatives', listId: id },
+    figures: { step: 'negatives' },
+    carries: { listId: id },
     effect: { spend: 0, sales: 0 },
   }));
 

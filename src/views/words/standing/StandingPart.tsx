@@ -1,3 +1,4 @@
+import { entitiesOf } from '../../../core/changes';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -24,9 +25,7 @@ const MOST = 300;
 export function StandingPart({ account, loaded, tray }: WordsPartProps) {
   const [kind, setKind] = useState<NegativeFinding['kind'] | 'all'>('all');
   const { answer } = useWordsAnswer(loaded, ['standing'], (engine, id) => engine.standing(id));
-  const staged = new Set(
-    tray.changes.flatMap(({ change }) => (change.kind === 'archive-negative' ? [change.negativeId] : [])),
-  );
+  const staged = new Set(tray.changes.flatMap(({ change }) => entitiesOf(change).negative ?? []));
   const all = (answer ?? []).filter(({ negative }) => !staged.has(negative.id));
   const shown = all.filter((one) => kind === 'all' || one.kind === kind);
   const costly = all.filter((one) => one.kind === 'blocks-sold' || one.kind === 'blocks-target').length;

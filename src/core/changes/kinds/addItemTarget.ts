@@ -1,0 +1,56 @@
+import { normaliseTerm } from '../../matching';
+import type { Micros } from '../../units';
+import { checkBid } from '../limits';
+import type { ArchiveTarget } from './archiveTarget';
+import { endsMade } from './madeTarget';
+import type { ChangeSpec } from './spec';
+
+/** Bids on an item code in an ad group. */
+export interface AddItemTarget {
+  kind: 'add-item-target';
+  adGroupId: number;
+  expression: string;
+  bid: Micros;
+}
+
+export const addItemTarget: ChangeSpec<AddItemTarget, ArchiveTarget> = {
+  kind: 'add-item-target',
+  shape: { adGroupId: 'id', expression: 'expression', bid: 'bid' },
+  byRequest: true,
+  key: ({ adGroupId, expression }) => `item ${adGroupId} ${normaliseTerm(expression)}`,
+  words: ({ expression }) => `Bid on item ${expression}`,
+  group: () => 'New item targets',
+  sort: () => 'harvest',
+  entities: ({ adGroupId }) => ({ adGroup: adGroupId }),
+  sets: null,
+  makes: 'target',
+  goesInto: ({ adGroupId }) => adGroupId,
+  value: {
+    read: ({ bid }) => ({ from: null, to: bid, unit: 'money', isBid: true }),
+    write: (change, bid) => ({ ...change, bid }),
+  },
+  present: ({ made }) => made,
+  isChangedSince: (_, present) => present !== 'enabled',
+  inverse: endsMade,
+  check: ({ bid }, limits) => checkBid(bid, limits),
+  idleWhenPaused: true,
+  touches: (_, { madeTargetId }) => ({ target: madeTargetId }),
+  toMarket: ({ adGroupId, expression, bid }, ids) => {
+    const place = ids.adGroup(adGroupId);
+    return place
+      ? {
+          do: 'create',
+          entity: 'targets',
+          fields: { adGroupId: place, kind: 'item', match: null, expression, bid },
+        }
+      : null;
+  },
+  accepted: ({ adGroupId, expression, bid }) => ({
+    does: 'make-target',
+    adGroupId,
+    kind: 'item',
+    match: null,
+    expression,
+    bid,
+  }),
+};

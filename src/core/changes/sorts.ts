@@ -1,0 +1,16 @@
+/** The sorts of changes that are told apart when it is asked which of them worked, in words. */
+export const CHANGE_SORTS = {
+  dead: 'Dead spend: bids down or paused',
+  over: 'Overpaying: bids down',
+  grow: 'Room to grow: bids up',
+  harvest: 'Harvest: new keywords and targets',
+  negatives: 'Negatives',
+  down: 'Bids down by hand',
+  up: 'Bids up by hand',
+  state: 'Paused or resumed by hand',
+  budget: 'Budgets',
+  modifier: 'Placement modifiers',
+  made: 'Campaigns and ad groups made',
+  other: 'Ended, lifted and undone',
+} as const;
+export type ChangeSort = keyof typeof CHANGE_SORTS;

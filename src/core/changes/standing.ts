@@ -1,0 +1,76 @@
+import type { PlaceState, State } from '../structure';
+import type { Micros } from '../units';
+import type { Made, Named } from './kinds/spec';
+
+/** What changes name, as it stands now. Money in micros, modifiers as shares; null: not known. */
+export interface CampaignNow {
+  id: number;
+  name: string;
+  state: PlaceState;
+  budget: Micros | null;
+  top: number;
+  rest: number;
+  pages: number;
+}
+
+export interface AdGroupNow {
+  id: number;
+  campaignId: number;
+  name: string;
+  state: PlaceState;
+  defaultBid: Micros | null;
+}
+
+export interface TargetNow {
+  id: number;
+  adGroupId: number;
+  expression: string;
+  state: State;
+  bid: Micros | null;
+}
+
+export interface NegativeNow {
+  id: number;
+  campaignId: number;
+  adGroupId: number | null;
+  expression: string;
+  state: State;
+}
+
+/** Entities of an account by their ids. */
+export interface Entities {
+  campaigns: ReadonlyMap<number, CampaignNow>;
+  adGroups: ReadonlyMap<number, AdGroupNow>;
+  targets: ReadonlyMap<number, TargetNow>;
+  negatives: ReadonlyMap<number, NegativeNow>;
+}
+
+/** What stands now where a change is made. */
+export interface Standing {
+  campaign: CampaignNow | null;
+  adGroup: AdGroupNow | null;
+  target: TargetNow | null;
+  negative: NegativeNow | null;
+  /** State of what it made. */
+  made: State | null;
+}
+
+/** What stands where a change is made: what it names, and what that stands in. */
+export function standingOf(
+  named: Named,
+  made: Made,
+  { campaigns, adGroups, targets, negatives }: Entities,
+): Standing {
+  const found = <T>(map: ReadonlyMap<number, T>, id: number | null | undefined) =>
+    (id == null ? undefined : map.get(id)) ?? null;
+  const target = found(targets, named.target);
+  const negative = found(negatives, named.negative);
+  const adGroup = found(adGroups, named.adGroup ?? target?.adGroupId ?? negative?.adGroupId);
+  const campaign = found(campaigns, named.campaign ?? adGroup?.campaignId ?? negative?.campaignId);
+  const madeOne = found(targets, made.targetId) ?? found(negatives, made.negativeId);
+  return { campaign, adGroup, target, negative, made: madeOne?.state ?? null };
+}
+
+/** Whether the campaign, the ad group and the target that a change stands in run. */
+export const isRunning = ({ campaign, adGroup, target }: Standing): boolean =>
+  [campaign, adGroup, target].every((one) => one === null || one.state === 'enabled');

@@ -1,0 +1,118 @@
+import type { Accepted, Values } from '../../core/changes';
+import type { Query } from '../connection';
+
+const TABLES = {
+  campaign: 'campaign',
+  'ad-group': 'ad_group',
+  target: 'target',
+  negative: 'negative',
+} as const;
+
+/** Columns of what changes set, by the words of the core. */
+const COLUMNS: Record<keyof Values, string> = {
+  state: 'state',
+  bid: 'bid_micros',
+  budget: 'budget_micros',
+  defaultBid: 'default_bid_micros',
+  top: 'top_modifier',
+  rest: 'rest_modifier',
+  pages: 'pages_modifier',
+};
+
+const columnsOf = (values: Values) =>
+  Object.fromEntries(Object.entries(values).map(([word, value]) => [COLUMNS[word as keyof Values], value]));
+
+/**
+ * Brings our copy of the account to what an accepted change has made of it.
+ * @param marketId what the market calls what it made or changed
+ * @returns our number of a target or negative that was made
+ */
+export async function applyAccepted(
+  sql: Query,
+  accountId: number,
+  accepted: Accepted,
+  marketId: string,
+): Promise<{ targetId: number | null; negativeId: number | null }> {
+  const made = { targetId: null as number | null, negativeId: null as number | null };
+  switch (accepted.does) {
+    case 'set':
+      await setValues(sql, accountId, accepted.entity, accepted.id, columnsOf(accepted.values));
+      break;
+    case 'make-target':
+      made.targetId = await insertTarget(sql, accountId, accepted, marketId);
+      break;
+    case 'make-negative':
+      made.negativeId = await insertNegative(sql, accountId, accepted, marketId);
+      break;
+    case 'adopt':
+      await adopt(sql, accountId, accepted, marketId);
+      break;
+    case 'adopt-ad':
+      await sql`
+        insert into mowing.ad (account_id, ad_group_id, product_id, market_id)
+        values (${accountId}, ${accepted.adGroupId}, ${accepted.productId}, ${marketId}) on conflict (account_id, market_id) do nothing`;
+  }
+  return made;
+}
+
+const setValues = (
+  sql: Query,
+  accountId: number,
+  entity: keyof typeof TABLES,
+  id: number,
+  values: Record<string, string | number>,
+) => sql`
+  update mowing.${sql.unsafe(TABLES[entity])} set ${sql(values)}
+  where account_id = ${accountId} and ${sql.unsafe(`${TABLES[entity]}_id`)} = ${id}`;
+
+/** Writes down a target that the market made. */
+async function insertTarget(
+  sql: Query,
+  accountId: number,
+  one: Extract<Accepted, { does: 'make-target' }>,
+  marketId: string,
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, bid_micros)
+    values (${accountId}, ${one.adGroupId}, ${marketId}, ${one.kind}, ${one.match}, ${one.expression}, ${one.bid})
+    on conflict (account_id, market_id) do update set bid_micros = excluded.bid_micros
+    returning target_id as id`;
+  return id;
+}
+
+/** Writes down a negative that the market made. */
+async function insertNegative(
+  sql: Query,
+  accountId: number,
+  one: Extract<Accepted, { does: 'make-negative' }>,
+  marketId: string,
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.negative (account_id, campaign_id, ad_group_id, market_id, match, expression)
+    values (${accountId}, ${one.campaignId}, ${one.adGroupId}, ${marketId}, ${one.match}, ${one.expression})
+    on conflict (account_id, market_id) do update set state = 'enabled'
+    returning negative_id as id`;
+  return id;
+}
+
+/** What a campaign has from the market when nothing else was said. */
+const USUAL = { campaign: { pacing: 'even', flex: 'fixed' }, 'ad-group': {} };
+
+/** The market made what was a draft: from now on it is known by the market's id too. */
+async function adopt(
+  sql: Query,
+  accountId: number,
+  { entity, id, values }: Extract<Accepted, { does: 'adopt' }>,
+  marketId: string,
+): Promise<void> {
+  // A sync may have been quicker and taken it for a stranger: that copy makes room.
+  await sql`
+    update mowing.${sql.unsafe(TABLES[entity])} set market_id = null, state = 'archived'
+    where account_id = ${accountId} and market_id = ${marketId}`;
+  await setValues(sql, accountId, entity, id, {
+    ...columnsOf(values),
+    ...USUAL[entity],
+    market_id: marketId,
+    state: 'enabled',
+  });
+}

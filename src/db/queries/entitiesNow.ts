@@ -1,0 +1,44 @@
+import type { AdGroupNow, CampaignNow, Entities, NegativeNow, TargetNow } from '../../core/changes';
+import type { Query } from '../connection';
+
+/** Which entities are asked for, by our ids. */
+export interface EntityIds {
+  campaigns: number[];
+  adGroups: number[];
+  targets: number[];
+  negatives: number[];
+}
+
+/** Entities as they stand now, with the ad groups and campaigns that they stand in. What is not there is left out. */
+export async function readEntities(sql: Query, accountId: number, ids: EntityIds): Promise<Entities> {
+  const mine = sql`account_id = ${accountId}`;
+  const [targets, negatives] = await Promise.all([
+    sql<TargetNow[]>`
+      select target_id as id, ad_group_id as "adGroupId", expression, state, bid_micros as bid
+      from mowing.target where ${mine} and target_id = any(${ids.targets}::integer[])`,
+    sql<NegativeNow[]>`
+      select negative_id as id, campaign_id as "campaignId", ad_group_id as "adGroupId", expression, state
+      from mowing.negative where ${mine} and negative_id = any(${ids.negatives}::integer[])`,
+  ]);
+  const adGroups = await sql<AdGroupNow[]>`
+    select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid"
+    from mowing.ad_group where ${mine} and ad_group_id = any(${[
+      ...ids.adGroups,
+      ...targets.map(({ adGroupId }) => adGroupId),
+      ...negatives.flatMap(({ adGroupId }) => adGroupId ?? []),
+    ]}::integer[])`;
+  const campaigns = await sql<CampaignNow[]>`
+    select campaign_id as id, name, state, budget_micros as budget, top_modifier as top, rest_modifier as rest, pages_modifier as pages
+    from mowing.campaign where ${mine} and campaign_id = any(${[
+      ...ids.campaigns,
+      ...adGroups.map(({ campaignId }) => campaignId),
+      ...negatives.map(({ campaignId }) => campaignId),
+    ]}::integer[])`;
+  const byId = <T extends { id: number }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
+  return {
+    campaigns: byId(campaigns),
+    adGroups: byId(adGroups),
+    targets: byId(targets),
+    negatives: byId(negatives),
+  };
+}
