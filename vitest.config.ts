@@ -7,6 +7,14 @@ export default defineConfig({
       { test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/rooms.test.ts'], environment: 'node' } },
       {
         test: {
+          name: 'component',
+          include: ['src/**/*.test.tsx'],
+          environment: 'happy-dom',
+          setupFiles: ['tests/componentSetup.ts'],
+        },
+      },
+      {
+        test: {
           name: 'database',
           include: ['tests/db/**/*.test.ts'],
           environment: 'node',

@@ -1,10 +1,10 @@
 // Changes, bales and what became of them, as the pages and the server tell each other. Money in micros.
 import type { Change, ChangeState, ReadBack } from '../core/changes';
-import type { RoundStep } from './review';
 
 /** The figures that a change was decided on. */
 export interface ChangeFigures {
-  step?: RoundStep;
+  /** Step of the round, by its name. */
+  step?: string;
   termId?: number;
   term?: string;
   adGroupId?: number;

@@ -34,18 +34,10 @@ export type BidStepName = (typeof BID_STEP_NAMES)[number];
 
 export type RoundStep = StepName | BidStepName;
 
-export const isTermStep = (step: RoundStep): step is StepName =>
+export const isTermStep = (step: string): step is StepName =>
   (TERM_STEPS as readonly string[]).includes(step);
-export const isBidStep = (step: RoundStep): step is BidStepName => !isTermStep(step);
-
-/** A proposal that was put aside until a day. */
-export interface PutAside {
-  step: StepName;
-  adGroupId: number;
-  termId: number;
-  verdict: 'left' | 'later';
-  until: string;
-}
+export const isBidStep = (step: string): step is BidStepName =>
+  (BID_STEP_NAMES as readonly string[]).includes(step);
 
 /** Everything that a review of search terms needs. */
 export interface ReviewData {
@@ -59,7 +51,6 @@ export interface ReviewData {
   /** Words that tell brands, and what is never wanted. */
   lists: WordLists;
   rows: TermColumns;
-  putAside: PutAside[];
   /** Named lists of negatives that are kept over many campaigns. */
   negativeLists: NegativeList[];
 }

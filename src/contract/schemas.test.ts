@@ -1,5 +1,6 @@
 import type { ObjectSchema } from 'joi';
 import { describe, expect, test } from 'vitest';
+import * as asideSchemas from './asideSchemas';
 import * as changeSchemas from './changeSchemas';
 import * as schemas from './schemas';
 
@@ -31,8 +32,8 @@ describe('what comes in at an endpoint is checked', () => {
     ['an unknown field', schemas.accountQuery, { account: 1, admin: true }, ['admin']],
     [
       'a verdict there is not',
-      schemas.putAside,
-      { account: 1, step: 'harvest', verdict: 'never', rows: [{ adGroupId: 1, termId: 1 }] },
+      asideSchemas.asideRequest,
+      { account: 1, queue: 'harvest', verdict: 'never', subjects: ['ad-group-term 1 1'] },
       ['verdict'],
     ],
     ['nothing to send', changeSchemas.changeIds, { account: 1, ids: [] }, ['ids']],

@@ -68,17 +68,6 @@ export const termDaysQuery = Joi.object({
   to: day.required(),
 });
 
-export const putAside = Joi.object({
-  account: id.required(),
-  step: Joi.string().valid('harvest', 'negatives').required(),
-  verdict: Joi.string().valid('left', 'later', 'back').required(),
-  rows: Joi.array()
-    .items(Joi.object({ adGroupId: id.required(), termId: id.required() }))
-    .min(1)
-    .max(10_000)
-    .required(),
-});
-
 export const fieldQuery = Joi.object({
   account: id.required(),
   grain: Joi.string().valid('target', 'term', 'placement').default('target'),
@@ -129,7 +118,7 @@ export const swathRequest = Joi.object({
   sort: Joi.string().max(200).allow('').default(''),
 });
 
-const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');
+export const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');
 export const notesQuery = Joi.object({ account: id.required(), subject: subject.required() });
 export const noteRequest = Joi.object({
   account: id.required(),

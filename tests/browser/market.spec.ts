@@ -122,7 +122,7 @@ test('a target is set on a campaign, counts there, and can be put back after it 
   await expect(list).toContainText('31.0 %');
   await list.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByText('No other target is set.')).toBeVisible();
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(list).toContainText('31.0 %');
 });
 

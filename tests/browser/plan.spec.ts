@@ -4,6 +4,8 @@ import { inDecimals } from '../../src/core/changes';
 import { settingsOf } from '../../src/core/bids';
 import { GRADES } from '../../src/core/lenses';
 import { microsToDecimal } from '../../src/core/units';
+import { idsOfSubject } from '../../src/contract/aside';
+import type { Aside } from '../../src/contract/aside';
 import type { AccountInfo } from '../../src/contract/api';
 import type { NewChange } from '../../src/contract/changes';
 import type { AcceptAnswer, PlanAnswer } from '../../src/contract/plan';
@@ -41,6 +43,13 @@ function server(request: APIRequestContext) {
 const plan = async (request: APIRequestContext, step: string, more = '') =>
   (await (await request.get(`/api/plan?account=${account.id}&step=${step}${more}`)).json()) as PlanAnswer;
 
+/** Ids of what is put aside in a queue. */
+async function asideIn(request: APIRequestContext, queue: string): Promise<number[][]> {
+  const answer = await request.get(`/api/aside?account=${account.id}`);
+  const { aside } = (await answer.json()) as { aside: Aside[] };
+  return aside.filter((one) => one.queue === queue).map(({ subject }) => idsOfSubject(subject));
+}
+
 /** What an answer says of a proposal, beside what a change says of itself. */
 const told = (answer: PlanAnswer) =>
   answer.proposals.map(({ subject, change, also, reason, evidence, figures, expected }) => ({
@@ -76,9 +85,7 @@ for (const step of ['dead', 'over', 'grow'] as const)
     const engine = fieldEngine(server(request) as never);
     const { loadId, table } = await engine.loadBids(account.id, 0);
     const settings = settingsOf(account.choices.bids, account.limits);
-    const { aside } = (await (await request.get(`/api/target-aside?account=${account.id}`)).json()) as {
-      aside: { targetId: number }[];
-    };
+    const aside = await asideIn(request, 'bids');
     const columns = engine.planBids(loadId, settings)!;
     const { rows } = engine.arrangeBids(loadId, {
       step,
@@ -87,7 +94,7 @@ for (const step of ['dead', 'over', 'grow'] as const)
       conditions: [],
       sort: null,
       staged: [],
-      aside: aside.map(({ targetId }) => targetId),
+      aside: aside.map(([targetId]) => targetId),
     })!;
     const list = Array.from(rows, (row) => {
       const act = actOf(columns, table, new Map(), row);
@@ -108,7 +115,8 @@ for (const step of ['harvest', 'negatives'] as const)
   test(`the list of “${step}” is the page’s, to the last figure`, async ({ request }) => {
     const engine = reviewEngine(server(request) as never);
     const review = await engine.load(account.id);
-    const { table, estimates, putAside } = review;
+    const { table, estimates } = review;
+    const aside = await asideIn(request, step);
     const settings = reviewSettings(account.choices.terms, account.targetAcos);
     const { rows, proposals } = (await engine.arrange(review.loadId, {
       step,
@@ -117,7 +125,7 @@ for (const step of ['harvest', 'negatives'] as const)
       conditions: [],
       sort: null,
       staged: [],
-      aside: putAside.map((one) => rowKey(one.step, one.adGroupId, one.termId)),
+      aside: aside.map(([adGroupId, termId]) => rowKey(step, adGroupId, termId)),
     })) as Arranged;
     const list = Array.from(rows, (row) =>
       shown(

@@ -144,8 +144,7 @@ test.describe('keys', () => {
     await openRound(page, account);
     await press(page, 'g', 'l');
     await expect(page.getByRole('heading', { name: 'Ledger' })).toBeVisible();
-    const review = (await (await request.get(`/api/review?account=${account}`)).json()) as ReviewData;
-    expect(review.putAside).toEqual([]);
+    expect(await (await request.get(`/api/aside?account=${account}`)).json()).toEqual({ aside: [] });
     await press(page, 'g', 's');
     await expect(page.getByRole('heading', { name: /^Data of/ })).toBeVisible();
     await press(page, 'g', 'r');

@@ -4,7 +4,8 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { findAccount } from '../../src/db/queries/accounts';
 import { listTargets } from '../../src/db/queries/structure';
 import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
-import { loadTargetAside, putTargetsAside } from '../../src/server/bids/targetAside';
+import { BID_QUEUE, targetSubject } from '../../src/contract/aside';
+import { loadAside, putAside } from '../../src/server/aside/aside';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadBaleEffects, loadSortEffects } from '../../src/server/effects/loadEffects';
 import { addDays } from '../../src/core/units';
@@ -84,16 +85,16 @@ describe('what bids are worked out from', () => {
 
 describe('a target that is put aside', () => {
   test('stays away until its day, with its note, and comes back by hand', async () => {
-    const rest = { account: account.id, targetIds: [ids[1], ids[2]] };
-    await putTargetsAside({ ...rest, verdict: 'accepted-loss', note: 'holds the rank' });
-    expect(
-      (await loadTargetAside(account.id)).aside.find(({ targetId }) => targetId === ids[1]),
-    ).toMatchObject({
+    const [first, second] = [targetSubject(ids[1]), targetSubject(ids[2])];
+    const rest = { account: account.id, queue: BID_QUEUE };
+    const aside = async () => (await loadAside(account.id)).aside;
+    await putAside({ ...rest, subjects: [first, second], verdict: 'accepted-loss', note: 'holds the rank' });
+    expect((await aside()).find(({ subject }) => subject === first)).toMatchObject({
       verdict: 'accepted-loss',
       note: 'holds the rank',
     });
-    await putTargetsAside({ ...rest, targetIds: [ids[1]], verdict: 'back' });
-    expect((await loadTargetAside(account.id)).aside.map(({ targetId }) => targetId)).toEqual([ids[2]]);
+    await putAside({ ...rest, subjects: [first], verdict: 'back' });
+    expect((await aside()).map(({ subject }) => subject)).toEqual([second]);
   });
 });
 

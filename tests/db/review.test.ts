@@ -7,7 +7,9 @@ import { closeContext, db } from '../../src/server/context/context';
 import type { ReviewData } from '../../src/contract/review';
 import { loadReview as loadText } from '../../src/server/review/loadReview';
 import { loadTermDays } from '../../src/server/review/loadTermDays';
-import { putAside } from '../../src/server/review/putAside';
+import { termSubject } from '../../src/contract/aside';
+import type { AsideRequest } from '../../src/contract/aside';
+import { loadAside, putAside } from '../../src/server/aside/aside';
 import { loadSums } from '../../src/server/sums/loadSums';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
@@ -109,17 +111,20 @@ describe('a review', () => {
 
 describe('putting aside', () => {
   test('lasts a month or a week, by the account’s own day, and ends when taken back', async () => {
-    const row = { adGroupId: 1, termId: 1 };
-    await putAside(account.id, 'harvest', [row], 'left');
-    await putAside(account.id, 'negatives', [row], 'later');
-    expect((await loadReview(account.id)).putAside).toEqual([
-      { step: 'harvest', ...row, verdict: 'left', until: '2026-12-23' },
-      { step: 'negatives', ...row, verdict: 'later', until: '2026-11-30' },
+    const subjects = [termSubject(1, 1)];
+    const put = (queue: string, verdict: AsideRequest['verdict']) =>
+      putAside({ account: account.id, queue, subjects, verdict });
+    const queues = async () => (await loadAside(account.id)).aside;
+    await put('harvest', 'left');
+    await put('negatives', 'later');
+    expect(await queues()).toMatchObject([
+      { queue: 'harvest', subject: 'ad-group-term 1 1', verdict: 'left', until: '2026-12-23' },
+      { queue: 'negatives', subject: 'ad-group-term 1 1', verdict: 'later', until: '2026-11-30' },
     ]);
     await setMarketDay(db(), account.id, '2026-11-30');
-    expect((await loadReview(account.id)).putAside.map(({ step }) => step)).toEqual(['harvest']);
-    await putAside(account.id, 'harvest', [row], 'back');
-    expect((await loadReview(account.id)).putAside).toEqual([]);
+    expect((await queues()).map(({ queue }) => queue)).toEqual(['harvest']);
+    await put('harvest', 'back');
+    expect(await queues()).toEqual([]);
     await setMarketDay(db(), account.id, '2026-11-23');
   });
 });

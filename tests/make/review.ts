@@ -38,7 +38,6 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
     routes: [],
     lists: { own: [], rival: [], unwanted: [] },
     rows: rows as unknown as ReviewData['rows'],
-    putAside: [],
     negativeLists: [],
     ...over,
   };

@@ -104,3 +104,17 @@ function bandStep(
     )?.by ?? 0
   );
 }
+
+/**
+ * A bid moved by a factor by key or button: on the market's step, at least one step, within its limits. Micros.
+ * @param factor for instance 0.95
+ */
+export function nudged(
+  bid: Micros,
+  factor: number,
+  { bidStep, minBid, maxBid }: { bidStep: Micros; minBid: Micros; maxBid: Micros },
+): Micros {
+  const rounded = Math.round((bid * factor) / bidStep) * bidStep;
+  const moved = rounded === bid ? bid + Math.sign(factor - 1) * bidStep : rounded;
+  return Math.min(maxBid, Math.max(minBid, moved));
+}

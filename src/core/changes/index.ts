@@ -42,7 +42,7 @@ export type { ChangeSort } from './sorts';
 export { isRunning, standingOf } from './standing';
 export type { AdGroupNow, CampaignNow, Entities, NegativeNow, Standing, TargetNow } from './standing';
 export type { MarketAct, MarketChange, MarketFields, MarketIds, OwnKind } from './towardsMarket';
-export { moveByHand } from './byHand';
+export { moveByHand, nudged } from './byHand';
 export type { AcosBands, HandStep, HandValue, MovedValue, ValueLimits } from './byHand';
 export {
   checkBid,

@@ -2,4 +2,4 @@ export { MICROS_PER_UNIT, microsToDecimal, roundDownToStep, toMicros } from './m
 export type { Micros } from './money';
 export { addDays, dayFromNumber, dayNumber, dayOf, DAYS_PER_MONTH, daysIn, isDay, isRealDay } from './day';
 export type { Day } from './day';
-export { formatCount, formatDay, formatMoney, formatShare, DASH } from './format';
+export { DASH, decimalsOf, formatCount, formatDay, formatMoney, formatOnStep, formatShare } from './format';

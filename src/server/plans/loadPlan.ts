@@ -1,5 +1,6 @@
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/plan';
+import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
 import { isTermStep } from '../../contract/review';
 import type { ReviewData } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
@@ -11,7 +12,7 @@ import type { Planned } from '../../plans/steps';
 import { askSuggestions, heldReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { loadBidFeed } from '../bids/loadBidFeed';
-import { loadTargetAside } from '../bids/targetAside';
+import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
@@ -42,13 +43,19 @@ async function pendingOf(accountId: number) {
   return lists.flat();
 }
 
+/** The ids of what is put aside in a queue. */
+async function asideOf(accountId: number, queue: string): Promise<number[][]> {
+  const { aside } = await loadAside(accountId);
+  return aside.filter((one) => one.queue === queue).map(({ subject }) => idsOfSubject(subject));
+}
+
 async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanRequest): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
-  const [tree, sums, feed, { aside }, pending] = await Promise.all([
+  const [tree, sums, feed, aside, pending] = await Promise.all([
     loadTree(id),
     loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
     loadBidFeed(id).then(read<BidFeed>),
-    loadTargetAside(id),
+    asideOf(id, BID_QUEUE),
     pendingOf(id),
   ]);
   const choices = { ...account.choices.bids, ...(pace && { pace }), ...(aim && { aim }) };
@@ -60,7 +67,7 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
     choices,
     limits: account.limits,
     staged: [...pendingTargets(pending).keys()],
-    aside: aside.map(({ targetId }) => targetId),
+    aside: aside.map(([targetId]) => targetId),
   });
   const { pace: named, aim: toward, coolDown, leastEvidence } = choices;
   return {
@@ -83,16 +90,17 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
 }
 
 async function termPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
-  const [review, pending] = await Promise.all([
+  const [review, aside, pending] = await Promise.all([
     loadReview(id, from, to).then(read<ReviewData>),
+    asideOf(id, step),
     pendingOf(id),
   ]);
-  const { account, putAside, window } = review;
+  const { account, window } = review;
   const settings = reviewSettings(account.choices.terms, target ?? account.targetAcos);
   const held = heldReview(1, review);
   await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
   const handled = pendingKeys(pending);
-  for (const { step: of, adGroupId, termId } of putAside) handled.add(rowKey(of, adGroupId, termId));
+  for (const [adGroupId, termId] of aside) handled.add(rowKey(step as 'harvest', adGroupId, termId));
   return {
     answer: { step, window: days(window), settings: { ...settings } },
     planned: planTerms(held, step as 'harvest', settings, handled),

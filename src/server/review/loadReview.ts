@@ -5,12 +5,10 @@ import { costsOf } from '../economics/products';
 import { readWordLists } from '../../db/queries/wordLists';
 import { listRoutes } from '../../db/queries/routes';
 import { readNegativeLists } from '../../db/queries/negativeLists';
-import { listPutAside } from '../../db/queries/putAside';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
 import { readTermColumns } from '../../db/queries/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
-import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 
 /**
@@ -21,7 +19,7 @@ export async function loadReview(accountId: number, from?: string, to?: string):
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const sql = db();
-  const [campaigns, adGroups, targets, negatives, products, routes, lists, rows, putAside, negativeLists] =
+  const [campaigns, adGroups, targets, negatives, products, routes, lists, rows, negativeLists] =
     await Promise.all([
       listCampaigns(sql, accountId),
       listAdGroups(sql, accountId),
@@ -31,7 +29,6 @@ export async function loadReview(accountId: number, from?: string, to?: string):
       listRoutes(sql, accountId),
       readWordLists(sql, accountId),
       readTermColumns(sql, accountId, window.from, window.to),
-      listPutAside(sql, accountId, todayOf(account)),
       readNegativeLists(sql, accountId),
     ]);
   const rest: Omit<ReviewData, 'rows'> = {
@@ -44,7 +41,6 @@ export async function loadReview(accountId: number, from?: string, to?: string):
     }),
     routes,
     lists,
-    putAside,
     negativeLists,
   };
   const columns = Object.entries(rows).map(([name, list]) => `${JSON.stringify(name)}:${list}`);

@@ -46,6 +46,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
         table,
         reader,
         currency: account.currency,
+        limits: account.limits,
         staged,
         sparks,
         editing,
@@ -53,7 +54,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
         onValue: setValue,
       }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- setValue does the same whenever it was made
-    [table, reader, account.currency, staged, sparks, editing],
+    [table, reader, account.currency, account.limits, staged, sparks, editing],
   );
   const { columns: columnsState, reset } = useFieldColumns(columns, state);
   const out = useRowsOut(account, loaded, reader, columnsState.columns);

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../shared/useTell';
 import { useState } from 'react';
 import { api } from '../shared/api';
 import type { KeyLine } from '../shared/frame/KeysHelp';
@@ -19,7 +19,7 @@ export const LEDGER_KEYS: KeyLine[] = [
 export function useLedger(account: number | undefined) {
   const { values, set } = useUrlState();
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const [filter, setFilter] = useState<AnswerFilter>('all');
   const bales = useQuery({
     queryKey: ['bales', account],
@@ -44,12 +44,11 @@ export function useLedger(account: number | undefined) {
     client.invalidateQueries({
       predicate: ({ queryKey }) => ['changes', 'bales'].includes(String(queryKey[0])),
     });
-  const tell = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const fail = (error: Error) => tell(error.message, { kind: 'fault' });
   const retry = useMutation({
     mutationFn: (id: number) => api.retryBale(account!, id),
-    onSuccess: ({ trouble }) =>
-      trouble !== '' && enqueueSnackbar(trouble, { variant: 'warning', autoHideDuration: 9000 }),
-    onError: tell,
+    onSuccess: ({ trouble }) => trouble !== '' && tell(trouble, { kind: 'warning' }),
+    onError: fail,
     onSettled: refresh,
   });
   const undo = useUndo(account, () => void refresh());

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../shared/useTell';
 import { useState } from 'react';
 import type { UndoAnswer } from '../../contract/changes';
 import { api } from '../shared/api';
@@ -11,20 +11,20 @@ interface Asking {
 
 /** Undoes changes by staging their opposites; asks where something else was set since. */
 export function useUndo(account: number | undefined, onDone: () => void) {
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const [asking, setAsking] = useState<Asking | null>(null);
   const undo = useMutation({
     mutationFn: ({ ids, changed }: { ids: number[]; changed?: 'leave' | 'set-back' }) =>
       api.undo(account!, ids, changed),
     onSuccess: ({ ids, changed }, asked) => {
       if (changed.length > 0) return setAsking({ ids: asked.ids, changed });
-      enqueueSnackbar(
+      tell(
         ids.length === 0
           ? 'Nothing was left to undo.'
           : `${ids.length} ${ids.length === 1 ? 'undoing change waits' : 'undoing changes wait'} in the tray.`,
       );
     },
-    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 }),
+    onError: (error: Error) => tell(error.message, { kind: 'fault' }),
     onSettled: onDone,
   });
   return {

@@ -5,9 +5,13 @@ import { TargetField } from '../shared/TargetField';
 import { useAccount } from '../shared/useAccount';
 import { WindowButton } from '../shared/window/WindowButton';
 import { RoundBody } from './RoundBody';
-import { ROUND_KEYS } from './roundKeys';
+import { roundKeys } from './roundKeys';
+import { ROUND_STEPS } from './steps';
 import { useReview } from './terms/useReview';
 import { useRoundState } from './useRoundState';
+
+const KEYS = roundKeys(ROUND_STEPS);
+const NAMES = ROUND_STEPS.map(({ name }) => name);
 
 export function RoundPlace() {
   return (
@@ -21,14 +25,14 @@ export function RoundPlace() {
 function Round() {
   const named = new URLSearchParams(location.search).get('account');
   const { accounts, account, error } = useAccount(named);
-  const state = useRoundState(account);
-  const review = useReview(account?.id, state.from, state.to);
+  const state = useRoundState(account, NAMES);
+  const { review, error: fault } = useReview(account?.id, state.from, state.to);
   const [isWindowOpen, openWindow] = useState(false);
   const bar = account && (
     <>
       <WindowButton
         account={account}
-        window={review.review?.window}
+        window={review?.window}
         onWindow={state.setWindow}
         isOpen={isWindowOpen}
         onOpen={openWindow}
@@ -37,13 +41,13 @@ function Round() {
     </>
   );
   return (
-    <Frame place="round" accounts={accounts} account={account} bar={bar} keys={ROUND_KEYS}>
+    <Frame place="round" accounts={accounts} account={account} bar={bar} keys={KEYS}>
       {(tray) => (
         <RoundBody
+          steps={ROUND_STEPS}
           account={account}
-          error={error ?? review.error}
+          fault={error ?? fault}
           state={state}
-          loaded={review}
           tray={tray}
           onWindow={() => openWindow(true)}
         />

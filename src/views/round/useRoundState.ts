@@ -2,21 +2,11 @@ import { useMemo } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { SortOrder, Stack } from '../../core/conditions';
 import type { AccountInfo } from '../../contract/api';
-import type { RoundStep } from '../../contract/review';
 import type { BidSort } from '../../plans/bids';
 import { reviewSettings } from '../../plans/terms';
 import { useChoices } from '../shared/useChoices';
 import { useUrlState } from '../shared/urlState';
 import type { ReviewSettings, Show } from '../../plans/terms';
-
-/** Steps in the order of the work. */
-export const STEPS: { name: RoundStep; label: string; money: string }[] = [
-  { name: 'dead', label: 'Dead spend', money: 'spend a month' },
-  { name: 'over', label: 'Overpaying', money: 'above target a month' },
-  { name: 'grow', label: 'Room to grow', money: 'sales to win a month' },
-  { name: 'harvest', label: 'Harvest', money: 'sales' },
-  { name: 'negatives', label: 'Negatives', money: 'spend' },
-];
 
 /** What rows are sorted by: a field of theirs, or what a plan of bids knows of them. */
 export type RoundSort = { by: SortOrder['by'] | BidSort['by']; descending: boolean };
@@ -30,14 +20,13 @@ function readSort(text: string | null): RoundSort | null {
   return { by: text.replace(/^-/, '') as RoundSort['by'], descending };
 }
 
-/** Everything in the round that a link carries, and the account's choices. */
-export function useRoundState(account: AccountInfo | undefined) {
+/** Everything in the round that a link carries, and the account's choices. @param steps their names, in order */
+export function useRoundState(account: AccountInfo | undefined, steps: readonly string[]) {
   const targetAcos = account?.targetAcos ?? 0.25;
   const { values, set } = useUrlState();
   const choices = useChoices(account);
   const { terms } = choices.choices;
-  const isOverview = STEPS.every(({ name }) => name !== values.get('step'));
-  const step = (STEPS.find(({ name }) => name === values.get('step')) ?? STEPS[0]).name;
+  const step = steps.find((name) => name === values.get('step')) ?? steps[0];
   const conditions = useMemo(
     () =>
       values.getAll('where').flatMap((text) => {
@@ -51,8 +40,6 @@ export function useRoundState(account: AccountInfo | undefined) {
     [terms, values, targetAcos],
   );
   return {
-    /** The overview, before the steps that decide. */
-    isOverview,
     step,
     show: (['all', 'aside'].includes(values.get('show') ?? '') ? values.get('show') : 'proposed') as Show,
     conditions,
@@ -60,8 +47,8 @@ export function useRoundState(account: AccountInfo | undefined) {
     from: values.get('from'),
     to: values.get('to'),
     settings,
-    setOverview: () => set({ step: null, sort: null, show: null }),
-    setStep: (next: RoundStep) => set({ step: next, sort: null, show: null }),
+    /** The first step needs no word in the address. */
+    setStep: (next: string) => set({ step: next === steps[0] ? null : next, sort: null, show: null }),
     setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSort: (sort: RoundSort | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../shared/useTell';
 import { useMemo, useRef } from 'react';
 import { checkRoutes, liveRoutes, proposeRoutes, routeKey } from '../../core/routes';
 import type { Route } from '../../core/routes';
@@ -12,7 +12,7 @@ const NONE: Route[] = [];
 /** An account's routes, those that its structure suggests beside them, and what can be done with them. */
 export function useRoutes(account: number | undefined) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const before = useRef<Route[][]>([]);
   const tree = useQuery({
     queryKey: ['tree', account],
@@ -40,18 +40,18 @@ export function useRoutes(account: number | undefined) {
   const change = useMutation({
     mutationFn: (next: Route[]) => api.keepRoutes(account!, next),
     onSuccess: (answer) => client.setQueryData(['routes', account], answer),
-    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 10_000 }),
+    onError: (error: Error) => tell(error.message, { kind: 'fault' }),
   });
   const keep = (next: Route[]) => {
     const [fault] = index ? checkRoutes(next, index) : [];
-    if (fault) return enqueueSnackbar(fault.sentence, { variant: 'error', autoHideDuration: 8000 });
+    if (fault) return tell(fault.sentence, { kind: 'fault' });
     before.current.push(routes);
     change.mutate(next);
   };
   const makeHome = useMutation({
     mutationFn: (request: Omit<HomeRequest, 'account'>) => api.makeHome({ account: account!, ...request }),
-    onSuccess: () => enqueueSnackbar('Staged. Routes can lead there already.', { autoHideDuration: 3000 }),
-    onError: (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 10_000 }),
+    onSuccess: () => tell('Staged. Routes can lead there already.'),
+    onError: (error: Error) => tell(error.message, { kind: 'fault' }),
     onSettled: () =>
       client.invalidateQueries({
         predicate: ({ queryKey }) => ['tree', 'changes', 'routes'].includes(String(queryKey[0])),

@@ -1,9 +1,12 @@
 import { useEffect, useRef } from 'react';
-import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../core/units';
+import { nudged } from '../../core/changes';
+import { decimalsOf, formatOnStep, MICROS_PER_UNIT, toMicros } from '../../core/units';
 
 interface BidCellProps {
   /** Micros; a share where `isShare`. */
   bid: number;
+  /** Of the market, micros. */
+  step: number;
   /** Shown and typed in per cent; zero is allowed. */
   isShare?: boolean;
   isEditing: boolean;
@@ -12,8 +15,8 @@ interface BidCellProps {
   onDone: (bid: number | null) => void;
 }
 
-/** A bid that is edited in place: arrows step by one per cent, Enter keeps, Escape gives up. */
-export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: BidCellProps) {
+/** A bid that is edited in place: arrows step by one per cent on the market's step, Enter keeps, Escape gives up. */
+export function BidCell({ bid, step, isShare = false, isEditing, onEdit, onDone }: BidCellProps) {
   const isTold = useRef(false);
   useEffect(() => {
     isTold.current = false;
@@ -26,7 +29,7 @@ export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: Bid
         title="Edit (e)"
         style={{ all: 'unset', cursor: 'text', borderBottom: '1px dotted var(--faint)' }}
       >
-        {formatMoney(bid)}
+        {formatOnStep(bid, step)}
       </button>
     );
   // Leaving the field by a key takes it away, and a field that goes may tell that it lost the focus.
@@ -35,6 +38,7 @@ export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: Bid
     isTold.current = true;
     onDone(next);
   };
+  const written = (micros: number) => (micros / MICROS_PER_UNIT).toFixed(decimalsOf(step));
   const read = (text: string) => {
     const value = Number(text.replace(',', '.'));
     if (text.trim() === '' || !Number.isFinite(value)) return null;
@@ -46,7 +50,7 @@ export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: Bid
       className="figure"
       aria-label="Bid"
       autoFocus
-      defaultValue={isShare ? String(Math.round(bid * 100)) : (bid / MICROS_PER_UNIT).toFixed(2)}
+      defaultValue={isShare ? String(Math.round(bid * 100)) : written(bid)}
       style={{ width: '100%', boxSizing: 'border-box', font: 'inherit' }}
       onFocus={(event) => event.target.select()}
       onBlur={(event) => tell(read(event.target.value))}
@@ -61,11 +65,10 @@ export function BidCell({ bid, isShare = false, isEditing, onEdit, onDone }: Bid
           event.currentTarget.value = String(next);
           return;
         }
-        // One per cent, but at least one cent: a step that rounds away would look like a dead key.
-        const step = Math.max(10_000, Math.round((now * 0.01) / 10_000) * 10_000);
-        event.currentTarget.value = (
-          Math.max(10_000, now + (event.key === 'ArrowUp' ? step : -step)) / MICROS_PER_UNIT
-        ).toFixed(2);
+        const factor = event.key === 'ArrowUp' ? 1.01 : 0.99;
+        event.currentTarget.value = written(
+          nudged(now, factor, { bidStep: step, minBid: step, maxBid: Infinity }),
+        );
       }}
     />
   );

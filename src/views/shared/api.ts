@@ -11,7 +11,7 @@ import type {
 } from '../../contract/api';
 import type { ChoicesAnswer, ChoicesRequest } from '../../contract/choices';
 import type { BaleInfo, ChangeInfo, FileDifferences, NewChange, UndoAnswer } from '../../contract/changes';
-import type { ReviewData, StepName, TermDays } from '../../contract/review';
+import type { ReviewData, TermDays } from '../../contract/review';
 import type {
   HistoryAnswer,
   MonthGoal,
@@ -25,7 +25,7 @@ import type {
   Swath,
 } from '../../contract/field';
 import type { BaleEffects, SortEffects } from '../../contract/effects';
-import type { AsideRequest, TargetAside } from '../../contract/bids';
+import type { Aside, AsideRequest } from '../../contract/aside';
 import type { BidFeed } from '../../core/bids';
 import type { AccountTree, LensGrain } from '../../core/lenses';
 import type { ChangeState } from '../../core/changes';
@@ -81,8 +81,6 @@ interface PinnedTerm {
   term: string;
 }
 
-type Rows = { adGroupId: number; termId: number }[];
-
 export const api = {
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
@@ -95,8 +93,9 @@ export const api = {
     ask<ReviewData>(`/api/review?${query({ account, from, to })}`),
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
     ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
-  putAside: (account: number, step: StepName, verdict: 'left' | 'later' | 'back', rows: Rows) =>
-    ask<{ rows: number }>('/api/put-aside', send('POST', { account, step, verdict, rows })),
+  aside: (account: number) => ask<{ aside: Aside[] }>(`/api/aside?${query({ account })}`),
+  putAside: (request: AsideRequest) =>
+    ask<{ count: number; until: string }>('/api/aside', send('POST', request)),
   changes: (account: number, only: { state?: ChangeState; bale?: number }) =>
     ask<ChangeInfo[]>(`/api/changes?${query({ account, ...only })}`),
   stage: (account: number, changes: NewChange[]) =>
@@ -142,9 +141,6 @@ export const api = {
   suggestNew: (account: number, targets: NewTarget[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
   bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),
-  targetAside: (account: number) => ask<{ aside: TargetAside[] }>(`/api/target-aside?${query({ account })}`),
-  putTargetsAside: (request: AsideRequest) =>
-    ask<{ targets: number; until: string }>('/api/target-aside', send('POST', request)),
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),

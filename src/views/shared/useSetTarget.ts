@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from './useTell';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
 
 /** Sets the account's target ACOS (share); a refusal is told. */
 export function useSetTarget(account: AccountInfo): (targetAcos: number) => Promise<void> {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   return async (targetAcos) => {
     try {
       const next = await api.setTarget(account.id, targetAcos);
@@ -14,7 +14,7 @@ export function useSetTarget(account: AccountInfo): (targetAcos: number) => Prom
         old?.map((one) => (one.id === next.id ? next : one)),
       );
     } catch (error) {
-      enqueueSnackbar((error as Error).message, { variant: 'error' });
+      tell((error as Error).message, { kind: 'fault' });
     }
   };
 }

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import { useRef } from 'react';
 import { numberField } from '../../../core/conditions';
 import type { NumberKey } from '../../../core/conditions';
@@ -22,12 +22,12 @@ const HEIGHT = 190;
 export function PicturePane({ isFolded, onFold, ...props }: PicturePaneProps) {
   const { state } = props;
   const frame = useRef<HTMLDivElement>(null);
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const title = PICTURES.find(({ kind }) => kind === state.picture)!.label;
   const save = (format: 'svg' | 'png') => {
     if (frame.current)
       savePicture(frame.current, `${props.account.name} ${title}`, format, saveBlob).catch((error: Error) =>
-        enqueueSnackbar(error.message, { variant: 'error' }),
+        tell(error.message, { kind: 'fault' }),
       );
   };
   return (

@@ -1,20 +1,30 @@
-import { formatMoney, formatShare } from '../../../core/units';
+import { formatOnStep, formatShare } from '../../../core/units';
 import { BidCell } from '../../shared/BidCell';
-import { isRecent, stagedValue, valueChange } from '../../../plans/byHand';
+import { isRecent, limitsOf, stagedValue, valueChange } from '../../../plans/byHand';
 import type { ColumnsOf } from './fieldColumns';
 
 /** Bid, budget or modifier of a row: edited in place, with what is staged and how new its last change is. */
-export function ValueCell({ table, row, staged, editing, onEditing, onValue }: ColumnsOf & { row: number }) {
+export function ValueCell({
+  table,
+  row,
+  limits,
+  staged,
+  editing,
+  onEditing,
+  onValue,
+}: ColumnsOf & { row: number }) {
   const now = table.value[row];
   const to = stagedValue(staged, table, row);
   const isShare = table.lens === 'placements';
-  const show = (value: number) => (isShare ? `+${formatShare(value, 0)}` : formatMoney(value));
+  const { step } = limitsOf(table.lens, limits);
+  const show = (value: number) => (isShare ? `+${formatShare(value, 0)}` : formatOnStep(value, step));
   const isSettable = valueChange(table, row, 0) !== null && table.state[row] !== 2;
   const isEditing = editing === row;
   if (isEditing && isSettable)
     return (
       <BidCell
         bid={to ?? (Number.isNaN(now) ? 0 : now)}
+        step={step}
         isShare={isShare}
         isEditing
         onEdit={() => {}}

@@ -1,3 +1,4 @@
+import type { MarketLimits } from '../../../core/changes';
 import { NUMBER_FIELDS, numberField } from '../../../core/conditions';
 import type { NumberKey, RowReader } from '../../../core/conditions';
 import { lensNamed, STATES } from '../../../core/lenses';
@@ -15,6 +16,8 @@ export interface ColumnsOf {
   table: LensTable;
   reader: RowReader;
   currency: string;
+  /** What the market takes. */
+  limits: MarketLimits;
   staged: Staged;
   sparks: (row: number) => number[] | undefined;
   editing: number | null;

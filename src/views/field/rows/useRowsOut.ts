@@ -1,4 +1,4 @@
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import type { RowReader } from '../../../core/conditions';
 import type { AccountInfo } from '../../../contract/api';
 import type { Column } from '../../../table';
@@ -14,9 +14,9 @@ export function useRowsOut(
   reader: RowReader,
   columns: Column<number>[],
 ) {
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const out = (rows: ArrayLike<number>) => outOfTable(table, reader, columns, rows, account.currency);
-  const fail = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const fail = (error: Error) => tell(error.message, { kind: 'fault' });
   return {
     save: (format: 'csv' | 'xlsx', rows: ArrayLike<number>) =>
       void saveTable(format, {
@@ -26,9 +26,7 @@ export function useRowsOut(
     copy: (rows: ArrayLike<number>) =>
       void navigator.clipboard
         .writeText(asTabText(out(rows)))
-        .then(() =>
-          enqueueSnackbar(`Copied ${countWords(table.lens, rows.length)}.`, { autoHideDuration: 3000 }),
-        )
+        .then(() => tell(`Copied ${countWords(table.lens, rows.length)}.`))
         .catch(() =>
           fail(new Error('The browser did not allow the copy. Click into the page and try again.')),
         ),

@@ -4,6 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { formatCount } from '../../../core/units';
+import { useKeys } from '../../shared/useKeys';
 import type { BidSummary } from '../../../plans/bids';
 import { summaryWords } from '../../../plans/bids';
 
@@ -16,8 +17,18 @@ interface AcceptDialogProps {
 /** What accepting many proposals at once comes to, before it is done. */
 export function AcceptDialog({ summary, currency, onDone }: AcceptDialogProps) {
   const { does, brings } = summaryWords(summary, currency);
+  const accept = () => summary.count > 0 && onDone(true);
+  // A quick Enter may come before the focus is in the dialog, or on its button.
+  useKeys({ enter: accept });
   return (
-    <Dialog open onClose={() => onDone(false)} aria-labelledby="accept-title">
+    <Dialog
+      open
+      onClose={() => onDone(false)}
+      aria-labelledby="accept-title"
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && !(event.target as HTMLElement).closest('button')) accept();
+      }}
+    >
       <DialogTitle id="accept-title" className="serif">
         Accept {formatCount(summary.count)} {summary.count === 1 ? 'proposal' : 'proposals'}?
       </DialogTitle>

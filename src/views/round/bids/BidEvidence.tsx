@@ -13,6 +13,7 @@ import { Notes } from '../../shared/evidence/Notes';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import type { LoadedLens } from '../../../plans/field';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
+import { EvidenceName, StepEvidence } from '../frame/StepEvidence';
 import { BidSlider } from './BidSlider';
 import { LaterForm } from './LaterForm';
 import { reasonOf } from '../../../plans/bids';
@@ -27,19 +28,14 @@ interface BidEvidenceProps {
 
 /** Why the focused target is proposed, what another bid would do, and everything known about it. */
 export function BidEvidence({ account, work, onLoss }: BidEvidenceProps) {
-  const { loaded, plan, rows } = work;
-  const row = rows.focusedRow;
+  const { loaded, plan, view } = work;
+  const row = view.rows.focusedRow;
   return (
-    <aside
-      aria-label="Evidence"
-      style={{ borderLeft: '1px solid var(--hairline)', padding: '12px 16px', overflow: 'auto' }}
-    >
+    <StepEvidence>
       {account && loaded && plan && row !== null ? (
         <Evidence account={account} work={work} loaded={loaded} plan={plan} row={row} onLoss={onLoss} />
-      ) : (
-        <p className="faint">Focus a row to see its evidence.</p>
-      )}
-    </aside>
+      ) : null}
+    </StepEvidence>
   );
 }
 
@@ -56,7 +52,7 @@ interface EvidenceProps {
 
 function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
   const { table, window } = loaded;
-  const { decisions, rows } = work;
+  const { decisions } = work;
   const last = window.unsettled.at(-1) ?? window.to;
   const from = addDays(last, 1 - DAYS_ASKED);
   const subject = subjectOf(table, row);
@@ -70,12 +66,10 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
   const { conversion, clicks, orders, exposure, needed } = proposal;
   return (
     <>
-      <h2 className="serif" style={{ margin: 0, fontSize: 17, fontWeight: 500, overflowWrap: 'anywhere' }}>
-        {table.name[row]}
-      </h2>
-      <p className="faint" style={{ margin: '2px 0 8px' }}>
-        {[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
-      </p>
+      <EvidenceName
+        name={table.name[row]}
+        place={[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
+      />
       <p style={{ margin: '0 0 8px' }}>{reasonOf(plan, table, row)}</p>
       {proposal.from > 0 && (
         <BidSlider
@@ -125,7 +119,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           />
         )}
       />
-      <SameElsewhere engine={work.engine} loaded={loaded} row={row} onRow={rows.focusRow} />
+      <SameElsewhere engine={work.engine} loaded={loaded} row={row} onRow={work.view.rows.focusRow} />
       <Notes account={account.id} subject={subject} />
     </>
   );

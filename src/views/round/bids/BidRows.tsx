@@ -2,17 +2,20 @@ import type { AccountInfo } from '../../../contract/api';
 import type { PlanColumns } from '../../../core/bids';
 import type { LensTable } from '../../../core/lenses';
 import { formatDay } from '../../../core/units';
+import { reasonOf } from '../../../plans/bids';
 import { placeLink } from '../../shared/frame/places';
-import { VirtualTable } from '../../../table';
+import { NoRows } from '../frame/NoRows';
+import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
 import { bidColumns } from './bidColumns';
-import { reasonOf } from '../../../plans/bids';
+import type { BidStepSpec } from './bidSpec';
 import type { BidWork } from './useBidWork';
 
 interface BidRowsProps {
   account: AccountInfo;
   state: RoundState;
   work: BidWork;
+  spec: BidStepSpec;
   table: LensTable;
   plan: PlanColumns;
   editing: number | null;
@@ -21,29 +24,29 @@ interface BidRowsProps {
 }
 
 /** The targets of a step: what is proposed for each, and below it where it lives and why. */
-export function BidRows({ account, state, work, table, plan, editing, onEditing, onAccept }: BidRowsProps) {
-  const { step, shown, rows, decisions } = work;
-  const asideOf = new Map(decisions.aside.map((one) => [one.targetId, one]));
+export function BidRows(props: BidRowsProps) {
+  const { account, state, work, spec, table, plan, editing, onEditing, onAccept } = props;
+  const { decisions } = work;
   return (
-    <VirtualTable
+    <StepRows<number>
       label="Targets"
+      state={state}
+      view={work.view}
       columns={bidColumns({
-        step,
+        spec,
         currency: account.currency,
         table,
         plan,
         decisions,
+        step: work.settings.limits.bidStep,
         editing,
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
       })}
-      count={shown.length}
-      rowAt={(index) => shown[index]}
-      keyAt={(index) => shown[index]}
-      rowHeight={46}
+      rowAt={(row) => row}
       detail={(row) => {
-        const aside = asideOf.get(table.targetId[row]);
+        const aside = decisions.asideOf(table.targetId[row]);
         const why = aside
           ? `${ASIDE_WORDS[aside.verdict]}${aside.until ? ` until ${formatDay(aside.until)}` : ''}${aside.note ? `: ${aside.note}` : ''}`
           : reasonOf(plan, table, row);
@@ -53,62 +56,36 @@ export function BidRows({ account, state, work, table, plan, editing, onEditing,
           </span>
         );
       }}
-      focus={rows.focus}
-      onFocus={rows.setFocus}
-      isSelected={(index) => rows.selection.has(shown[index])}
-      onSelect={rows.select}
-      sorts={state.sort ? [state.sort] : []}
-      onSort={(key) => state.setSort(nextSort(state.sort, key))}
-      empty={<NothingHere state={state} account={account} table={table} />}
+      empty={
+        <NoRows
+          state={state}
+          row="target"
+          rows="targets"
+          lacking={lackingOf(account, table)}
+          loosen="Nothing is left to decide here at this pace."
+        />
+      }
     />
   );
 }
 
 const ASIDE_WORDS = { left: 'Left as it is', later: 'Put off', 'accepted-loss': 'Loss accepted' };
 
-function nextSort(sort: RoundState['sort'], key: string): RoundState['sort'] {
-  const by = key as NonNullable<RoundState['sort']>['by'];
-  if (sort?.by !== by) return { by, descending: key !== 'term' };
-  return sort.descending === (key !== 'term') ? { by, descending: !sort.descending } : null;
-}
-
-/** Why a step shows no rows, and what can be done. */
-function NothingHere({
-  state,
-  account,
-  table,
-}: {
-  state: RoundState;
-  account: AccountInfo;
-  table: LensTable;
-}) {
+/** What is missing before bids can be tuned at all; null when nothing is. */
+function lackingOf({ id }: AccountInfo, table: LensTable) {
   if (table.size === 0)
     return (
       <p>
-        The account has no targets yet.{' '}
-        <a href={placeLink('setup', account.id)}>Sync it or import its structure</a> to begin.
+        The account has no targets yet. <a href={placeLink('setup', id)}>Sync it or import its structure</a>{' '}
+        to begin.
       </p>
     );
   if (table.value.every((bid) => Number.isNaN(bid)))
     return (
       <p>
         No bid of the account is known: search-term reports do not tell bids.{' '}
-        <a href={placeLink('setup', account.id)}>Import a list of targets with their bids</a>, or connect the
-        account.
+        <a href={placeLink('setup', id)}>Import a list of targets with their bids</a>, or connect the account.
       </p>
     );
-  if (state.conditions.length > 0)
-    return (
-      <p>
-        No target meets all {state.conditions.length} conditions.{' '}
-        <button onClick={() => state.setConditions([])}>Clear them</button>
-      </p>
-    );
-  if (state.show === 'aside') return <p>No target is put aside.</p>;
-  return (
-    <p>
-      Nothing is left to decide here at this pace. Look at{' '}
-      <button onClick={() => state.setShow('all')}>all targets</button>, or go on to the next step.
-    </p>
-  );
+  return null;
 }

@@ -8,7 +8,7 @@ import type { LensTable } from '../../../core/lenses';
 import { formatMoney, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
 import { actOf } from '../../../plans/bids';
-import type { BidDecisions } from './useBidDecisions';
+import type { BidDecisions } from './useBidWork';
 
 interface BidSliderProps {
   account: AccountInfo;

@@ -1,35 +1,33 @@
 import { useState } from 'react';
-import type { AccountInfo } from '../../../contract/api';
 import { NUMBER_FIELDS } from '../../../core/conditions';
-import { Conditions } from '../../shared/conditions/Conditions';
-import type { FieldsOffered } from '../../shared/conditions/words';
-import { Trouble } from '../../shared/Trouble';
-import { useFolded } from '../../shared/useFolded';
-import { CutPane } from '../CutPane';
-import { STEP_GRID } from '../look';
-import type { RoundState } from '../useRoundState';
-import { AcceptDialog } from './AcceptDialog';
+import { formatCount, formatMoney } from '../../../core/units';
 import { actOf, sumActs, toBidChange } from '../../../plans/bids';
 import type { BidAct } from '../../../plans/bids';
+import { targetSubject } from '../../../contract/aside';
+import type { FieldsOffered } from '../../shared/conditions/words';
+import { useFolded } from '../../shared/useFolded';
+import { StepFrame } from '../frame/StepFrame';
+import type { RoundAt } from '../steps/step';
+import { AcceptDialog } from './AcceptDialog';
 import { BidEvidence } from './BidEvidence';
-import { BidHead } from './BidHead';
 import { BidRows } from './BidRows';
+import type { BidStepSpec } from './bidSpec';
 import { LossDialog } from './LossDialog';
+import { PaceBar } from './PaceBar';
 import { TryBar } from './TryBar';
 import { useBidKeys } from './useBidKeys';
 import type { BidWork } from './useBidWork';
 import { useTrial } from './useTrial';
 
-interface BidStepProps {
-  account: AccountInfo | undefined;
-  fault: Error | null;
-  state: RoundState;
+interface BidStepProps extends RoundAt {
   work: BidWork;
+  spec: BidStepSpec;
 }
 
 /** A step that tunes bids: the cut line, its targets with what is proposed, and the evidence of the focused one. */
-export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
-  const { loaded, plan, arranged, decisions, rows, shown, area, setArea, points, step, settings } = work;
+export function BidStep({ account, fault, state, work, spec }: BidStepProps) {
+  const { loaded, plan, arranged, decisions, view, step, settings } = work;
+  const { rows, shown } = view;
   const [isAdding, setAdding] = useState(false);
   const [editing, setEditing] = useState<number | null>(null);
   const [isAsking, setAsking] = useState(false);
@@ -37,7 +35,7 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
   const [isFolded, fold] = useFolded('picture-folded');
   const { trial, tryTarget } = useTrial(work);
   const table = loaded?.table;
-  const fault = outer ?? work.error;
+  const currency = account?.currency ?? '';
 
   const actsOf = (list: number[]): BidAct[] =>
     plan && table ? list.map((row) => actOf(plan, table, decisions.edits, row)) : [];
@@ -45,13 +43,10 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
     if (!plan || !table) return;
     const made = actsOf(list).flatMap((act) => {
       const change = toBidChange(act, plan, table, decisions.edits, step);
-      return change ? [{ change, targetId: act.targetId }] : [];
+      return change ? [{ subject: targetSubject(act.targetId), changes: [change] }] : [];
     });
     rows.clearSelection();
-    void decisions.accept(
-      made.map(({ change }) => change),
-      made.map(({ targetId }) => targetId),
-    );
+    void decisions.accept(made);
   };
   const idsOf = (list: number[]) => (table ? list.map((row) => table.targetId[row]) : []);
   useBidKeys({
@@ -71,59 +66,67 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
     !isAsking || !work.isCurrent ? null : rows.selection.size > 0 ? rows.chosen() : Array.from(shown);
   const focused = rows.focusedRow;
   const margin = focused !== null && table ? table.margin[focused] : NaN;
+  const summary = arranged?.steps.find((one) => one.step === step);
+  const isSelection = rows.selection.size > 0;
   return (
     <>
-      <main style={STEP_GRID}>
-        <BidHead account={account} state={state} work={work} onAccept={() => setAsking(true)} />
-        <Conditions
-          fields={FIELDS}
-          conditions={state.conditions}
-          onChange={state.setConditions}
-          isAdding={isAdding}
-          onAdding={setAdding}
-          brushed={area ? shown.length : null}
-          onClearBrush={() => setArea(null)}
-        />
-        <CutPane
-          points={points}
-          target={account?.targetAcos ?? 0.25}
-          currency={account?.currency ?? ''}
-          focusedRow={focused}
-          area={area}
-          onArea={setArea}
-          onPick={rows.focusRow}
-          breakEven={Number.isNaN(margin) ? null : margin}
-          tried={trial?.acos ?? null}
-          onTry={tryTarget}
-          isFolded={isFolded}
-          onFold={fold}
-        >
-          {trial && account && <TryBar account={account} trial={trial} onBack={() => tryTarget(null)} />}
-        </CutPane>
-        {fault ? (
-          <Trouble error={fault} />
-        ) : loaded && plan && arranged && account ? (
-          <BidRows
-            account={account}
-            state={state}
-            work={work}
-            table={loaded.table}
-            plan={plan}
-            editing={editing}
-            onEditing={setEditing}
-            onAccept={(row) => accept([row])}
-          />
-        ) : (
-          <div style={{ padding: 24 }} role="status" className="faint">
-            Working out what every target is worth …
-          </div>
-        )}
-      </main>
-      <BidEvidence account={account} work={work} onLoss={setLossOf} />
+      <StepFrame
+        state={state}
+        view={view}
+        head={{
+          sentence: summary ? sentenceOf(spec, summary, currency) : WAITING,
+          proposed: summary?.left ?? 0,
+          all: { count: arranged?.all ?? 0, word: 'targets' },
+          aside: decisions.asideIds.length,
+          controls: <PaceBar account={account} work={work} />,
+          accept:
+            shown.length > 0 && state.show === 'proposed'
+              ? {
+                  count: isSelection ? rows.selection.size : shown.length,
+                  isSelection,
+                  asks: true,
+                  run: () => setAsking(true),
+                }
+              : null,
+        }}
+        fields={FIELDS}
+        isAdding={isAdding}
+        onAdding={setAdding}
+        cut={{
+          target: account?.targetAcos ?? 0.25,
+          currency,
+          breakEven: Number.isNaN(margin) ? null : margin,
+          tried: trial?.acos ?? null,
+          onTry: tryTarget,
+        }}
+        belowCut={
+          trial && account && <TryBar account={account} trial={trial} onBack={() => tryTarget(null)} />
+        }
+        isFolded={isFolded}
+        onFold={fold}
+        fault={fault ?? work.error}
+        waiting={WAITING}
+        rows={
+          loaded && plan && arranged && account ? (
+            <BidRows
+              account={account}
+              state={state}
+              work={work}
+              spec={spec}
+              table={loaded.table}
+              plan={plan}
+              editing={editing}
+              onEditing={setEditing}
+              onAccept={(row) => accept([row])}
+            />
+          ) : null
+        }
+        evidence={<BidEvidence account={account} work={work} onLoss={setLossOf} />}
+      />
       {asked && account && (
         <AcceptDialog
           summary={sumActs(actsOf(asked), settings.limits)}
-          currency={account.currency}
+          currency={currency}
           onDone={(isWanted) => {
             if (isWanted) accept(asked);
             setAsking(false);
@@ -143,6 +146,19 @@ export function BidStep({ account, fault: outer, state, work }: BidStepProps) {
     </>
   );
 }
+
+const WAITING = 'Working out what every target is worth …';
+
+const sentenceOf = (
+  { sentence }: BidStepSpec,
+  { left, money }: { left: number; money: number },
+  currency: string,
+) =>
+  sentence({
+    left,
+    count: left === 1 ? 'One target' : `${formatCount(left)} targets`,
+    money: `${formatMoney(money)} ${currency}`,
+  });
 
 const FIELDS: FieldsOffered = {
   numbers: NUMBER_FIELDS.map(({ key }) => key),

@@ -4,18 +4,20 @@ import { sumsAt } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
-import { DASH, formatMoney, formatShare } from '../../../core/units';
-import type { BidStepName } from '../../../contract/review';
+import { DASH, formatMoney, formatOnStep, formatShare } from '../../../core/units';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { formatField } from '../../shared/formatValue';
-import { DecideButtons } from '../DecideButtons';
+import { DecideButtons } from '../frame/DecideButtons';
 import { actOf } from '../../../plans/bids';
-import type { BidDecisions } from './useBidDecisions';
+import type { BidStepSpec } from './bidSpec';
+import type { BidDecisions } from './useBidWork';
 
 interface ColumnContext {
-  step: BidStepName;
+  spec: BidStepSpec;
+  /** Of the market's bids, micros. */
+  step: number;
   currency: string;
   table: LensTable;
   plan: PlanColumns;
@@ -27,22 +29,11 @@ interface ColumnContext {
   isAside: boolean;
 }
 
-/** The measures that matter in a step. */
-const FIGURES: Record<BidStepName, MeasureKey[]> = {
-  dead: ['clicks', 'spend', 'cpc'],
-  over: ['clicks', 'orders', 'spend', 'acos'],
-  grow: ['clicks', 'orders', 'sales', 'acos'],
-};
-const STAKE: Record<BidStepName, { label: string; definition: string }> = {
-  dead: { label: 'A month', definition: 'What a month costs at the present bid' },
-  over: { label: 'Above', definition: 'What a month costs above the target ACOS, at the present bid' },
-  grow: { label: 'To win', definition: 'Sales of a month that the proposed bid adds' },
-};
 const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '62px', spend: '58px', acos: '54px' };
 
 /** Columns of a step that tunes bids. */
 export function bidColumns(context: ColumnContext): Column<number>[] {
-  const { step, currency, table, plan } = context;
+  const { spec, currency, table, plan } = context;
   return [
     {
       key: 'grade',
@@ -63,11 +54,11 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
         </span>
       ),
     },
-    ...FIGURES[step].map((key) => figure(key, context)),
+    ...spec.figures.map((key) => figure(key, context)),
     {
       key: 'stake',
-      label: STAKE[step].label,
-      definition: STAKE[step].definition,
+      label: spec.stake.label,
+      definition: spec.stake.definition,
       unit: currency,
       width: '66px',
       isFigure: true,
@@ -107,7 +98,7 @@ function figure(key: MeasureKey, { table, currency }: ColumnContext): Column<num
 }
 
 /** The bid now, what it becomes, and by how much; a click edits it in place. */
-function Move({ row, plan, table, decisions, editing, onEditing }: ColumnContext & { row: number }) {
+function Move({ row, plan, table, decisions, step, editing, onEditing }: ColumnContext & { row: number }) {
   const act = actOf(plan, table, decisions.edits, row);
   const id = table.targetId[row];
   if (act.from === 0) return <span className="faint">{DASH}</span>;
@@ -121,7 +112,7 @@ function Move({ row, plan, table, decisions, editing, onEditing }: ColumnContext
   const share = act.to / act.from - 1;
   return (
     <span style={{ display: 'inline-flex', gap: 4, justifyContent: 'flex-end', width: '100%' }}>
-      <span className="faint">{formatMoney(act.from)}</span>
+      <span className="faint">{formatOnStep(act.from, step)}</span>
       <span className={act.to < act.from ? 'over' : act.to > act.from ? 'under' : 'faint'}>
         {act.to < act.from ? '↓' : act.to > act.from ? '↑' : '='}
       </span>
@@ -131,6 +122,7 @@ function Move({ row, plan, table, decisions, editing, onEditing }: ColumnContext
       >
         <BidCell
           bid={act.to}
+          step={step}
           isEditing={editing === row}
           onEdit={() => onEditing(row)}
           onDone={(bid) => {

@@ -1,6 +1,7 @@
+import { nudged } from '../../../core/changes';
 import { useBrush } from '../../shared/picture/useBrush';
 import { useKeys } from '../../shared/useKeys';
-import { rowKeys } from '../rowKeys';
+import { rowKeys } from '../frame/rowKeys';
 import { actOf } from '../../../plans/bids';
 import type { Trial } from './useTrial';
 import type { BidWork } from './useBidWork';
@@ -20,10 +21,11 @@ interface BidKeys {
 /** Keys of a step that tunes bids: every decision without the mouse. */
 export function useBidKeys(view: BidKeys): void {
   const { work, accept, trial, tryTarget } = view;
-  const { rows, decisions, plan, loaded, area, setArea, points, isCurrent, settings } = work;
+  const { decisions, plan, loaded, isCurrent, settings } = work;
+  const { rows, area, setArea, points } = work.view;
   const table = loaded?.table;
   const brush = useBrush(area, setArea, points, rows);
-  const { bidStep, minBid, maxBid } = settings.limits;
+  const { minBid } = settings.limits;
   const ids = () => (table ? rows.chosen().map((row) => table.targetId[row]) : []);
   const eachChosen = (decide: (row: number, targetId: number) => void) => {
     if (plan && table) for (const row of rows.chosen()) decide(row, table.targetId[row]);
@@ -31,9 +33,7 @@ export function useBidKeys(view: BidKeys): void {
   const nudge = (factor: number) =>
     eachChosen((row, id) => {
       const { to } = actOf(plan!, table!, decisions.edits, row);
-      const stepped = Math.round((to * factor) / bidStep) * bidStep;
-      const moved = stepped === to ? to + Math.sign(factor - 1) * bidStep : stepped;
-      decisions.edit(id, { kind: 'bid', to: Math.min(maxBid, Math.max(minBid, moved)) });
+      decisions.edit(id, { kind: 'bid', to: nudged(to, factor, settings.limits) });
     });
   const own = rowKeys(rows, brush);
   useKeys({

@@ -1,24 +1,26 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import type { Area } from '../../../charts';
+import { BID_QUEUE, idsOfSubject, targetSubject } from '../../../contract/aside';
 import type { AccountInfo } from '../../../contract/api';
+import { BID_STEP_NAMES, isBidStep } from '../../../contract/review';
 import type { BidStepName } from '../../../contract/review';
 import { settingsOf } from '../../../core/bids';
 import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
-import type { ChoicesState } from '../../shared/useChoices';
+import { pendingTargets } from '../../../plans/bids';
+import type { ArrangedBids, BidEdit, BidsAsked } from '../../../plans/bids';
+import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { treeVersion } from '../../shared/fieldEngine/treeVersion';
-import type { LoadedLens } from '../../../plans/field';
-import type { ArrangedBids, BidsAsked } from '../../../plans/bids';
-import { pointsOf, rowsInArea } from '../../shared/picture/points';
 import type { PointSource } from '../../shared/picture/points';
-import { useAnswer } from '../../shared/useAnswer';
-import { useRows } from '../../shared/useRows';
 import type { TrayState } from '../../shared/tray/useTray';
-import { isBidStep } from '../../../contract/review';
-import type { RoundState } from '../useRoundState';
-import { useBidDecisions } from './useBidDecisions';
+import { useAnswer } from '../../shared/useAnswer';
+import type { ChoicesState } from '../../shared/useChoices';
+import { useDecisions } from '../decisions/useDecisions';
+import type { RoundAt } from '../steps/step';
+import { useStepRows } from '../useStepRows';
+
+const QUEUE = { name: BID_QUEUE, noun: 'target' };
 
 /** The account's choices of bids; the wide first step is for once and stays with this page. */
 function useBidChoices({ choices, change }: ChoicesState) {
@@ -35,10 +37,35 @@ function useBidChoices({ choices, change }: ChoicesState) {
   return { choices: bids, setChoices };
 }
 
-/** The targets of a step that tunes bids, with everything that is decided on them. */
-export function useBidWork(account: AccountInfo | undefined, state: RoundState, tray: TrayState) {
+/** What is decided on targets, by their ids. */
+function useBidDecisions(account: AccountInfo | undefined, tray: TrayState) {
+  const decisions = useDecisions<BidEdit>(account, QUEUE, tray);
+  const pending = useMemo(() => pendingTargets([...tray.changes, ...tray.sending]), [tray]);
+  const { aside, edits, underWay, edit, put, takeBack } = decisions;
+  const idOf = (subject: string) => idsOfSubject(subject)[0];
+  const editsById = useMemo(() => new Map([...edits].map(([subject, one]) => [idOf(subject), one])), [edits]);
+  return {
+    ...decisions,
+    edits: editsById,
+    edit: (targetId: number, change: BidEdit | null) => edit(targetSubject(targetId), change),
+    asideOf: (targetId: number) => aside.get(targetSubject(targetId)),
+    asideIds: [...aside.keys()].map(idOf),
+    stagedIds: [...pending.keys(), ...underWay.map(idOf)],
+    pending,
+    put: (
+      ids: readonly number[],
+      ...more: Parameters<typeof put> extends [unknown, ...infer M] ? M : never
+    ) => put(ids.map(targetSubject), ...more),
+    takeBack: (ids: readonly number[]) => takeBack(ids.map(targetSubject)),
+  };
+}
+
+export type BidDecisions = ReturnType<typeof useBidDecisions>;
+
+/** The targets of the steps that tune bids, with everything that is decided on them. */
+export function useBidWork({ account, state, tray }: RoundAt) {
   const engine = pageEngine();
-  const isShown = isBidStep(state.step) && !state.isOverview;
+  const isShown = isBidStep(state.step);
   const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
   const version = treeVersion(account);
   const { choices, setChoices } = useBidChoices(state.choices);
@@ -55,7 +82,7 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
     refetchOnWindowFocus: false,
   });
   const { data: loaded } = lens;
-  const decisions = useBidDecisions(account, step, tray);
+  const decisions = useBidDecisions(account, tray);
   const { answer: plan, error: planFault } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
     loaded?.loadId,
     settings,
@@ -71,6 +98,7 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
       step,
       show: isShown ? state.show : 'proposed',
       settings,
+      // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
       conditions: isShown ? state.conditions : [],
       sort: isShown ? (state.sort as BidsAsked['sort']) : null,
       staged: decisions.stagedIds,
@@ -78,18 +106,8 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
     },
     (id, asked) => engine.arrangeBids(id, asked),
   );
-  const [area, setArea] = useState<Area | null>(null);
   const source = useMemo(() => (plan ? sourceOf(plan) : null), [plan]);
-  const shown = useMemo(
-    () =>
-      arranged && source && area ? rowsInArea(arranged.rows, source, area) : (arranged?.rows ?? NO_ROWS),
-    [arranged, source, area],
-  );
-  const rows = useRows(shown, `${step} ${state.show}`);
-  const points = useMemo(
-    () => (arranged && source ? pointsOf(arranged.rows, source) : null),
-    [arranged, source],
-  );
+  const view = useStepRows(arranged?.rows, source, `${step} ${state.show}`);
   return {
     engine,
     accountAcos: account?.targetAcos ?? 0.25,
@@ -103,18 +121,19 @@ export function useBidWork(account: AccountInfo | undefined, state: RoundState, 
     setChoices,
     settings,
     decisions,
-    area,
-    setArea,
-    shown,
-    rows,
-    points,
-    staged: decisions.staged,
+    view,
+    left: arranged?.steps ?? [],
+    staged: stagedBySteps(decisions, step),
   };
 }
 
 export type BidWork = ReturnType<typeof useBidWork>;
 
-const NO_ROWS = new Int32Array();
+/** Accepted in this tray, by the step in which it was; what is under way belongs to the step that is shown. */
+function stagedBySteps({ pending, underWay }: BidDecisions, step: BidStepName): Record<string, number> {
+  const steps = [...pending.values(), ...underWay.map(() => step)];
+  return Object.fromEntries(BID_STEP_NAMES.map((name) => [name, steps.filter((one) => one === name).length]));
+}
 
 /** A target stands at what its clicks bring and cost by the plan; its size is what it spends in a month. */
 function sourceOf({ nowClicks, nowSpend, rpc, rpcLow, rpcHigh, grade }: PlanColumns): PointSource {

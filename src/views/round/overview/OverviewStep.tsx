@@ -1,5 +1,5 @@
-import { formatDay, formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
+import { formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
 import { treeVersion } from '../../shared/fieldEngine/treeVersion';
 import { placeLink } from '../../shared/frame/places';
@@ -10,16 +10,11 @@ import { OverviewTrend } from './OverviewTrend';
 import { Pace } from './Pace';
 import { AutoAgainstManual, Movers, Standings } from './Parts';
 import { Trouble } from '../../shared/Trouble';
+import type { RoundAt } from '../steps/step';
 import { useOverview } from './useOverview';
 
-interface OverviewStepProps {
-  account: AccountInfo | undefined;
-  from: string | null;
-  to: string | null;
-}
-
 /** The first step of a round: how the whole account does, what changed, and where. */
-export function OverviewStep({ account, from, to }: OverviewStepProps) {
+export function OverviewStep({ account, state: { from, to } }: RoundAt) {
   const { whole, parts, error } = useOverview(account?.id, treeVersion(account), from, to);
   if (error)
     return (

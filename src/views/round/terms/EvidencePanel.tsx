@@ -8,7 +8,8 @@ import { api } from '../../shared/api';
 import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
 import { ProposalForm } from './ProposalForm';
-import type { Decisions } from './useDecisions';
+import type { TermDecisions } from './useTermWork';
+import { EvidenceName, StepEvidence } from '../frame/StepEvidence';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import type { ReviewEngine } from './worker/reviewEngine';
@@ -20,7 +21,7 @@ interface EvidencePanelProps {
   row: number | null;
   step: StepName;
   settings: ReviewSettings;
-  decisions: Decisions;
+  decisions: TermDecisions;
   /** Changes when staged changes do, so that the panel is told anew. */
   version: number;
 }
@@ -29,16 +30,9 @@ interface EvidencePanelProps {
 export function EvidencePanel(props: EvidencePanelProps) {
   const { review, row } = props;
   return (
-    <aside
-      aria-label="Evidence"
-      style={{ borderLeft: '1px solid var(--hairline)', padding: '12px 16px', overflow: 'auto' }}
-    >
-      {review && row !== null ? (
-        <Evidence {...props} review={review} row={row} />
-      ) : (
-        <p className="faint">Focus a row to see its evidence.</p>
-      )}
-    </aside>
+    <StepEvidence>
+      {review && row !== null ? <Evidence {...props} review={review} row={row} /> : null}
+    </StepEvidence>
   );
 }
 
@@ -75,15 +69,17 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
   });
   return (
     <>
-      <h2 className="serif" style={{ margin: 0, fontSize: 17, fontWeight: 500, overflowWrap: 'anywhere' }}>
-        {table.term[row]}
-      </h2>
-      <p className="faint" style={{ margin: '2px 0 8px' }}>
-        {placeName(row, review)}
-        {detail && ` · ${kindWords(detail.kind)}`}
-        {table.firstDay[row] > 0 && ` · first seen ${formatDay(dayFromNumber(table.firstDay[row]))}`}
-        {detail?.isNew && ', new in this window'}
-      </p>
+      <EvidenceName
+        name={table.term[row]}
+        place={
+          <>
+            {placeName(row, review)}
+            {detail && ` · ${kindWords(detail.kind)}`}
+            {table.firstDay[row] > 0 && ` · first seen ${formatDay(dayFromNumber(table.firstDay[row]))}`}
+            {detail?.isNew && ', new in this window'}
+          </>
+        }
+      />
       {detail && (
         <>
           <p style={{ margin: '0 0 8px' }}>{detail.proposal.reason}</p>

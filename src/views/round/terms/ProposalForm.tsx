@@ -9,13 +9,13 @@ import { NumberField } from '../../shared/NumberField';
 import { adGroupName, campaignName } from './placeName';
 import { scopeWords } from './scopeWords';
 import { toChanges } from '../../../plans/terms';
-import type { Decisions } from './useDecisions';
+import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
 
 interface ProposalFormProps {
   proposal: Proposal;
   review: LoadedReview;
-  decisions: Decisions;
+  decisions: TermDecisions;
 }
 
 /** The proposal, editable before it is accepted, and what the market will say against it. */
@@ -88,8 +88,8 @@ function HarvestFields({
         <NumberField
           label={`${review.account.currency} bid`}
           value={bid / MICROS_PER_UNIT}
-          min={0.01}
-          step={0.01}
+          min={review.account.limits.minBid / MICROS_PER_UNIT}
+          step={review.account.limits.bidStep / MICROS_PER_UNIT}
           onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
         />
         {gain.profit !== 0 && (

@@ -1,25 +1,26 @@
 import type { AccountInfo } from '../../../contract/api';
-import type { StepName } from '../../../contract/review';
-import { VirtualTable } from '../../../table';
-import type { RowsState } from '../../shared/useRows';
-import { columnsOf } from './columns';
-import { NothingHere } from './NothingHere';
 import { TERM_KINDS } from '../../../core/matching';
-import { placeName } from './placeName';
 import { rowKey } from '../../../plans/terms';
-import type { Decisions } from './useDecisions';
-import type { RoundState } from '../useRoundState';
 import type { Arranged, LoadedReview } from '../../../plans/terms';
+import { placeLink } from '../../shared/frame/places';
+import { NoRows } from '../frame/NoRows';
+import { StepRows } from '../frame/StepRows';
+import type { RoundState } from '../useRoundState';
+import type { StepRowsState } from '../useStepRows';
+import { columnsOf } from './columns';
+import type { RowView } from './columns';
+import { placeName } from './placeName';
+import type { TermStepSpec } from './termSpec';
+import type { TermDecisions } from './useTermWork';
 
 interface ReviewRowsProps {
   account: AccountInfo | undefined;
   review: LoadedReview;
   arranged: Arranged;
   state: RoundState;
-  step: StepName;
-  shown: Int32Array;
-  rows: RowsState;
-  decisions: Decisions;
+  spec: TermStepSpec;
+  view: StepRowsState;
+  decisions: TermDecisions;
   /** Rows that are staged or under way. */
   staged: ReadonlySet<string>;
   editing: number | null;
@@ -29,70 +30,70 @@ interface ReviewRowsProps {
 
 /** The rows of a step: a search term each, with its proposal and the reason below. */
 export function ReviewRows(props: ReviewRowsProps) {
-  const {
-    account,
-    review,
-    arranged,
-    state,
-    step,
-    shown,
-    rows,
-    decisions,
-    staged,
-    editing,
-    onEditing,
-    onAccept,
-  } = props;
+  const { account, review, arranged, state, spec, view, decisions, staged, editing, onEditing, onAccept } =
+    props;
   return (
-    <VirtualTable
+    <StepRows<RowView>
       label="Search terms"
+      state={state}
+      view={view}
       columns={columnsOf({
         review,
-        step,
+        spec,
         decisions,
         editing,
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
       })}
-      count={shown.length}
-      rowAt={(index) => ({ row: shown[index], proposal: arranged.proposals.get(shown[index]) })}
-      keyAt={(index) => shown[index]}
-      rowHeight={state.show === 'proposed' ? 46 : 42}
+      rowAt={(row) => ({ row, proposal: arranged.proposals.get(row) })}
       detail={({ row, proposal }) => (
         <>
-          <Marks row={row} step={step} review={review} staged={staged} />
+          <Marks row={row} spec={spec} review={review} staged={staged} />
           {placeName(row, review)}
           {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
         </>
       )}
-      focus={rows.focus}
-      onFocus={rows.setFocus}
-      isSelected={(index) => rows.selection.has(shown[index])}
-      onSelect={rows.select}
-      sorts={state.sort ? [state.sort] : []}
-      onSort={(key) => state.setSort(nextSort(state.sort, key))}
-      empty={<NothingHere state={state} account={account} hasData={review.table.size > 0} />}
+      empty={
+        <NoRows
+          state={state}
+          row="row"
+          rows="terms"
+          lacking={review.table.size > 0 ? null : <NoTerms account={account} />}
+          loosen="Nothing is left to decide at these thresholds. Loosen them above."
+        />
+      }
     />
   );
 }
 
-function nextSort(sort: RoundState['sort'], key: string): RoundState['sort'] {
-  const by = key as NonNullable<RoundState['sort']>['by'];
-  if (sort?.by !== by) return { by, descending: key !== 'term' };
-  return sort.descending === (key !== 'term') ? { by, descending: !sort.descending } : null;
+function NoTerms({ account }: { account: AccountInfo | undefined }) {
+  return (
+    <p>
+      There are no search terms in this window.{' '}
+      {account?.lastDay ? (
+        <>
+          The data reach from {account.firstDay} to {account.lastDay}: choose another window with w.
+        </>
+      ) : (
+        <>
+          <a href={placeLink('setup', account?.id)}>Import a search-term report</a> to begin.
+        </>
+      )}
+    </p>
+  );
 }
 
 /** What there is to know of a term beyond its figures: that it waits in the tray, what sort it is, that it is new. */
 function Marks({
   row,
-  step,
+  spec,
   review,
   staged,
-}: { row: number } & Pick<ReviewRowsProps, 'step' | 'review' | 'staged'>) {
+}: { row: number } & Pick<ReviewRowsProps, 'spec' | 'review' | 'staged'>) {
   const { table, kinds, isNew } = review;
   const kind = TERM_KINDS[kinds[row]];
-  const isStaged = staged.has(rowKey(step, table.adGroupId[row], table.termId[row]));
+  const isStaged = staged.has(rowKey(spec.name, table.adGroupId[row], table.termId[row]));
   return (
     <>
       {isStaged && <strong className="under">in the tray · </strong>}

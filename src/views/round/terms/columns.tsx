@@ -3,13 +3,13 @@ import type { MeasureKey } from '../../../core/measures';
 import { sumsOfRow } from '../../../core/terms';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { Column } from '../../../table';
-import type { StepName } from '../../../contract/review';
 import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
-import { DecideButtons } from '../DecideButtons';
+import { DecideButtons } from '../frame/DecideButtons';
 import { GAIN } from './ProposalForm';
 import { nextScope, scopeWords } from './scopeWords';
-import type { Decisions } from './useDecisions';
+import type { TermStepSpec } from './termSpec';
+import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
 
 /** What a row's cells need. */
@@ -20,8 +20,8 @@ export interface RowView {
 
 interface ColumnContext {
   review: LoadedReview;
-  step: StepName;
-  decisions: Decisions;
+  spec: TermStepSpec;
+  decisions: TermDecisions;
   /** Row whose bid is edited in place. */
   editing: number | null;
   onEditing: (row: number | null) => void;
@@ -31,10 +31,9 @@ interface ColumnContext {
 
 /** Columns of a step: the measures that matter there, the proposal, the decision. */
 export function columnsOf(context: ColumnContext): Column<RowView>[] {
-  const { review, step } = context;
+  const { review, spec } = context;
   const { currency } = review.account;
-  const figures: MeasureKey[] =
-    step === 'harvest' ? ['clicks', 'orders', 'sales', 'acos'] : ['clicks', 'orders', 'spend', 'acos', 'cpc'];
+  const isHarvest = spec.name === 'harvest';
   return [
     {
       key: 'grade',
@@ -54,14 +53,14 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
         </span>
       ),
     },
-    ...figures.map((key) => figureColumn(key, context, currency)),
-    ...(step === 'harvest' ? [gainColumn(context)] : []),
+    ...spec.figures.map((key) => figureColumn(key, context, currency)),
+    ...(isHarvest ? [gainColumn(context)] : []),
     {
       key: 'proposal',
-      label: step === 'harvest' ? 'Bid' : 'Block',
-      unit: step === 'harvest' ? currency : '',
-      width: step === 'harvest' ? '66px' : '106px',
-      isFigure: step === 'harvest',
+      label: isHarvest ? 'Bid' : 'Block',
+      unit: isHarvest ? currency : '',
+      width: isHarvest ? '66px' : '106px',
+      isFigure: isHarvest,
       cell: (view) => <ProposalCell view={view} {...context} />,
     },
     { key: 'decide', label: '', width: '84px', cell: (view) => <Decide view={view} {...context} /> },
@@ -114,20 +113,14 @@ function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: stri
   };
 }
 
-function ProposalCell({
-  view,
-  decisions,
-  editing,
-  onEditing,
-  step,
-  review,
-}: ColumnContext & { view: RowView }) {
+function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnContext & { view: RowView }) {
   if (!view.proposal) return <span className="faint">{DASH}</span>;
   const proposal = decisions.edited(view.proposal);
   if (proposal.step === 'harvest')
     return (
       <BidCell
         bid={proposal.bid}
+        step={review.account.limits.bidStep}
         isEditing={editing === view.row}
         onEdit={() => onEditing(view.row)}
         onDone={(bid) => {
@@ -143,7 +136,6 @@ function ProposalCell({
       style={{ all: 'unset', cursor: 'pointer' }}
       title="Ad group, campaign, wherever the product looks for terms, or a list of the campaign"
       onClick={() => decisions.edit(view.row, { scope: nextScope(proposal.scope, proposal.places) })}
-      data-step={step}
     >
       {proposal.match}, {scopeWords(proposal.scope, proposal.places, review.negativeLists)}
     </button>

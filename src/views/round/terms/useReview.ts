@@ -1,21 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
-import { useState } from 'react';
 import { useAnswer } from '../../shared/useAnswer';
 import { pageWorker } from '../../shared/worker/pageWorker';
 import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/terms';
 import type { ReviewEngine } from './worker/reviewEngine';
 
-/** One worker for the page: it keeps the window's columns. */
-function startEngine(): Remote<ReviewEngine> {
-  return pageWorker<ReviewEngine>(
+let engine: Remote<ReviewEngine> | null = null;
+
+/** The page's one engine of reviews: its worker keeps the window's columns. */
+function pageReview(): Remote<ReviewEngine> {
+  engine ??= pageWorker<ReviewEngine>(
     () => new Worker(new URL('./worker/review.worker.ts', import.meta.url), { type: 'module' }),
   );
+  return engine;
 }
 
 /** The search terms of a window, loaded into the worker. */
 export function useReview(account: number | undefined, from: string | null, to: string | null) {
-  const [engine] = useState(startEngine);
+  const engine = pageReview();
   const { data, error } = useQuery<LoadedReview, Error>({
     queryKey: ['review', account, from, to],
     queryFn: () => engine.load(account!, from ?? undefined, to ?? undefined),

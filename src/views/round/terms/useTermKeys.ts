@@ -1,6 +1,7 @@
 import { useBrush } from '../../shared/picture/useBrush';
+import { nudged } from '../../../core/changes';
 import { nextScope } from './scopeWords';
-import { rowKeys } from '../rowKeys';
+import { rowKeys } from '../frame/rowKeys';
 import { useKeys } from '../../shared/useKeys';
 import type { TermWork } from './useTermWork';
 
@@ -12,16 +13,15 @@ interface TermKeys {
 
 /** Keys of a step that goes through search terms: every decision without the mouse. */
 export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
-  const { rows, decisions, arranged, isCurrent, area, setArea, points, accept, setEditing } = work;
+  const { decisions, review, arranged, isCurrent, accept, setEditing } = work;
+  const { rows, area, setArea, points } = work.view;
   const row = rows.focusedRow;
   const stepBid = (factor: number) => {
     const proposal = row === null ? undefined : arranged?.proposals.get(row);
     if (row === null || proposal?.step !== 'harvest') return;
     const { bid } = decisions.edited(proposal) as typeof proposal;
-    const stepped = Math.round((bid * factor) / 10_000) * 10_000;
-    decisions.edit(row, {
-      bid: Math.max(10_000, stepped === bid ? bid + Math.sign(factor - 1) * 10_000 : stepped),
-    });
+    const moved = review && nudged(bid, factor, review.account.limits);
+    if (moved) decisions.edit(row, { bid: moved });
   };
   const edit = () => {
     const proposal = row === null ? undefined : arranged?.proposals.get(row);

@@ -1,50 +1,86 @@
 import { useMemo, useState } from 'react';
-import type { Area } from '../../../charts';
+import { termSubject } from '../../../contract/aside';
+import { isTermStep, TERM_STEPS } from '../../../contract/review';
 import type { StepName } from '../../../contract/review';
-import { pointsOf, rowsInArea } from '../../shared/picture/points';
-import { pendingKeys } from '../../../plans/terms';
-import { useRows } from '../../shared/useRows';
-import type { TrayState } from '../../shared/tray/useTray';
-import { isBidStep } from '../../../contract/review';
-import type { RoundState } from '../useRoundState';
+import { gainOf } from '../../../core/harvest';
+import { pendingKeys, rowKey, toChanges } from '../../../plans/terms';
+import type { LoadedReview, Proposal } from '../../../plans/terms';
+import type { BlockScope, NegativeScope } from '../../../core/negatives';
+import { useTell } from '../../shared/useTell';
+import { useDecisions } from '../decisions/useDecisions';
+import type { Decisions } from '../decisions/useDecisions';
+import type { RoundAt } from '../steps/step';
+import { useStepRows } from '../useStepRows';
 import { sourceOf } from './sourceOf';
-import { useDecisions } from './useDecisions';
-import { useArranged } from './useReview';
-import type { ReviewState } from './useReview';
+import { useArranged, useReview } from './useReview';
 
-/** The search terms of a step with everything that is decided on them. */
-export function useTermWork(loaded: ReviewState, state: RoundState, tray: TrayState) {
+/** Changes by hand to a proposal, before it is accepted. */
+export type Edit = Partial<{
+  bid: number;
+  homeId: number;
+  block: NegativeScope | 'nowhere';
+  match: 'exact' | 'phrase' | 'broad' | 'item';
+  scope: BlockScope;
+}>;
+
+/** What is decided on the rows of a step, by their numbers in the table. */
+function useTermDecisions(review: LoadedReview | undefined, queue: Decisions<Edit>) {
+  const subjectOf = (row: number) => termSubject(review!.table.adGroupId[row], review!.table.termId[row]);
+  const subjectsOf = (rows: readonly number[]) => (review ? rows.map(subjectOf) : []);
+  return {
+    subjectOf,
+    edited: (proposal: Proposal): Proposal => {
+      const own = queue.edits.get(subjectOf(proposal.row));
+      if (!own) return proposal;
+      const changed = { ...proposal, ...own } as Proposal;
+      return changed.step === 'harvest' ? { ...changed, gain: gainOf(changed) } : changed;
+    },
+    edit: (row: number, changes: Edit) =>
+      queue.edit(subjectOf(row), { ...queue.edits.get(subjectOf(row)), ...changes }),
+    leave: (rows: readonly number[]) => queue.put(subjectsOf(rows), 'left'),
+    later: (rows: readonly number[]) => queue.put(subjectsOf(rows), 'later'),
+    takeBack: (rows: readonly number[]) => queue.takeBack(subjectsOf(rows)),
+    undo: queue.undo,
+  };
+}
+
+export type TermDecisions = ReturnType<typeof useTermDecisions>;
+
+/** The keys of subjects as arranging compares them. */
+const keysOf = (step: StepName, subjects: Iterable<string>) =>
+  Array.from(subjects, (subject) => {
+    const [, adGroupId, termId] = subject.split(' ');
+    return rowKey(step, Number(adGroupId), Number(termId));
+  });
+
+/** The search terms of the steps that go through them, with everything that is decided on them. */
+export function useTermWork({ account, state, tray }: RoundAt) {
+  const loaded = useReview(account?.id, state.from, state.to);
   const { engine, review } = loaded;
-  // Beside the steps that tune bids the terms are arranged all the same: the list of steps tells how many are left.
-  const step: StepName = isBidStep(state.step) ? 'harvest' : state.step;
-  const isShown = !isBidStep(state.step);
-  const [area, setArea] = useState<Area | null>(null);
+  const isShown = isTermStep(state.step);
+  const step: StepName = isTermStep(state.step) ? state.step : TERM_STEPS[0];
+  const tell = useTell();
   const [editing, setEditing] = useState<number | null>(null);
-  const decisions = useDecisions(review, step, tray, state.settings.targetAcos);
-  const stagedKeys = [
-    ...new Set([...pendingKeys([...tray.changes, ...tray.sending]), ...decisions.underWay]),
-  ];
+  const queues = {
+    harvest: useDecisions<Edit>(account, { name: 'harvest', noun: 'term' }, tray),
+    negatives: useDecisions<Edit>(account, { name: 'negatives', noun: 'term' }, tray),
+  };
+  const queue = queues[step];
+  const decisions = useTermDecisions(review, queue);
+  const staged = new Set(pendingKeys([...tray.changes, ...tray.sending]));
+  for (const name of TERM_STEPS) for (const key of keysOf(name, queues[name].underWay)) staged.add(key);
   const { arranged, isCurrent, error } = useArranged(loaded, {
     step,
     show: isShown ? state.show : 'proposed',
     settings: state.settings,
+    // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
     conditions: isShown ? state.conditions : [],
     sort: isShown ? (state.sort as never) : null,
-    staged: stagedKeys,
-    aside: decisions.asideKeys,
+    staged: [...staged],
+    aside: TERM_STEPS.flatMap((name) => keysOf(name, queues[name].aside.keys())),
   });
-  const shown = useMemo(
-    () =>
-      arranged && review && area
-        ? rowsInArea(arranged.rows, sourceOf(review), area)
-        : (arranged?.rows ?? NO_ROWS),
-    [arranged, review, area],
-  );
-  const rows = useRows(shown, step);
-  const points = useMemo(
-    () => (arranged && review ? pointsOf(arranged.rows, sourceOf(review)) : null),
-    [arranged, review],
-  );
+  const source = useMemo(() => (review ? sourceOf(review) : null), [review]);
+  const view = useStepRows(arranged?.rows, source, step);
 
   const proposalsFor = async (list: number[]) => {
     const known = list.map((row) => arranged?.proposals.get(row));
@@ -54,30 +90,39 @@ export function useTermWork(loaded: ReviewState, state: RoundState, tray: TraySt
     return list.map((row, at) => known[at] ?? made.find((one) => one.row === row)!);
   };
   const accept = async (list: number[]) => {
-    await decisions.accept(await proposalsFor(list));
-    rows.clearSelection();
+    if (!review) return;
+    const ready = (await proposalsFor(list)).flatMap((proposal) => {
+      const changes = toChanges(decisions.edited(proposal), review, state.settings.targetAcos);
+      return changes ? [{ subject: decisions.subjectOf(proposal.row), changes }] : [];
+    });
+    const homeless = list.length - ready.length;
+    if (homeless > 0)
+      tell(
+        `${homeless} ${homeless === 1 ? 'term' : 'terms'} without a home: choose one in the panel on the right (e).`,
+        { kind: 'warning' },
+      );
+    view.rows.clearSelection();
+    await queue.accept(ready);
   };
   return {
     engine,
     review,
     step,
-    area,
-    setArea,
     editing,
     setEditing,
     decisions,
     arranged,
     isCurrent,
     error,
-    shown,
-    rows,
-    points,
+    view,
     accept,
-    stagedKeys: new Set(stagedKeys),
-    staged: (of: StepName) => stagedKeys.filter((key) => key.startsWith(`${of}:`)).length,
+    asideCount: queue.aside.size,
+    stagedKeys: staged,
+    left: arranged?.steps ?? [],
+    staged: Object.fromEntries(
+      TERM_STEPS.map((name) => [name, [...staged].filter((key) => key.startsWith(`${name}:`)).length]),
+    ) as Record<string, number>,
   };
 }
 
 export type TermWork = ReturnType<typeof useTermWork>;
-
-const NO_ROWS = new Int32Array();

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import { useEffect, useRef } from 'react';
 import type { AccountInfo, JobInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
@@ -9,7 +9,7 @@ const isUnderWay = ({ state }: JobInfo) => state === 'waiting' || state === 'run
 /** How up to date an account is with its market, and asking for more. */
 export function useSync(account: AccountInfo) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const { data, error } = useQuery({
     queryKey: ['sync', account.id],
     queryFn: () => api.sync(account.id),
@@ -23,16 +23,16 @@ export function useSync(account: AccountInfo) {
     if (wasRunning.current && job === null) void client.invalidateQueries();
     wasRunning.current = job !== null;
   }, [job, client]);
-  const tell = (fault: Error) => enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 });
+  const fail = (fault: Error) => tell(fault.message, { kind: 'fault' });
   const refresh = () => client.invalidateQueries({ queryKey: ['sync', account.id] });
   const start = useMutation({
     mutationFn: () => api.startSync(account.id),
-    onError: tell,
+    onError: fail,
     onSettled: refresh,
   });
   const advance = useMutation({
     mutationFn: (days: number) => api.advance(account.id, days),
-    onError: tell,
+    onError: fail,
     onSettled: refresh,
   });
   return { data, error, job, start: () => start.mutate(), advance: (days: number) => advance.mutate(days) };

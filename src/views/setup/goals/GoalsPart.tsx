@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import type { Goal } from '../../../core/goals';
 import { formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
@@ -19,14 +19,13 @@ export const SCOPE_LABELS: Record<Goal['scope'], string> = {
 /** Targets by scope: the nearest one counts. */
 export function GoalsPart({ account }: { account: AccountInfo }) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const { data, error } = useQuery({ queryKey: ['goals', account.id], queryFn: () => api.goals(account.id) });
   const refresh = () =>
     client.invalidateQueries({
       predicate: ({ queryKey }) => ['goals', 'products'].includes(String(queryKey[0])),
     });
-  const onError = (fault: Error) =>
-    enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 });
+  const onError = (fault: Error) => tell(fault.message, { kind: 'fault' });
   const set = useMutation({
     // What the list tells besides, its name, is not part of a target.
     mutationFn: ({ scope, scopeId, kind, low, high }: Goal) =>
@@ -83,14 +82,7 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
                     type="button"
                     onClick={() => {
                       remove.mutate(goal);
-                      enqueueSnackbar('Target removed.', {
-                        autoHideDuration: 6000,
-                        action: () => (
-                          <button type="button" onClick={() => set.mutate(goal)}>
-                            Put it back
-                          </button>
-                        ),
-                      });
+                      tell('Target removed.', { onUndo: () => set.mutate(goal) });
                     }}
                   >
                     Remove

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import { useRef } from 'react';
 import type { ProductCosts } from '../../../core/economics';
 import type { ProductInfo } from '../../../contract/api';
@@ -8,12 +8,12 @@ import { api } from '../../shared/api';
 /** The products of an account with their costs; editing them, and taking an edit back. */
 export function useProducts(account: number) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const done = useRef<{ id: number; costs: ProductCosts }[]>([]);
   const { data, error } = useQuery({ queryKey: ['products', account], queryFn: () => api.products(account) });
   const set = useMutation({
     mutationFn: ({ id, costs }: { id: number; costs: ProductCosts }) => api.setCosts(account, id, costs),
-    onError: (fault: Error) => enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 }),
+    onError: (fault: Error) => tell(fault.message, { kind: 'fault' }),
     onSettled: () => client.invalidateQueries({ queryKey: ['products', account] }),
   });
   const edit = ({ id, costs }: ProductInfo, change: Partial<ProductCosts>) => {
@@ -23,7 +23,7 @@ export function useProducts(account: number) {
   const undo = () => {
     const last = done.current.pop();
     if (last) set.mutate(last);
-    else enqueueSnackbar('Nothing to undo on this page.', { autoHideDuration: 2500 });
+    else tell('Nothing to undo on this page.');
   };
   return { data, error, edit, undo };
 }

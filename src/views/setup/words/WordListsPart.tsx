@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../../shared/useTell';
 import { useState } from 'react';
 import type { WordLists } from '../../../core/matching';
 import type { AccountInfo } from '../../../contract/api';
@@ -53,18 +53,18 @@ const linesOf = (text: string) =>
 
 function ListsForm({ account, lists }: { account: AccountInfo; lists: WordLists }) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const [texts, setTexts] = useState(() => asText(lists));
   const keep = useMutation({
     mutationFn: (next: WordLists) => api.keepWordLists(account.id, next),
     onSuccess: async (answer) => {
       client.setQueryData(['word-lists', account.id], answer);
-      enqueueSnackbar('Kept. Terms are told apart by these words from now on.', { autoHideDuration: 2500 });
+      tell('Kept. Terms are told apart by these words from now on.');
       await client.invalidateQueries({
         predicate: ({ queryKey }) => ['review', 'tree'].includes(String(queryKey[0])),
       });
     },
-    onError: (fault: Error) => enqueueSnackbar(fault.message, { variant: 'error', autoHideDuration: 9000 }),
+    onError: (fault: Error) => tell(fault.message, { kind: 'fault' }),
   });
   const isChanged = LISTS.some(({ list }) => texts[list] !== asText(lists)[list]);
   return (

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import ListItemText from '@mui/material/ListItemText';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../useTell';
 import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { FileDifferences } from '../../../contract/changes';
@@ -18,12 +18,12 @@ export function ChangeFileMenu({ account, tray }: { account: AccountInfo; tray: 
   const input = useRef<HTMLInputElement>(null);
   const [isOpen, setOpen] = useState(false);
   const [read, setRead] = useState<{ name: string; differences: FileDifferences } | null>(null);
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const take = async (file: File) => {
     try {
       setRead({ name: file.name, differences: await api.readChangeFile(account.id, file) });
     } catch (error) {
-      enqueueSnackbar((error as Error).message, { variant: 'error', autoHideDuration: 12_000 });
+      tell((error as Error).message, { kind: 'fault' });
     }
   };
   return (

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../useTell';
 import { useEffect, useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useNegativeCheck } from './useNegativeCheck';
@@ -22,7 +22,7 @@ interface TrayProps {
 export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { changes, sending, effect, conflicts } = tray;
   const progress = useSendProgress(account?.id, tray.send.isPending);
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const { isStaging } = tray;
   const check = useNegativeCheck(account, changes);
   const sendButton = useRef<HTMLButtonElement>(null);
@@ -32,7 +32,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
 
   const send = async () => {
     const { baleId, trouble } = await tray.send.mutateAsync();
-    if (trouble !== '') enqueueSnackbar(trouble, { variant: 'warning', autoHideDuration: 10_000 });
+    if (trouble !== '') tell(trouble, { kind: 'warning' });
     else location.assign(`${placeLink('ledger', account?.id)}&bale=${baleId}`);
   };
   // Pressed while something is still on its way into the tray: sent once all of it is there.
@@ -42,9 +42,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
     setWanted(false);
     if (check.costly.length > 0) {
       onOpen(true);
-      enqueueSnackbar(
-        'Negatives that cost sales are confirmed or taken out first; they stand on top of the tray.',
-      );
+      tell('Negatives that cost sales are confirmed or taken out first; they stand on top of the tray.');
     } else void send().catch(() => {});
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
   }, [isWanted, isStaging, check.isChecking]);

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useTell } from '../useTell';
 import { useMemo } from 'react';
 import { findConflicts, sumEffects } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
@@ -10,7 +10,7 @@ const NOTHING: never[] = [];
 /** The tray of an account: what is staged, and what can be done with it. */
 export function useTray(account: number | undefined) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const staged = useQuery({
     queryKey: ['changes', account, 'staged'],
     queryFn: () => api.changes(account!, { state: 'staged' }),
@@ -26,7 +26,7 @@ export function useTray(account: number | undefined) {
     client.invalidateQueries({
       predicate: ({ queryKey }) => ['changes', 'bales'].includes(String(queryKey[0])),
     });
-  const fail = (error: Error) => enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const fail = (error: Error) => tell(error.message, { kind: 'fault' });
   const changes = staged.data ?? NOTHING;
   const effect = useMemo(() => sumEffects(changes.map((one) => one.effect)), [changes]);
   const conflicts = useMemo(() => findConflicts(changes), [changes]);

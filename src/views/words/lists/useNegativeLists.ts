@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { useTell } from '../../shared/useTell';
 import type { NegativeListInfo, NegativeListRequest } from '../../../contract/words';
 import { api } from '../../shared/api';
 import { useUrlState } from '../../shared/urlState';
@@ -9,8 +10,9 @@ type Kept = NegativeListRequest['list'];
 /** The named lists of an account, the one that is looked at, and what can be done with them. @param version changes when the tray does */
 export function useNegativeLists(account: number, version: number) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const { values, set } = useUrlState();
+  const [ahead, setAhead] = useState<Kept | null>(null);
   const key = ['negative-lists', account];
   const asked = useQuery({
     queryKey: [...key, version],
@@ -23,23 +25,25 @@ export function useNegativeLists(account: number, version: number) {
     staleTime: Infinity,
     select: (tree) => tree.campaigns.filter(({ state }) => state === 'enabled' || state === 'paused'),
   });
-  const onError = (error: Error) =>
-    enqueueSnackbar(error.message, { variant: 'error', autoHideDuration: 9000 });
+  const onError = (error: Error) => tell(error.message, { kind: 'fault' });
   const refresh = () => client.invalidateQueries({ queryKey: key });
   const keep = useMutation({
     mutationFn: (list: Kept) => api.keepNegativeList({ account, list }),
     onSuccess: ({ id }) => set({ list: String(id) }),
     onError,
-    onSettled: refresh,
+    onSettled: async (_, __, list) => {
+      await refresh();
+      setAhead((old) => (old === list ? null : old));
+    },
   });
   const remove = useMutation({
     mutationFn: (id: number) => api.removeNegativeList(account, id),
     onError,
     onSettled: refresh,
   });
-  // What was just changed shows at once; where it holds is told by the answer.
+  // What was just changed shows at once, and goes back where it is refused; where it holds is told by the answer.
   const lists = (asked.data?.lists ?? []).map((list) =>
-    keep.isPending && keep.variables.id === list.id ? changedList(list, keep.variables) : list,
+    ahead && ahead.id === list.id ? changedList(list, ahead) : list,
   );
   return {
     lists,
@@ -48,12 +52,13 @@ export function useNegativeLists(account: number, version: number) {
     isLoading: asked.isLoading || campaigns.isLoading,
     error: asked.error ?? campaigns.error,
     choose: (id: number) => set({ list: String(id) }),
-    keep: (list: Kept) => keep.mutate(list),
+    keep: (list: Kept) => {
+      setAhead(list);
+      keep.mutate(list);
+    },
     remove: (list: Kept & { id: number }) => {
       remove.mutate(list.id);
-      enqueueSnackbar(`“${list.name}” is gone; its negatives stay where they stand.`, {
-        autoHideDuration: 4000,
-      });
+      tell(`“${list.name}” is gone; its negatives stay where they stand.`);
     },
   };
 }

@@ -1,11 +1,10 @@
-import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
-import { closeSnackbar, useSnackbar } from 'notistack';
 import { useMemo, useRef, useState } from 'react';
 import { USUAL_PLAN_CHOICES } from '../../contract/choices';
 import type { ChoicesAnswer, ChoicesRequest, PlanChoices } from '../../contract/choices';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
+import { useTell } from './useTell';
 
 /** What is chosen and not yet kept by the server is shown at once. */
 type Ahead = Pick<ChoicesRequest, 'bids' | 'terms'>;
@@ -19,7 +18,7 @@ const PAUSE_MS = 400;
  */
 export function useChoices(account: AccountInfo | undefined) {
   const client = useQueryClient();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useTell();
   const [ahead, setAhead] = useState<Ahead>({});
   const open = useRef<Ahead>({});
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -40,7 +39,7 @@ export function useChoices(account: AccountInfo | undefined) {
     try {
       take(await api.takeChoicesBack(account!.id));
     } catch (error) {
-      enqueueSnackbar((error as Error).message, { variant: 'error' });
+      tell((error as Error).message, { kind: 'fault' });
     }
   }
 
@@ -49,25 +48,13 @@ export function useChoices(account: AccountInfo | undefined) {
     open.current = {};
     try {
       take(await api.changeChoices({ account: account!.id, ...request }));
-      enqueueSnackbar('Kept for the account: pages, scripts and nights go by it.', {
+      tell('Kept for the account: pages, scripts and nights go by it.', {
         key: 'choices',
-        preventDuplicate: true,
-        autoHideDuration: 6000,
-        action: (key) => (
-          <Button
-            color="inherit"
-            onClick={() => {
-              closeSnackbar(key);
-              void takeBack();
-            }}
-          >
-            Undo
-          </Button>
-        ),
+        onUndo: () => void takeBack(),
       });
     } catch (error) {
       setAhead(open.current);
-      enqueueSnackbar((error as Error).message, { variant: 'error' });
+      tell((error as Error).message, { kind: 'fault' });
     }
   }
 

@@ -1,6 +1,6 @@
-import type { useBrush } from '../shared/picture/useBrush';
-import type { KeyMap } from '../shared/useKeys';
-import type { RowsState } from '../shared/useRows';
+import type { useBrush } from '../../shared/picture/useBrush';
+import type { KeyMap } from '../../shared/useKeys';
+import type { RowsState } from '../../shared/useRows';
 
 const PAGE = 8;
 

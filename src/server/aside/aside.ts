@@ -1,0 +1,44 @@
+import { addDays, formatDay } from '../../core/units';
+import type { Aside, AsideRequest } from '../../contract/aside';
+import { MowingError } from '../../contract/mowingError';
+import { dropAside, keepAside, listAside } from '../../db/queries/aside';
+import { insertNote } from '../../db/queries/notes';
+import { needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { db } from '../context/context';
+
+/** Days after which something is proposed again: what is put off comes back in the next round. */
+const DAYS = { left: 30, later: 7, 'accepted-loss': 60 };
+
+/** What is not to be proposed now. */
+export async function loadAside(accountId: number): Promise<{ aside: Aside[] }> {
+  const account = await needAccount(accountId);
+  return { aside: await listAside(db(), accountId, todayOf(account)) };
+}
+
+/**
+ * Puts proposals aside until a day, or takes them back. An accepted loss is written down among the subject's notes too: it is
+ * to be found after it has ended.
+ * @throws MowingError when the day has passed
+ */
+export async function putAside(request: AsideRequest): Promise<{ count: number; until: string }> {
+  const { account: accountId, queue, subjects, verdict, note = '' } = request;
+  const today = todayOf(await needAccount(accountId));
+  if (verdict === 'back') {
+    await dropAside(db(), accountId, queue, subjects);
+    return { count: subjects.length, until: today };
+  }
+  const until = request.until ?? addDays(today, DAYS[verdict]);
+  if (until <= today)
+    throw new MowingError(
+      'bad-request',
+      `${formatDay(until)} has passed; choose a day after ${formatDay(today)}.`,
+    );
+  await db().begin(async (tx) => {
+    await keepAside(tx, accountId, subjects, { queue, verdict, until, note });
+    if (verdict !== 'accepted-loss') return;
+    const text = `Loss accepted until ${formatDay(until)}${note === '' ? '' : `: ${note}`}`;
+    for (const subject of subjects) await insertNote(tx, accountId, { subject, text, day: today });
+  });
+  return { count: subjects.length, until };
+}

@@ -1,0 +1,75 @@
+import type { ReactNode } from 'react';
+import type { CutLineProps } from '../../../charts';
+import { Conditions } from '../../shared/conditions/Conditions';
+import type { FieldsOffered } from '../../shared/conditions/words';
+import { Trouble } from '../../shared/Trouble';
+import type { RoundState } from '../useRoundState';
+import type { StepRowsState } from '../useStepRows';
+import { CutPane } from './CutPane';
+import { STEP_GRID } from './look';
+import { StepHead } from './StepHead';
+import type { StepHeadProps } from './StepHead';
+
+interface StepFrameProps {
+  state: RoundState;
+  view: StepRowsState;
+  head: Omit<StepHeadProps, 'state'>;
+  /** What conditions can be about. */
+  fields: FieldsOffered;
+  isAdding: boolean;
+  onAdding: (isAdding: boolean) => void;
+  cut: Pick<CutLineProps, 'target' | 'currency' | 'breakEven' | 'tried' | 'onTry'>;
+  belowCut?: ReactNode;
+  isFolded: boolean;
+  onFold: () => void;
+  fault: Error | null;
+  /** What is being waited for while there are no rows yet. */
+  waiting: string;
+  /** The rows; null while they are worked out. */
+  rows: ReactNode | null;
+  evidence: ReactNode;
+}
+
+/** What every step of rows is made of: head, conditions, the cut line, the rows, and the evidence of the focused one at the right. */
+export function StepFrame(props: StepFrameProps) {
+  const { state, view, head, fields, isAdding, onAdding, cut, fault, waiting, rows, evidence } = props;
+  const { area, setArea, shown, points } = view;
+  return (
+    <>
+      <main style={STEP_GRID}>
+        <StepHead state={state} {...head} />
+        <Conditions
+          fields={fields}
+          conditions={state.conditions}
+          onChange={state.setConditions}
+          isAdding={isAdding}
+          onAdding={onAdding}
+          brushed={area ? shown.length : null}
+          onClearBrush={() => setArea(null)}
+        />
+        <CutPane
+          points={points}
+          {...cut}
+          focusedRow={view.rows.focusedRow}
+          area={area}
+          onArea={setArea}
+          onPick={view.rows.focusRow}
+          isFolded={props.isFolded}
+          onFold={props.onFold}
+        >
+          {props.belowCut}
+        </CutPane>
+        {fault ? (
+          <Trouble error={fault} />
+        ) : (
+          (rows ?? (
+            <div style={{ padding: 24 }} role="status" className="faint">
+              {waiting}
+            </div>
+          ))
+        )}
+      </main>
+      {evidence}
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import type { ReactNode } from 'react';
+import { VirtualTable } from '../../../table';
+import type { Column } from '../../../table';
+import type { RoundState } from '../useRoundState';
+import type { StepRowsState } from '../useStepRows';
+
+interface StepRowsProps<T> {
+  label: string;
+  state: RoundState;
+  view: StepRowsState;
+  columns: Column<T>[];
+  rowAt: (row: number) => T;
+  /** The second line of a row: where it lives, and why. */
+  detail: (item: T) => ReactNode;
+  empty: ReactNode;
+}
+
+/** Two lines of a row: its figures, and its place and reason. */
+const ROW_HEIGHT = 46;
+
+/** The rows of a step: what is proposed for each, and below it where it lives and why. */
+export function StepRows<T>({ label, state, view, columns, rowAt, detail, empty }: StepRowsProps<T>) {
+  const { rows, shown } = view;
+  return (
+    <VirtualTable
+      label={label}
+      columns={columns}
+      count={shown.length}
+      rowAt={(index) => rowAt(shown[index])}
+      keyAt={(index) => shown[index]}
+      rowHeight={ROW_HEIGHT}
+      detail={detail}
+      focus={rows.focus}
+      onFocus={rows.setFocus}
+      isSelected={(index) => rows.selection.has(shown[index])}
+      onSelect={rows.select}
+      sorts={state.sort ? [state.sort] : []}
+      onSort={(key) => state.setSort(nextSort(state.sort, key))}
+      empty={empty}
+    />
+  );
+}
+
+/** A heading pressed again turns the order around, and then lets go of it. Figures begin with the largest, names with the first. */
+function nextSort(sort: RoundState['sort'], key: string): RoundState['sort'] {
+  const by = key as NonNullable<RoundState['sort']>['by'];
+  const first = key !== 'term';
+  if (sort?.by !== by) return { by, descending: first };
+  return sort.descending === first ? { by, descending: !sort.descending } : null;
+}

@@ -1,0 +1,13 @@
+import { makeBidStep } from '../../bids/makeBidStep';
+
+export const dead = makeBidStep({
+  name: 'dead',
+  label: 'Dead spend',
+  money: 'spend a month',
+  figures: ['clicks', 'spend', 'cpc'],
+  stake: { label: 'A month', definition: 'What a month costs at the present bid' },
+  sentence: ({ left, count, money }) =>
+    left === 0
+      ? 'Dead spend: nothing that had its chance and sold nothing is left.'
+      : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing, and will hardly ever pay.`,
+});

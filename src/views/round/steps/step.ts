@@ -1,0 +1,52 @@
+import type { ComponentType } from 'react';
+import type { AccountInfo } from '../../../contract/api';
+import type { ChangeSort } from '../../../core/changes';
+import type { KeyLine } from '../../shared/frame/KeysHelp';
+import type { TrayState } from '../../shared/tray/useTray';
+import type { RoundState } from '../useRoundState';
+
+/** What a step gets from the round. */
+export interface RoundAt {
+  account: AccountInfo | undefined;
+  state: RoundState;
+  tray: TrayState;
+  /** Why there is nothing to work on; null when all is well. */
+  fault: Error | null;
+}
+
+/** How much there is to do in a step. Money in micros. */
+export interface StepLeft {
+  step: string;
+  left: number;
+  money: number;
+}
+
+/** What steps over the same rows share: loaded and arranged once, whichever of them is shown. */
+export interface Work<W extends WorkState = WorkState> {
+  useWork: (at: RoundAt) => W;
+}
+
+export interface WorkState {
+  /** What is left in each of its steps; empty while that is worked out. */
+  left: readonly StepLeft[];
+  /** Accepted in this tray, by step. */
+  staged: Readonly<Record<string, number>>;
+}
+
+/** A step of the round: a folder that exports one of these, and a line in the registry. */
+export interface RoundStep<W extends WorkState = WorkState> {
+  /** In the address. */
+  name: string;
+  label: string;
+  /** The words of its money, after the currency; null for a step that decides nothing. */
+  money: string | null;
+  /** Under which sort its changes are asked whether they worked; null for a step that decides nothing. */
+  sort: ChangeSort | null;
+  /** Keys that it knows beside those of all steps. */
+  keys: readonly KeyLine[];
+  /** What it works on; null for a step that needs nothing but the account. */
+  work: Work<W> | null;
+  Step: ComponentType<RoundAt & { work: W; label: string }>;
+  /** Whether evidence stands at its right. */
+  hasEvidence: boolean;
+}
