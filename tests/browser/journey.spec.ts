@@ -10,6 +10,7 @@ import {
   shownTerm,
   tray,
   watch,
+  goToStep,
 } from './page';
 
 /** A report by names in European spelling: one term that sold, one that never did, one too long for a keyword, broken rows. */
@@ -51,7 +52,7 @@ test('import → review → accept → send → ledger', async ({ page, request 
     await page.goto(`/round?account=${id}&step=harvest`);
     await expect(rows(page)).toContainText('brown crock');
     await expect(rows(page)).not.toContainText('stone crock');
-    await press(page, '6');
+    await goToStep(page, 'Negatives');
     await expect(rows(page)).toContainText('umbrella stand');
     await expect(rows(page)).toContainText('252 clicks, 0 orders');
   });
@@ -104,7 +105,7 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
     await press(page, 'Shift+ArrowDown', 'Shift+ArrowDown', 'Shift+ArrowDown', 'Space');
     await expect(tray(page, 10)).toBeVisible();
     await expect(shownTerm(page)).not.toHaveText(first!);
-    await press(page, '6');
+    await goToStep(page, 'Negatives');
     await expect(page.getByText(/and will hardly pay/)).toBeVisible();
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await expect(page.getByRole('button', { name: 'Accept the 10 selected' })).toBeVisible();

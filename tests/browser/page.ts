@@ -103,3 +103,10 @@ export async function passDays(page: Page, account: number, days: number): Promi
   await expect(market.getByLabel('Progress')).toBeVisible();
   await expect(market.getByRole('status')).toContainText(`${days} days passed`, { timeout: 180_000 });
 }
+
+/** Goes to a step of the round by its name. */
+export async function goToStep(page: Page, label: string): Promise<void> {
+  const entry = page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: label });
+  await press(page, (await entry.getAttribute('title'))!);
+  await expect(entry).toHaveAttribute('aria-current', 'step');
+}

@@ -14,6 +14,7 @@ import {
   shownTerm,
   tray,
   watch,
+  goToStep,
 } from './page';
 
 let account: number;
@@ -74,7 +75,8 @@ test.describe('a link', () => {
     request,
   }) => {
     await openRound(page, account);
-    await press(page, '6', 's');
+    await goToStep(page, 'Negatives');
+    await press(page, 's');
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
@@ -292,7 +294,8 @@ test('every place stands up without data', async ({ page, request }) => {
   const empty = await newAccount(request, 'Nothing yet');
   await page.goto(`/round?account=${empty}&step=harvest`);
   await expect(page.getByText('There are no search terms in this window.')).toBeVisible();
-  await press(page, '6', 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
+  await goToStep(page, 'Negatives');
+  await press(page, 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
   await page.goto(`/ledger?account=${empty}`);
   await expect(page.getByText('Nothing was sent yet.')).toBeVisible();
   await page.goto(`/setup?account=${empty}`);

@@ -13,6 +13,7 @@ import {
   tray,
   treeOf,
   watch,
+  goToStep,
 } from './page';
 
 let account: number;
@@ -228,15 +229,8 @@ test('dead spend and overpaying reviewed by keyboard, sent; 14 days pass, and th
   await openBids(page, 'dead');
 
   await test.step('both steps are accepted at once, after what they come to was told', async () => {
-    for (const [key, step] of [
-      ['2', 'Dead spend'],
-      ['3', 'Overpaying'],
-    ]) {
-      await press(page, key);
-      await expect(page.getByRole('button', { name: new RegExp(step) })).toHaveAttribute(
-        'aria-current',
-        'step',
-      );
+    for (const step of ['Dead spend', 'Overpaying']) {
+      await goToStep(page, step);
       await expect(page.getByRole('button', { name: /^Accept all/ })).toBeVisible();
       await press(page, 'a');
       await expect(page.getByRole('dialog')).toContainText(
