@@ -15,6 +15,10 @@ export interface AccountInfo {
   currency: string;
   /** Share, for instance 0.24. */
   targetAcos: number;
+  /** In which its days and due times are. */
+  timezone: string;
+  /** Raised with new figures, entities and accepted changes. */
+  revision: number;
   /** Whether changes can be sent: false for accounts that are fed by files alone. */
   connected: boolean;
   /** The account's present day. */
@@ -35,6 +39,8 @@ export interface NewAccount {
   name: string;
   currency: string;
   targetAcos?: number;
+  /** As the tz database names it; left out: the machine's. */
+  timezone?: string;
 }
 
 export type ImportStateName = 'reading' | 'writing' | 'needs-mapping' | 'done' | 'refused';
@@ -68,8 +74,13 @@ export interface ImportAnswer {
 /** Long work in the background. */
 export interface JobInfo {
   id: number;
-  kind: 'sync' | 'advance';
-  state: 'waiting' | 'running' | 'done' | 'failed';
+  /** sync, advance … */
+  kind: string;
+  state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+  /** Who asked for it. */
+  by: string;
+  /** It stops before its next step. */
+  cancelAsked: boolean;
   /** What it is at, and how many steps of all are done. */
   doing: string;
   done: number;

@@ -1,9 +1,10 @@
 // Joi schema of the requests that put proposals aside.
 import Joi from 'joi';
 import { ASIDE_VERDICTS } from './aside';
+import type { AsideRequest } from './aside';
 import { day, id, subject } from './schemas';
 
-export const asideRequest = Joi.object({
+export const asideRequest = Joi.object<AsideRequest>({
   account: id.required(),
   queue: Joi.string()
     .pattern(/^[a-z][a-z-]{1,30}$/, 'a queue such as bids')

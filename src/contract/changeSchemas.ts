@@ -1,7 +1,9 @@
 // Joi schemas of the requests about changes.
 import Joi from 'joi';
 import { KINDS, MAX_MODIFIER } from '../core/changes';
-import type { FieldShape } from '../core/changes';
+import type { ChangeState, FieldShape } from '../core/changes';
+import type { ChangeFileFormat, NewChange, StagedValue, UndoRequest } from './changes';
+import type { OfAccount } from './requests';
 import { bid, expression, id, money } from './schemas';
 
 const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
@@ -31,7 +33,7 @@ const change = Joi.alternatives(
     ),
 );
 
-export const stageRequest = Joi.object({
+export const stageRequest = Joi.object<OfAccount & { changes: NewChange[] }>({
   account: id.required(),
   changes: Joi.array()
     .items(
@@ -52,22 +54,24 @@ export const stageRequest = Joi.object({
     .required(),
 });
 
-export const changesQuery = Joi.object({
+export const changesQuery = Joi.object<OfAccount & { state?: ChangeState; bale?: number }>({
   account: id.required(),
   state: Joi.string().valid('staged', 'sending', 'accepted', 'refused', 'withdrawn'),
   bale: id,
 });
 
-export const effectsQuery = Joi.object({ account: id.required(), bale: id });
+export const effectsQuery = Joi.object<OfAccount & { bale?: number }>({ account: id.required(), bale: id });
 
-export const changeIds = Joi.object({
+export const changeIds = Joi.object<OfAccount & { ids: number[] }>({
   account: id.required(),
   ids: Joi.array().items(id).min(1).max(10_000).required(),
 });
 
-export const undoRequest = changeIds.append({ changed: Joi.string().valid('leave', 'set-back') });
+export const undoRequest = changeIds.append<UndoRequest>({
+  changed: Joi.string().valid('leave', 'set-back'),
+});
 
-export const stagedValues = Joi.object({
+export const stagedValues = Joi.object<OfAccount & { values: StagedValue[] }>({
   account: id.required(),
   values: Joi.array()
     .items(Joi.object({ id: id.required(), value: Joi.number().min(0).max(1e15).required() }))
@@ -76,7 +80,7 @@ export const stagedValues = Joi.object({
     .required(),
 });
 
-export const exportQuery = Joi.object({
+export const exportQuery = Joi.object<OfAccount & { format: ChangeFileFormat; bale?: number }>({
   account: id.required(),
   format: Joi.string().valid('csv', 'xlsx', 'json').required(),
   bale: id,

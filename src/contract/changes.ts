@@ -94,3 +94,11 @@ export interface BaleInfo {
   accepted: number;
   refused: number;
 }
+
+/** A number for a staged change to set: micros, or a share for a modifier. */
+export interface StagedValue {
+  id: number;
+  value: number;
+}
+
+export type ChangeFileFormat = 'csv' | 'xlsx' | 'json';

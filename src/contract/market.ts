@@ -25,6 +25,8 @@ export interface MarketAccount {
   today: string;
   firstDay: string;
   targetAcos: number;
+  /** In which its days begin, as the tz database names it. */
+  timeZone: string;
   limits: MarketLimits;
   options: MarketOptions;
   /** Prepaid money left; null where the market bills afterwards. */

@@ -3,6 +3,7 @@ export type ErrorCode =
   | 'bad-request'
   | 'not-found'
   | 'foreign-origin'
+  | 'forbidden'
   | 'conflict'
   | 'too-large'
   | 'unreadable-file'
@@ -14,6 +15,7 @@ const STATUS: Record<ErrorCode, number> = {
   'bad-request': 400,
   'not-found': 404,
   'foreign-origin': 403,
+  forbidden: 403,
   conflict: 409,
   'too-large': 413,
   'unreadable-file': 422,

@@ -2,6 +2,8 @@
 import Joi from 'joi';
 import { PACES } from '../core/bids';
 import { EVIDENCE_GRADES } from '../core/evidence';
+import type { ChoicesRequest } from './choices';
+import type { AcceptRequest, PlanRequest } from './plan';
 import { BID_STEP_NAMES, TERM_STEPS } from './review';
 import { day, id, money } from './schemas';
 
@@ -18,9 +20,9 @@ const plan = {
   aim,
 };
 
-export const planQuery = Joi.object(plan).and('from', 'to');
+export const planQuery = Joi.object<PlanRequest>(plan).and('from', 'to');
 
-export const acceptRequest = Joi.object({
+export const acceptRequest = Joi.object<AcceptRequest>({
   ...plan,
   accept: Joi.alternatives(
     Joi.valid('all'),
@@ -33,7 +35,7 @@ export const acceptRequest = Joi.object({
 
 const share = Joi.number().greater(0).max(10);
 
-export const choicesRequest = Joi.object({
+export const choicesRequest = Joi.object<ChoicesRequest>({
   account: id.required(),
   bids: Joi.object({
     pace: Joi.valid(...keptPaces, 'own'),

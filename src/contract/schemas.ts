@@ -1,8 +1,25 @@
 // Joi schemas of what comes in at the endpoints. On the server only: browsers take the types of ./api.
 import Joi from 'joi';
+import type { ProductCosts } from '../core/economics';
+import type { Goal } from '../core/goals';
 import { LENS_NAMES } from '../core/lenses';
 import { isDay } from '../core/units';
+import type { NewAccount } from './api';
+import type { MonthGoal, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
+import type {
+  AccountChange,
+  DataExportQuery,
+  FieldQuery,
+  HistoryQuery,
+  ImportQuery,
+  OfAccount,
+  SuggestRequest,
+  SumsQuery,
+  TableToWrite,
+  WindowQuery,
+} from './requests';
+import { isTimeZone } from './timeZone';
 
 export const id = Joi.number().integer().min(1).max(2_147_483_647);
 export const day = Joi.string()
@@ -12,9 +29,16 @@ export const money = Joi.number().integer().min(-9e15).max(9e15);
 export const expression = Joi.string().trim().min(1).max(500);
 export const bid = Joi.number().integer().min(0).max(1e12);
 
-export const accountQuery = Joi.object({ account: id.required() });
+/** A time zone as the tz database names it: Europe/Berlin. */
+const timeZone = Joi.string()
+  .custom((value: string, helpers) => (isTimeZone(value) ? value : helpers.error('any.invalid')))
+  .messages({ 'any.invalid': '{{#label}} is no time zone; write it as Europe/Berlin' });
 
-export const newAccount = Joi.object({
+export const accountQuery = Joi.object<OfAccount>({ account: id.required() });
+
+export const newAccount = Joi.object<
+  Required<Pick<NewAccount, 'name' | 'currency' | 'targetAcos'>> & NewAccount
+>({
   name: Joi.string().trim().min(1).max(80).required(),
   currency: Joi.string()
     .trim()
@@ -22,14 +46,16 @@ export const newAccount = Joi.object({
     .pattern(/^[A-Z]{3}$/, 'three letters')
     .required(),
   targetAcos: Joi.number().greater(0).max(10).default(0.25),
+  timezone: timeZone,
 });
 
-export const accountChange = Joi.object({
+export const accountChange = Joi.object<AccountChange>({
   name: Joi.string().trim().min(1).max(80),
   targetAcos: Joi.number().greater(0).max(10),
+  timezone: timeZone,
 }).min(1);
 
-export const importQuery = Joi.object({
+export const importQuery = Joi.object<ImportQuery>({
   account: id.required(),
   kind: Joi.string()
     .valid(...REPORT_KINDS, ...TABLE_KINDS)
@@ -37,13 +63,13 @@ export const importQuery = Joi.object({
   name: Joi.string().max(200).truncate().allow(''),
 });
 
-export const importPath = Joi.object({ id: Joi.number().integer().min(1).max(9e15).required() });
+export const idPath = Joi.object<{ id: number }>({ id: Joi.number().integer().min(1).max(9e15).required() });
 
-export const headingChoice = Joi.object({
+export const headingChoice = Joi.object<{ matched: Record<string, string> }>({
   matched: Joi.object().pattern(Joi.string().max(500), Joi.string().max(40).allow('')).max(500).required(),
 });
 
-export const sumsQuery = Joi.object({
+export const sumsQuery = Joi.object<SumsQuery>({
   account: id.required(),
   grain: Joi.string()
     .valid('account', 'day', 'line', 'product', 'campaign', 'ad-group', 'target', 'term', 'placement', 'hour')
@@ -58,9 +84,15 @@ export const sumsQuery = Joi.object({
   unsettled: Joi.string().valid('as-is', 'complete').default('as-is'),
 });
 
-export const reviewQuery = Joi.object({ account: id.required(), from: day, to: day }).and('from', 'to');
+/** A window of an account; without days the usual one. */
+export const windowQuery = Joi.object<WindowQuery>({ account: id.required(), from: day, to: day }).and(
+  'from',
+  'to',
+);
 
-export const termDaysQuery = Joi.object({
+export const termDaysQuery = Joi.object<
+  OfAccount & { adGroup: number; term: number; from: string; to: string }
+>({
   account: id.required(),
   adGroup: id.required(),
   term: id.required(),
@@ -68,7 +100,7 @@ export const termDaysQuery = Joi.object({
   to: day.required(),
 });
 
-export const fieldQuery = Joi.object({
+export const fieldQuery = Joi.object<FieldQuery>({
   account: id.required(),
   grain: Joi.string().valid('target', 'term', 'placement').default('target'),
   from: day,
@@ -77,7 +109,7 @@ export const fieldQuery = Joi.object({
 
 const lens = Joi.string().valid(...LENS_NAMES, 'targets');
 
-export const rowsRequest = Joi.object({
+export const rowsRequest = Joi.object<RowsRequest>({
   account: id.required(),
   lens: lens.required(),
   ids: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).min(1).max(200_000).required(),
@@ -86,7 +118,7 @@ export const rowsRequest = Joi.object({
   to: day.required(),
 });
 
-export const suggestRequest = Joi.object({
+export const suggestRequest = Joi.object<SuggestRequest>({
   account: id.required(),
   ids: Joi.array().items(id).min(1).max(20_000),
   targets: Joi.array()
@@ -102,7 +134,7 @@ export const suggestRequest = Joi.object({
     .max(20_000),
 }).xor('ids', 'targets');
 
-export const historyQuery = Joi.object({
+export const historyQuery = Joi.object<HistoryQuery>({
   account: id.required(),
   from: day.required(),
   targetId: id,
@@ -110,7 +142,7 @@ export const historyQuery = Joi.object({
   campaignId: id,
 });
 
-export const swathRequest = Joi.object({
+export const swathRequest = Joi.object<OfAccount & Omit<Swath, 'id'>>({
   account: id.required(),
   name: Joi.string().trim().min(1).max(60).required(),
   lens: lens.required(),
@@ -119,16 +151,21 @@ export const swathRequest = Joi.object({
 });
 
 export const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');
-export const notesQuery = Joi.object({ account: id.required(), subject: subject.required() });
-export const noteRequest = Joi.object({
+export const notesQuery = Joi.object<OfAccount & { subject: string }>({
+  account: id.required(),
+  subject: subject.required(),
+});
+export const noteRequest = Joi.object<OfAccount & { subject: string; text: string }>({
   account: id.required(),
   subject: subject.required(),
   text: Joi.string().trim().min(1).max(2000).required(),
 });
-export const removalQuery = Joi.object({ account: id.required(), id: id.required() });
+export const removalQuery = Joi.object<OfAccount & { id: number }>({
+  account: id.required(),
+  id: id.required(),
+});
 
-export const overviewQuery = Joi.object({ account: id.required(), from: day, to: day }).and('from', 'to');
-export const monthGoalRequest = Joi.object({
+export const monthGoalRequest = Joi.object<OfAccount & MonthGoal>({
   account: id.required(),
   month: Joi.string()
     .pattern(/^\d{4}-(0[1-9]|1[0-2])-01$/, 'the first day of a month')
@@ -137,7 +174,7 @@ export const monthGoalRequest = Joi.object({
   spend: money.min(1).allow(null).required(),
 });
 
-export const tableFile = Joi.object({
+export const tableFile = Joi.object<TableToWrite>({
   name: Joi.string().trim().min(1).max(100).required(),
   headings: Joi.array().items(Joi.string().max(200)).min(1).max(200).required(),
   rows: Joi.array().items(Joi.array()).max(200_000).required(),
@@ -145,7 +182,12 @@ export const tableFile = Joi.object({
 
 const share = Joi.number().greater(-1).max(10);
 
-export const costsRequest = Joi.object({
+/** Of a table that leaves as a file. */
+export const tableFormat = Joi.object<{ format: 'csv' | 'xlsx' }>({
+  format: Joi.string().valid('csv', 'xlsx').default('csv'),
+});
+
+export const costsRequest = Joi.object<OfAccount & { costs: ProductCosts }>({
   account: id.required(),
   costs: Joi.object({
     price: money.min(1).allow(null).required(),
@@ -161,16 +203,19 @@ const goalPlace = {
   scope: Joi.valid('account', 'line', 'product', 'campaign', 'ad-group').required(),
   scopeId: Joi.number().integer().min(0).max(2_147_483_647).required(),
 };
-export const goalRequest = Joi.object({
+export const goalRequest = Joi.object<OfAccount & Goal>({
   account: id.required(),
   ...goalPlace,
   kind: Joi.valid('acos', 'margin').required(),
   low: share.required(),
   high: share.min(Joi.ref('low')).required(),
 });
-export const goalRemoval = Joi.object({ account: id.required(), ...goalPlace });
+export const goalRemoval = Joi.object<OfAccount & Pick<Goal, 'scope' | 'scopeId'>>({
+  account: id.required(),
+  ...goalPlace,
+});
 
-export const dataExportQuery = Joi.object({
+export const dataExportQuery = Joi.object<DataExportQuery>({
   account: id.required(),
   kind: Joi.string()
     .valid(...REPORT_KINDS, ...TABLE_KINDS)
@@ -180,7 +225,7 @@ export const dataExportQuery = Joi.object({
   to: day,
 }).and('from', 'to');
 
-export const advanceRequest = Joi.object({
+export const advanceRequest = Joi.object<OfAccount & { days: number }>({
   account: id.required(),
   days: Joi.number().integer().min(1).max(60).required(),
 });

@@ -2,9 +2,11 @@
 import Joi from 'joi';
 import { NEGATIVE_SCOPES } from '../core/negatives';
 import { USUAL_START } from '../core/routes';
+import type { HomeRequest, RoutesRequest } from './routes';
 import { bid, expression, id } from './schemas';
+import type { CoreTermRequest, NegativeListRequest, WordListsRequest } from './words';
 
-export const coreTermRequest = Joi.object({
+export const coreTermRequest = Joi.object<CoreTermRequest>({
   account: id.required(),
   productId: id.required(),
   term: Joi.string().trim().min(1).max(200).required(),
@@ -27,7 +29,7 @@ const start = Joi.object({
   cap: Joi.number().greater(0).max(100).allow(null).required(),
 });
 
-export const routesRequest = Joi.object({
+export const routesRequest = Joi.object<RoutesRequest>({
   account: id.required(),
   routes: Joi.array()
     .items(
@@ -48,12 +50,12 @@ export const routesRequest = Joi.object({
 });
 
 const words = Joi.array().items(Joi.string().trim().min(1).max(80)).max(2000).required();
-export const wordListsRequest = Joi.object({
+export const wordListsRequest = Joi.object<WordListsRequest>({
   account: id.required(),
   lists: Joi.object({ own: words, rival: words, unwanted: words }).required(),
 });
 
-export const negativeListRequest = Joi.object({
+export const negativeListRequest = Joi.object<NegativeListRequest>({
   account: id.required(),
   list: Joi.object({
     id: id.allow(null).required(),
@@ -72,7 +74,7 @@ export const negativeListRequest = Joi.object({
 });
 
 const placeName = Joi.string().trim().min(1).max(120).required();
-export const homeRequest = Joi.object({
+export const homeRequest = Joi.object<HomeRequest>({
   account: id.required(),
   productId: id.required(),
   name: placeName,

@@ -3,6 +3,12 @@ import type { WordLists } from '../core/matching';
 import type { ListPlace, NegativeList } from '../core/negatives';
 import type { Negative } from '../core/structure';
 
+export interface CoreTermRequest {
+  account: number;
+  productId: number;
+  term: string;
+}
+
 export interface WordListsRequest {
   account: number;
   lists: WordLists;

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { execFileSync } from 'node:child_process';
 import { createReadStream, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -28,7 +29,7 @@ async function bareCopy(file: string) {
 
 async function takeIn(accountId: number, file: string) {
   const account = (await findAccount(db(), accountId))!;
-  const importId = await takeInReport(account, 'terms', createReadStream(file), {
+  const importId = await takeInReport(THIS_MACHINE, account, 'terms', createReadStream(file), {
     name: 'bench',
     bytes: statSync(file).size,
   });

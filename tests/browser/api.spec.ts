@@ -31,13 +31,15 @@ test('a report goes in by POST, its refused rows come out as CSV, its sums as de
   const first = await (await post()).json();
   expect(first).toMatchObject({ state: 'done', read: 3, kept: 2, unchanged: 0, refused: 1, unmatched: [] });
   expect(await (await post()).json()).toMatchObject({ state: 'done', kept: 0, unchanged: 2 });
-  expect(await (await request.get(`/api/imports/${first.importId}`)).json()).toMatchObject({
-    importId: first.importId,
-    kept: 2,
-  });
-  expect(await (await request.get(`/api/imports/${first.importId}/refused.csv`)).text()).toContain(
-    '3,Clicks (900) are above impressions (120).',
+  expect(await (await request.get(`/api/imports/${first.importId}?account=${account}`)).json()).toMatchObject(
+    {
+      importId: first.importId,
+      kept: 2,
+    },
   );
+  expect(
+    await (await request.get(`/api/imports/${first.importId}/refused.csv?account=${account}`)).text(),
+  ).toContain('3,Clicks (900) are above impressions (120).');
   const sums = (grain: string) =>
     request
       .get(`/api/sums?account=${account}&grain=${grain}&from=2026-10-01&to=2026-10-31`)

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { FieldSumsAnswer } from '../../src/contract/api';
+import { aReport, aReportRow } from '../make/report';
 import { demoAccount, emptyTray, newAccount, openField, press, watch } from './page';
 
 test('ten bids lowered by hand, sent, seven days pass: the spend has moved', async ({ page, request }) => {
@@ -151,4 +152,26 @@ test('the market’s endpoints are refused to an account that has none', async (
   const answer = await request.post('/api/sync', { data: { account } });
   expect(answer.status()).toBe(409);
   expect(((await answer.json()) as { error: { message: string } }).error.message).toContain('fed by files');
+});
+
+test('an open page says that there are newer data, and shows the old ones until they are taken over', async ({
+  page,
+  request,
+}) => {
+  const account = await newAccount(request, 'Comes in later');
+  await page.goto(`/field?account=${account}&lens=terms`);
+  await expect(page.getByText('Reading the figures …')).toBeHidden();
+  const rows = page.getByRole('table', { name: 'Search terms', exact: true });
+  await expect(rows.getByText('late jar')).toBeHidden();
+  const post = await request.post(`/api/imports?account=${account}&kind=terms`, {
+    data: Buffer.from(aReport({ rows: [aReportRow({ term: 'late jar' })] })),
+    headers: { 'content-type': 'application/octet-stream' },
+  });
+  expect(((await post.json()) as { kept: number }).kept).toBe(1);
+  const takeOver = page.getByRole('button', { name: 'New data · take over' });
+  await expect(takeOver).toBeVisible();
+  await expect(rows.getByText('late jar')).toBeHidden();
+  await takeOver.click();
+  await expect(rows.getByText('late jar').first()).toBeVisible();
+  await expect(takeOver).toBeHidden();
 });

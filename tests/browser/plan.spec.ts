@@ -83,7 +83,7 @@ type Sums = { clicks: number; orders: number; spend: number; sales: number };
 for (const step of ['dead', 'over', 'grow'] as const)
   test(`the list of “${step}” is the page’s, to the last figure`, async ({ request }) => {
     const engine = fieldEngine(server(request) as never);
-    const { loadId, table } = await engine.loadBids(account.id, 0);
+    const { loadId, table } = await engine.loadBids(account.id, { revision: 1, targetAcos: 0.24 });
     const settings = settingsOf(account.choices.bids, account.limits);
     const aside = await asideIn(request, 'bids');
     const columns = engine.planBids(loadId, settings)!;

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { findAccount, insertAccount } from '../../src/db/queries/accounts';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import type { ImportKind } from '../../src/contract/reportFields';
@@ -22,6 +23,7 @@ export async function takeIn(
 ) {
   const source = typeof file === 'string' ? inPieces(file, segmentRows ? 300 : 4096) : file;
   const importId = await takeInReport(
+    THIS_MACHINE,
     account,
     'terms',
     source,
@@ -51,7 +53,10 @@ export async function sumsOf(account: AccountRow) {
 
 /** Takes in a file of any kind and returns what became of it. */
 export async function take(account: AccountRow, kind: ImportKind, file: string | Uint8Array) {
-  const importId = await takeInAny(account, kind, inPieces(file, 4096), { name: 'file', bytes: null });
+  const importId = await takeInAny(THIS_MACHINE, account, kind, inPieces(file, 4096), {
+    name: 'file',
+    bytes: null,
+  });
   const lines = (await listRefused(db(), importId)).map(({ line, reason }) => ({ line, reason }));
   return { ...(await findImport(db(), importId))!, lines };
 }

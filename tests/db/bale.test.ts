@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import type { NewChange } from '../../src/contract/changes';
 import { listTargets } from '../../src/db/queries/structure';
@@ -38,7 +39,7 @@ const aNegative = (expression: string): NewChange => ({
 });
 
 async function stage(...changes: NewChange[]) {
-  return (await stageChanges(account, changes)).filter((id): id is number => id !== null);
+  return (await stageChanges(THIS_MACHINE, account, changes)).filter((id): id is number => id !== null);
 }
 
 async function stateOf(ids: number[]) {
@@ -64,7 +65,7 @@ describe('sending a bale', () => {
       aKeyword('salt 100%'),
       aKeyword('cheap bid', 10_000),
     );
-    const { trouble } = await sendBale(account, ids);
+    const { trouble } = await sendBale(THIS_MACHINE, account, ids);
     expect(trouble).toBe('');
     expect(await stateOf(ids)).toEqual([
       { state: 'accepted', answer: null },
@@ -76,7 +77,7 @@ describe('sending a bale', () => {
   });
 
   test('what was accepted is part of the account from then on', async () => {
-    await sendBale(account, await stage(aKeyword('tall jar weights')));
+    await sendBale(THIS_MACHINE, account, await stage(aKeyword('tall jar weights')));
     const targets = await listTargets(db(), account);
     expect(targets).toContainEqual(
       expect.objectContaining({
@@ -89,9 +90,9 @@ describe('sending a bale', () => {
   });
 
   test('the market refuses what it has already', async () => {
-    await sendBale(account, await stage(aKeyword('twice wanted')));
+    await sendBale(THIS_MACHINE, account, await stage(aKeyword('twice wanted')));
     const again = await stage(aKeyword('Twice  WANTED'));
-    await sendBale(account, again);
+    await sendBale(THIS_MACHINE, account, again);
     expect((await stateOf(again))[0]).toMatchObject({
       state: 'refused',
       answer: expect.stringContaining('already has'),
@@ -101,7 +102,7 @@ describe('sending a bale', () => {
   test('a term is blocked in its source only once its keyword was accepted', async () => {
     const good = await stage(aKeyword('move me'), { ...aNegative('move me'), after: 0 });
     const bad = await stage(aKeyword('not this %'), { ...aNegative('nor that'), after: 0 });
-    await sendBale(account, [...good, ...bad]);
+    await sendBale(THIS_MACHINE, account, [...good, ...bad]);
     expect((await stateOf(good)).map(({ state }) => state)).toEqual(['accepted', 'accepted']);
     expect((await stateOf(bad))[1]).toMatchObject({
       state: 'refused',
@@ -114,7 +115,10 @@ describe('sending a bale', () => {
 describe('nothing is lost, and nothing sent twice', () => {
   test('when the button is pressed twice at once', async () => {
     const ids = await stage(aNegative('double click'));
-    const results = await Promise.allSettled([sendBale(account, ids), sendBale(account, ids)]);
+    const results = await Promise.allSettled([
+      sendBale(THIS_MACHINE, account, ids),
+      sendBale(THIS_MACHINE, account, ids),
+    ]);
     expect(results.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
     expect(await inMarket('double click')).toBe(1);
   });
@@ -122,7 +126,7 @@ describe('nothing is lost, and nothing sent twice', () => {
   test('when the market acts but its answer is lost: asked again with the same key', async () => {
     const ids = await stage(aNegative('lost answer'));
     await shop.fault('drop-after-commit', 'drop-after-commit');
-    const { trouble } = await sendBale(account, ids);
+    const { trouble } = await sendBale(THIS_MACHINE, account, ids);
     expect(trouble).toContain('did not answer');
     expect(await inMarket('lost answer')).toBe(1);
     expect((await stateOf(ids))[0].state).toBe('sending');
@@ -134,7 +138,7 @@ describe('nothing is lost, and nothing sent twice', () => {
   test('when the market is down: the bale waits, and goes out when it is back', async () => {
     const ids = await stage(aNegative('market down'));
     await shop.goDown();
-    const { baleId, trouble } = await sendBale(account, ids);
+    const { baleId, trouble } = await sendBale(THIS_MACHINE, account, ids);
     expect(trouble).toContain('Nothing is lost');
     expect((await loadBales(account)).find(({ id }) => id === baleId)).toMatchObject({
       state: 'sending',
@@ -148,8 +152,8 @@ describe('nothing is lost, and nothing sent twice', () => {
 
   test('when the same change is accepted twice in the round', async () => {
     const [first] = await stage(aNegative('staged twice'));
-    expect(await stageChanges(account, [aNegative('Staged twice')])).toEqual([null]);
-    expect(await withdraw(account, [first])).toEqual([first]);
+    expect(await stageChanges(THIS_MACHINE, account, [aNegative('Staged twice')])).toEqual([null]);
+    expect(await withdraw(THIS_MACHINE, account, [first])).toEqual([first]);
     expect(await stage(aNegative('staged twice'))).toHaveLength(1);
   });
 });
@@ -157,19 +161,19 @@ describe('nothing is lost, and nothing sent twice', () => {
 describe('taking back', () => {
   test('a keyword takes along the negative that waits for it', async () => {
     const ids = await stage(aKeyword('not after all'), { ...aNegative('not after all'), after: 0 });
-    expect((await withdraw(account, [ids[0]])).sort()).toEqual([...ids].sort());
+    expect((await withdraw(THIS_MACHINE, account, [ids[0]])).sort()).toEqual([...ids].sort());
   });
 
   test('an accepted negative is lifted by another change, once', async () => {
     const ids = await stage(aNegative('blocked in haste'));
-    await sendBale(account, ids);
-    const { ids: undo } = await undoChanges({ account, ids });
-    await sendBale(account, undo);
+    await sendBale(THIS_MACHINE, account, ids);
+    const { ids: undo } = await undoChanges(THIS_MACHINE, { account, ids });
+    await sendBale(THIS_MACHINE, account, undo);
     expect((await stateOf(undo))[0].state).toBe('accepted');
     const [{ state }] =
       await books`select state from quaymarket.negative where account_id = ${key} and expression = 'blocked in haste'`;
     expect(state).toBe('archived');
-    await expect(undoChanges({ account, ids })).rejects.toMatchObject({ code: 'conflict' });
+    await expect(undoChanges(THIS_MACHINE, { account, ids })).rejects.toMatchObject({ code: 'conflict' });
   });
 });
 
@@ -184,10 +188,10 @@ describe('a bid', () => {
     const staged = await aBid(200_000);
     const [id] = await stage(staged);
     const { from } = staged.change as { from: number };
-    await editValues(account, [{ id, value: from }]);
+    await editValues(THIS_MACHINE, account, [{ id, value: from }]);
     const [one] = await loadChanges(account, { state: 'staged' });
     expect(one).toMatchObject({ change: { to: from }, effect: { spend: 0, sales: 0 } });
-    await expect(editValues(account, [{ id: 987_654, value: 1 }])).rejects.toMatchObject({
+    await expect(editValues(THIS_MACHINE, account, [{ id: 987_654, value: 1 }])).rejects.toMatchObject({
       code: 'conflict',
     });
   });
@@ -196,14 +200,14 @@ describe('a bid', () => {
     const first = await aBid(210_000);
     const { targetId } = first.change as { targetId: number };
     const ids = await stage(first);
-    await sendBale(account, ids);
+    await sendBale(THIS_MACHINE, account, ids);
     const other = { ...first, change: { ...first.change, from: 210_000, to: 260_000 } } as NewChange;
-    await sendBale(account, await stage(other));
+    await sendBale(THIS_MACHINE, account, await stage(other));
 
-    const asked = await undoChanges({ account, ids });
+    const asked = await undoChanges(THIS_MACHINE, { account, ids });
     expect(asked).toMatchObject({ ids: [], changed: [{ id: ids[0], present: 260_000 }] });
-    expect((await undoChanges({ account, ids, changed: 'leave' })).ids).toEqual([]);
-    const { ids: back } = await undoChanges({ account, ids, changed: 'set-back' });
+    expect((await undoChanges(THIS_MACHINE, { account, ids, changed: 'leave' })).ids).toEqual([]);
+    const { ids: back } = await undoChanges(THIS_MACHINE, { account, ids, changed: 'set-back' });
     const [undo] = (await loadChanges(account, { state: 'staged' })).filter(({ id }) => id === back[0]);
     expect(undo.change).toEqual({
       kind: 'set-bid',
@@ -213,9 +217,9 @@ describe('a bid', () => {
     });
 
     const late = { ...first, change: { ...first.change, from: 210_000, to: 250_000 } } as NewChange;
-    await withdraw(account, back);
+    await withdraw(THIS_MACHINE, account, back);
     const [drifted] = await stage(late);
-    await goFromPresent(account, [drifted]);
+    await goFromPresent(THIS_MACHINE, account, [drifted]);
     const [moved] = await loadChanges(account, { state: 'staged' });
     expect(moved.change).toMatchObject({ from: 260_000, to: 250_000 });
   });
@@ -223,7 +227,7 @@ describe('a bid', () => {
 
 test('a change for an ad group that the account does not have is not staged', async () => {
   await expect(
-    stageChanges(account, [
+    stageChanges(THIS_MACHINE, account, [
       {
         ...because,
         change: { kind: 'add-keyword', adGroupId: 2_000_000_000, expression: 'x', match: 'exact', bid: 1 },

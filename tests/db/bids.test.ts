@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { BidFeed } from '../../src/core/bids';
 import type { AccountRow } from '../../src/db/queries/accounts';
@@ -88,12 +89,17 @@ describe('a target that is put aside', () => {
     const [first, second] = [targetSubject(ids[1]), targetSubject(ids[2])];
     const rest = { account: account.id, queue: BID_QUEUE };
     const aside = async () => (await loadAside(account.id)).aside;
-    await putAside({ ...rest, subjects: [first, second], verdict: 'accepted-loss', note: 'holds the rank' });
+    await putAside(THIS_MACHINE, {
+      ...rest,
+      subjects: [first, second],
+      verdict: 'accepted-loss',
+      note: 'holds the rank',
+    });
     expect((await aside()).find(({ subject }) => subject === first)).toMatchObject({
       verdict: 'accepted-loss',
       note: 'holds the rank',
     });
-    await putAside({ ...rest, subjects: [first], verdict: 'back' });
+    await putAside(THIS_MACHINE, { ...rest, subjects: [first], verdict: 'back' });
     expect((await aside()).map(({ subject }) => subject)).toEqual([second]);
   });
 });

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { FieldSumsAnswer } from '../../src/contract/api';
 import type { AccountRow } from '../../src/db/queries/accounts';
@@ -157,7 +158,7 @@ describe('the overview', () => {
 
   test('keeps a month’s goal, and takes another value for it', async () => {
     for (const sales of [1_000_000, 2_000_000])
-      await setMonthGoal(account.id, { month: '2026-11-01', sales, spend: null });
+      await setMonthGoal(THIS_MACHINE, account.id, { month: '2026-11-01', sales, spend: null });
     expect((await loadOverview(account.id)).month.goal).toEqual({
       month: '2026-11-01',
       sales: 2_000_000,
@@ -174,19 +175,19 @@ describe('what is kept by hand', () => {
       conditions: ['clicks>=10|orders>=1'],
       sort: '-loss',
     };
-    await keepSwath(account.id, { ...swath, conditions: [] });
-    const { id } = await keepSwath(account.id, swath);
+    await keepSwath(THIS_MACHINE, account.id, { ...swath, conditions: [] });
+    const { id } = await keepSwath(THIS_MACHINE, account.id, swath);
     expect(await loadSwaths(account.id)).toEqual([{ id, ...swath }]);
-    await removeSwath(account.id, id);
-    await expect(removeSwath(account.id, id)).rejects.toThrow(`no swath ${id} any more`);
+    await removeSwath(THIS_MACHINE, account.id, id);
+    await expect(removeSwath(THIS_MACHINE, account.id, id)).rejects.toThrow(`no swath ${id} any more`);
   });
 
   test('a note bears the account’s day', async () => {
-    const { id } = await addNote(account.id, 'target 7', 'For its rank');
+    const { id } = await addNote(THIS_MACHINE, account.id, 'target 7', 'For its rank');
     expect(await loadNotes(account.id, 'target 7')).toEqual({
       notes: [{ id, text: 'For its rank', day: '2026-11-23' }],
     });
-    await removeNote(account.id, id);
+    await removeNote(THIS_MACHINE, account.id, id);
     expect((await loadNotes(account.id, 'target 7')).notes).toEqual([]);
   });
 });

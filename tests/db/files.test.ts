@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { IMPORT_LABELS } from '../../src/contract/reportFields';
 import type { ImportKind, ReportKind } from '../../src/contract/reportFields';
@@ -197,7 +198,7 @@ describe('lists', () => {
       ['Crock', 27_990_000, []],
       ['Jar', null, ['fees', 'shipping']],
     ]);
-    await setCosts(account.id, products[1].id, {
+    await setCosts(THIS_MACHINE, account.id, products[1].id, {
       ...products[1].costs,
       fees: 3_000_000,
       shipping: 3_000_000,

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../src/db/queries/structure';
 import { listCampaignNodes } from '../../src/db/queries/tree';
@@ -33,8 +34,8 @@ afterAll(async () => {
   await closeContext();
 });
 
-const aHome = (over: Partial<Parameters<typeof makeHome>[0]> = {}) =>
-  makeHome({
+const aHome = (over: Partial<Parameters<typeof makeHome>[1]> = {}) =>
+  makeHome(THIS_MACHINE, {
     account,
     productId: shop.product,
     name: 'exact',
@@ -45,6 +46,7 @@ const aHome = (over: Partial<Parameters<typeof makeHome>[0]> = {}) =>
 const staged = () => loadChanges(account, { state: 'staged' });
 const send = async () => {
   const { baleId, trouble } = await sendBale(
+    THIS_MACHINE,
     account,
     (await staged()).map(({ id }) => id),
   );
@@ -73,8 +75,8 @@ describe('a home that is not there yet', () => {
       'draft',
       'draft',
     ]);
-    await keepRoutes(account, [aRoute({ sourceId: shop.source, homeId: adGroupId })]);
-    await stageChanges(account, [
+    await keepRoutes(THIS_MACHINE, account, [aRoute({ sourceId: shop.source, homeId: adGroupId })]);
+    await stageChanges(THIS_MACHINE, account, [
       {
         ...because,
         change: {
@@ -88,7 +90,7 @@ describe('a home that is not there yet', () => {
     ]);
     // Edited in the tray: what is sent counts, here and at the market.
     const [first] = await staged();
-    await editValues(account, [{ id: first.id, value: 9_500_000 }]);
+    await editValues(THIS_MACHINE, account, [{ id: first.id, value: 9_500_000 }]);
     const answers = await send();
     expect(answers.map(({ change, state }) => [change.kind, state])).toEqual([
       ['add-campaign', 'accepted'],
@@ -111,20 +113,20 @@ describe('a home that is not there yet', () => {
     expect(await adGroup(adGroupId)).toMatchObject({ campaignId, productId: shop.product, state: 'enabled' });
 
     const ids = answers.filter(({ undoable }) => undoable).map(({ id }) => id);
-    await undoChanges({ account, ids });
+    await undoChanges(THIS_MACHINE, { account, ids });
     expect((await send()).every(({ state }) => state === 'accepted')).toBe(true);
     expect((await campaign(campaignId)).state).toBe('archived');
   });
 
   test('goes with everything that waits for it when it is taken out of the tray', async () => {
     const { adGroupId } = await aHome({ campaign: { id: shop.campaign }, name: 'second home' });
-    await stageChanges(account, [
+    await stageChanges(THIS_MACHINE, account, [
       {
         ...because,
         change: { kind: 'add-keyword', adGroupId, expression: 'lid', match: 'exact', bid: 400_000 },
       },
     ]);
-    await keepRoutes(account, [
+    await keepRoutes(THIS_MACHINE, account, [
       aRoute({
         sourceId: shop.source,
         homeId: adGroupId,
@@ -137,7 +139,7 @@ describe('a home that is not there yet', () => {
       { asks: { orders: 3, days: 4 }, start: { by: 'fixed', amount: 300_000 } },
     ]);
     const first = (await staged()).find(({ change }) => change.kind === 'add-ad-group')!;
-    expect(await withdraw(account, [first.id])).toHaveLength(3);
+    expect(await withdraw(THIS_MACHINE, account, [first.id])).toHaveLength(3);
     expect((await adGroup(adGroupId)).state).toBe('archived');
     expect((await loadRoutes(account)).routes).toEqual([]);
   });
@@ -154,7 +156,7 @@ describe('a home that is not there yet', () => {
           >`select name from mowing.product where account_id = ${account} and product_id = ${shop.product}`
         )[0].name
       } returning *`;
-    await stageChanges(account, [
+    await stageChanges(THIS_MACHINE, account, [
       {
         ...because,
         change: { kind: 'add-keyword', adGroupId, expression: 'waits', match: 'exact', bid: 400_000 },
@@ -202,7 +204,7 @@ describe('a named list of negatives', () => {
       { match: 'phrase', expression: 'Second Hands' },
       { match: 'exact', expression: 'toy' },
     ] as const;
-    const { id } = await keepNegativeList({
+    const { id } = await keepNegativeList(THIS_MACHINE, {
       account,
       list: { id: null, name: 'Never', terms: [...terms], campaignIds: [one, two] },
     });
@@ -211,6 +213,7 @@ describe('a named list of negatives', () => {
     expect(list.missing).toHaveLength(4);
 
     await stageChanges(
+      THIS_MACHINE,
       account,
       list.missing.map((place) => ({
         ...because,
@@ -220,7 +223,7 @@ describe('a named list of negatives', () => {
       })),
     );
     // A negative of the round that names the list: it learns the term.
-    await stageChanges(account, [
+    await stageChanges(THIS_MACHINE, account, [
       {
         ...because,
         figures: {},
@@ -243,7 +246,7 @@ describe('a named list of negatives', () => {
     });
 
     const { name, terms: known } = (await lists())[0];
-    await keepNegativeList({
+    await keepNegativeList(THIS_MACHINE, {
       account,
       list: { id, name, terms: known.filter(({ expression }) => expression !== 'toy'), campaignIds: [one] },
     });
@@ -256,12 +259,13 @@ describe('a named list of negatives', () => {
       ].sort(),
     );
     await stageChanges(
+      THIS_MACHINE,
       account,
       excess.map(({ id: negativeId }) => ({ ...because, change: { kind: 'archive-negative', negativeId } })),
     );
     await send();
     expect((await lists())[0].excess).toEqual([]);
-    expect(await removeNegativeList(account, id)).toEqual({ removed: true });
+    expect(await removeNegativeList(THIS_MACHINE, account, id)).toEqual({ removed: true });
     const left = (await listNegatives(db(), account)).filter(
       ({ expression, state }) => expression === 'second hand' && state === 'enabled',
     );
@@ -270,10 +274,12 @@ describe('a named list of negatives', () => {
 
   test('keeps its name to itself, and holds no term without a word', async () => {
     const list = { id: null, name: 'Once', terms: [], campaignIds: [] };
-    await keepNegativeList({ account, list });
-    await expect(keepNegativeList({ account, list })).rejects.toThrow(/another list called “Once”/);
+    await keepNegativeList(THIS_MACHINE, { account, list });
+    await expect(keepNegativeList(THIS_MACHINE, { account, list })).rejects.toThrow(
+      /another list called “Once”/,
+    );
     await expect(
-      keepNegativeList({
+      keepNegativeList(THIS_MACHINE, {
         account,
         list: { ...list, name: 'Wordless', terms: [{ match: 'exact', expression: '—' }] },
       }),

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, describe, expect, test } from 'vitest';
 import { findImport, touchImport } from '../../src/db/queries/imports';
 import { closeContext, db } from '../../src/server/context/context';
@@ -228,13 +229,20 @@ describe('headings that are not recognised', () => {
     const asked = await takeIn(account, file);
     expect(asked).toMatchObject({ state: 'needs-mapping', unmatched: ['clicks'], kept: 0 });
     expect(await sumsOf(account)).toMatchObject({ rows: 0 });
-    await chooseHeadings(asked.importId, { Taps: 'clicks' });
+    await chooseHeadings(THIS_MACHINE, account.id, asked.importId, { Taps: 'clicks' });
     expect(await takeIn(account, file)).toMatchObject({ state: 'done', kept: 1 });
   });
 
   test('cannot be matched to a field or heading that there is not', async () => {
-    const { importId } = await takeIn(await anAccount(), file);
-    await expect(chooseHeadings(importId, { Taps: 'cliks', Nonsense: 'clicks' })).rejects.toMatchObject({
+    const account = await anAccount();
+    const { importId } = await takeIn(account, file);
+    const other = await anAccount();
+    await expect(chooseHeadings(THIS_MACHINE, other.id, importId, { Taps: 'clicks' })).rejects.toThrow(
+      `The account has no import ${importId}.`,
+    );
+    await expect(
+      chooseHeadings(THIS_MACHINE, account.id, importId, { Taps: 'cliks', Nonsense: 'clicks' }),
+    ).rejects.toMatchObject({
       code: 'bad-request',
       faults: [{ where: 'matched.Taps' }, { where: 'matched.Nonsense' }],
     });

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { KINDS } from '../../src/core/changes';
 import type { Change, ChangeKind } from '../../src/core/changes';
@@ -33,14 +34,14 @@ const changesOf = async (ids: (number | null)[]) =>
   (await loadChanges(shop.account, {})).filter(({ id }) => ids.includes(id));
 
 async function stage(change: Change): Promise<number> {
-  const [id] = await stageChanges(shop.account, [{ change, ...because }]);
+  const [id] = await stageChanges(THIS_MACHINE, shop.account, [{ change, ...because }]);
   return id!;
 }
 
 /** Stages, sends, and tells what became of it. */
 async function sent(change: Change) {
   const id = await stage(change);
-  await sendBale(shop.account, [id]);
+  await sendBale(THIS_MACHINE, shop.account, [id]);
   return (await changesOf([id]))[0];
 }
 
@@ -185,8 +186,8 @@ describe('every kind of change', () => {
       expect(accepted).toMatchObject({ state: 'accepted', change, undoable: one.undoneBy !== null });
       expect(accepted.present).toBe(one.stands(change));
       if (one.undoneBy === null) return;
-      const { ids } = await undoChanges({ account: shop.account, ids: [accepted.id] });
-      await sendBale(shop.account, ids);
+      const { ids } = await undoChanges(THIS_MACHINE, { account: shop.account, ids: [accepted.id] });
+      await sendBale(THIS_MACHINE, shop.account, ids);
       const [undoing] = await changesOf(ids);
       expect(undoing).toMatchObject({
         state: 'accepted',
@@ -204,7 +205,7 @@ describe('every kind of change', () => {
     async (_, { bad }) => {
       const change = await bad!();
       const [before] = await changesOf([await stage(change)]);
-      await sendBale(shop.account, [before.id]);
+      await sendBale(THIS_MACHINE, shop.account, [before.id]);
       const [refused] = await changesOf([before.id]);
       expect(refused.state).toBe('refused');
       expect(refused.answer).toMatch(/\w+ .*\./);
@@ -214,7 +215,7 @@ describe('every kind of change', () => {
   );
 
   test('of a new place are made in their order, and go as they came', async () => {
-    await makeHome({
+    await makeHome(THIS_MACHINE, {
       account: shop.account,
       productId: shop.product,
       name: word(),
@@ -224,14 +225,15 @@ describe('every kind of change', () => {
     const staged = await loadChanges(shop.account, { state: 'staged' });
     expect(staged.map(({ change }) => change.kind)).toEqual(['add-campaign', 'add-ad-group', 'add-ad']);
     await sendBale(
+      THIS_MACHINE,
       shop.account,
       staged.map(({ id }) => id),
     );
     const accepted = await changesOf(staged.map(({ id }) => id));
     expect(accepted.map(({ state }) => state)).toEqual(['accepted', 'accepted', 'accepted']);
     expect(accepted[0].present).toBe('enabled');
-    const { ids } = await undoChanges({ account: shop.account, ids: [accepted[0].id] });
-    await sendBale(shop.account, ids);
+    const { ids } = await undoChanges(THIS_MACHINE, { account: shop.account, ids: [accepted[0].id] });
+    await sendBale(THIS_MACHINE, shop.account, ids);
     expect((await changesOf(ids))[0]).toMatchObject({
       state: 'accepted',
       present: 'archived',
@@ -252,13 +254,13 @@ describe('what a change carries', () => {
   });
 
   test('an answer that our copy cannot take does not stop the others', async () => {
-    const ids = await stageChanges(shop.account, [
+    const ids = await stageChanges(THIS_MACHINE, shop.account, [
       { change: newKeyword(), ...because },
       { change: newNegative(), ...because },
     ]);
     // Our copy refuses any new target for as long as this stands.
     await db()`alter table mowing.target add constraint no_more check (expression not like 'kind test%') not valid`;
-    await sendBale(shop.account, ids as number[]);
+    await sendBale(THIS_MACHINE, shop.account, ids as number[]);
     await db()`alter table mowing.target drop constraint no_more`;
     expect((await changesOf(ids)).map(({ state }) => state)).toEqual(['accepted', 'accepted']);
   });

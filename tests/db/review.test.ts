@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { Db } from '../../src/db/connection';
 import type { AccountRow } from '../../src/db/queries/accounts';
@@ -113,7 +114,7 @@ describe('putting aside', () => {
   test('lasts a month or a week, by the account’s own day, and ends when taken back', async () => {
     const subjects = [termSubject(1, 1)];
     const put = (queue: string, verdict: AsideRequest['verdict']) =>
-      putAside({ account: account.id, queue, subjects, verdict });
+      putAside(THIS_MACHINE, { account: account.id, queue, subjects, verdict });
     const queues = async () => (await loadAside(account.id)).aside;
     await put('harvest', 'left');
     await put('negatives', 'later');
@@ -173,9 +174,9 @@ describe('sums', () => {
 
 describe('accounts', () => {
   test('are made empty, changed, and told with their days', async () => {
-    const made = await createAccount({ name: 'Second shop', currency: 'GBP', targetAcos: 0.3 });
+    const made = await createAccount(THIS_MACHINE, { name: 'Second shop', currency: 'GBP', targetAcos: 0.3 });
     expect(made).toMatchObject({ currency: 'GBP', connected: false, firstDay: null });
-    expect(await changeAccount(made.id, { targetAcos: 0.2 })).toMatchObject({
+    expect(await changeAccount(THIS_MACHINE, made.id, { targetAcos: 0.2 })).toMatchObject({
       name: 'Second shop',
       targetAcos: 0.2,
     });
@@ -184,10 +185,12 @@ describe('accounts', () => {
       lastDay: '2026-11-21',
       today: '2026-11-23',
     });
-    await expect(createAccount({ name: 'x', currency: 'QQQ', targetAcos: 0.3 })).rejects.toThrow(
-      '“QQQ” is no currency',
-    );
-    await expect(changeAccount(987_654_321, { name: 'x' })).rejects.toMatchObject({ code: 'not-found' });
+    await expect(
+      createAccount(THIS_MACHINE, { name: 'x', currency: 'QQQ', targetAcos: 0.3 }),
+    ).rejects.toThrow('“QQQ” is no currency');
+    await expect(changeAccount(THIS_MACHINE, 987_654_321, { name: 'x' })).rejects.toMatchObject({
+      code: 'not-found',
+    });
   });
 
   test('are removed with everything that is theirs, and nothing that is not', async () => {

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import type { NewChange } from '../../src/contract/changes';
 import { listAdGroups } from '../../src/db/queries/structure';
 import { loadChanges } from '../../src/server/changes/loadChanges';
@@ -32,6 +33,7 @@ export async function aShop() {
       const staged = await loadChanges(account, { state: 'staged' });
       if (staged.length > 0)
         await withdraw(
+          THIS_MACHINE,
           account,
           staged.map(({ id }) => id),
         );

@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { addDays } from '../../src/core/units';
 import { unsettledDays } from '../../src/core/windows';
@@ -175,6 +176,7 @@ describe('the job', () => {
     const before = await bothSums(account);
     const targets = (await listTargets(db(), account)).filter(({ bid }) => bid !== null);
     const ids = await stageChanges(
+      THIS_MACHINE,
       account,
       targets.map(({ id, bid }) => ({
         change: { kind: 'set-bid', targetId: id, from: bid, to: 50_000 },
@@ -184,6 +186,7 @@ describe('the job', () => {
       })),
     );
     await sendBale(
+      THIS_MACHINE,
       account,
       ids.filter((id): id is number => id !== null),
     );

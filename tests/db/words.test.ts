@@ -1,3 +1,4 @@
+import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { Route } from '../../src/core/routes';
 import { dayFromNumber } from '../../src/core/units';
@@ -42,7 +43,10 @@ const routeHere = (over: Partial<Route> = {}) => aRoute({ sourceId: auto, homeId
 
 describe('routes', () => {
   test('are kept as a whole, one between two ends, and come with the review of terms', async () => {
-    await keepRoutes(account.id, [routeHere(), routeHere({ match: 'phrase', block: 'campaign' })]);
+    await keepRoutes(THIS_MACHINE, account.id, [
+      routeHere(),
+      routeHere({ match: 'phrase', block: 'campaign' }),
+    ]);
     const kept = [routeHere({ match: 'phrase', block: 'campaign' })];
     expect((await loadRoutes(account.id)).routes).toEqual(kept);
     const review = JSON.parse(await loadReview(account.id)) as ReviewData;
@@ -52,7 +56,7 @@ describe('routes', () => {
   test('that make a circle are refused with both ends named, and the old ones stay', async () => {
     const before = await loadRoutes(account.id);
     await expect(
-      keepRoutes(account.id, [routeHere(), routeHere({ sourceId: exact, homeId: auto })]),
+      keepRoutes(THIS_MACHINE, account.id, [routeHere(), routeHere({ sourceId: exact, homeId: auto })]),
     ).rejects.toMatchObject({
       code: 'bad-request',
       message: expect.stringContaining('Glass weights – auto › auto → Weights – exact › exact'),
@@ -62,18 +66,28 @@ describe('routes', () => {
 
   test('to another account’s ad group are refused', async () => {
     const other = await anAccount();
-    await expect(keepRoutes(other.id, [routeHere()])).rejects.toMatchObject({ code: 'bad-request' });
+    await expect(keepRoutes(THIS_MACHINE, other.id, [routeHere()])).rejects.toMatchObject({
+      code: 'bad-request',
+    });
   });
 });
 
 describe('core terms', () => {
   test('are pinned once, whatever their spelling, and unpinned by any', async () => {
-    await pinCoreTerm(account.id, product, 'Glass Weight');
-    await pinCoreTerm(account.id, product, ' glass  weights ');
+    await pinCoreTerm(THIS_MACHINE, { account: account.id, productId: product, term: 'Glass Weight' });
+    await pinCoreTerm(THIS_MACHINE, { account: account.id, productId: product, term: ' glass  weights ' });
     const { pinned } = await loadPinned(account.id);
     expect(pinned).toEqual([{ productId: product, form: 'glass weight', term: 'glass  weights' }]);
-    expect(await unpinCoreTerm(account.id, product, 'GLASS WEIGHTS')).toEqual({ removed: true });
-    expect(await unpinCoreTerm(account.id, product, 'glass weights')).toEqual({ removed: false });
+    expect(
+      await unpinCoreTerm(THIS_MACHINE, { account: account.id, productId: product, term: 'GLASS WEIGHTS' }),
+    ).toEqual({
+      removed: true,
+    });
+    expect(
+      await unpinCoreTerm(THIS_MACHINE, { account: account.id, productId: product, term: 'glass weights' }),
+    ).toEqual({
+      removed: false,
+    });
   });
 
   test.each([
@@ -81,7 +95,11 @@ describe('core terms', () => {
     ['a product that is not there', 'jar', 'not-found'],
   ])('are refused for %s', async (_, term, code) => {
     await expect(
-      pinCoreTerm(account.id, code === 'not-found' ? 987_654 : product, term),
+      pinCoreTerm(THIS_MACHINE, {
+        account: account.id,
+        productId: code === 'not-found' ? 987_654 : product,
+        term: term,
+      }),
     ).rejects.toMatchObject({ code });
   });
 });
@@ -102,7 +120,7 @@ describe('words that tell terms apart', () => {
       rival: ['Brineworks', 'brine-works', 'Brineworks'],
       unwanted: ['curtains'],
     };
-    await keepWordLists(account.id, lists);
+    await keepWordLists(THIS_MACHINE, account.id, lists);
     const kept = { ...lists, rival: ['Brineworks', 'brine-works'] };
     expect((await loadWordLists(account.id)).lists).toEqual(kept);
     expect((JSON.parse(await loadReview(account.id)) as ReviewData).lists).toEqual(kept);
@@ -111,7 +129,9 @@ describe('words that tell terms apart', () => {
 
   test('that no term could hold are refused, and the old ones stay', async () => {
     const { lists } = await loadWordLists(account.id);
-    await expect(keepWordLists(account.id, { ...lists, own: ['…'] })).rejects.toThrow(/holds no word/);
+    await expect(keepWordLists(THIS_MACHINE, account.id, { ...lists, own: ['…'] })).rejects.toThrow(
+      /holds no word/,
+    );
     expect((await loadWordLists(account.id)).lists).toEqual(lists);
   });
 });

@@ -21,6 +21,8 @@ export const anAccountInfo = (over: Partial<AccountInfo> = {}): AccountInfo => (
   options: null,
   funds: null,
   choices: USUAL_PLAN_CHOICES,
+  timezone: 'UTC',
+  revision: 1,
   ...over,
 });
 

@@ -15,6 +15,9 @@ export interface AccountRow {
   options: MarketOptions | null;
   /** Prepaid money left, micros; null where the market bills afterwards. */
   funds: number | null;
+  timeZone: string;
+  /** Raised with new figures, entities and accepted changes. */
+  revision: number;
   /** What its plans go by; null: as at first. */
   choices: PlanChoices | null;
   /** Up to where the market's changes of entities were taken over. */
@@ -27,7 +30,7 @@ export interface AccountRow {
 const columns = (sql: Query) => sql`
   a.account_id as id, a.name, a.currency, a.target_acos as "targetAcos", a.market_id as "marketId",
   a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
-  (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
+  a.time_zone as "timeZone", a.revision, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
     order by c.choice_id desc limit 1) as choices,
   (select min(day) from mowing.term_day f where f.account_id = a.account_id) as "firstDay",
   (select max(day) from mowing.term_day f where f.account_id = a.account_id) as "lastDay"`;
@@ -48,11 +51,19 @@ export async function findAccount(sql: Query, id: number): Promise<AccountRow | 
 /** Makes an account with no data and returns its id. */
 export async function insertAccount(
   sql: Query,
-  account: { name: string; currency: string; targetAcos: number; marketId?: string | null; isDemo?: boolean },
+  account: {
+    name: string;
+    currency: string;
+    targetAcos: number;
+    timeZone?: string;
+    marketId?: string | null;
+    isDemo?: boolean;
+  },
 ): Promise<number> {
   const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.account (name, currency, target_acos, market_id, is_demo)
-    values (${account.name}, ${account.currency}, ${account.targetAcos}, ${account.marketId ?? null}, ${account.isDemo ?? false})
+    insert into mowing.account (name, currency, target_acos, market_id, is_demo, time_zone)
+    values (${account.name}, ${account.currency}, ${account.targetAcos}, ${account.marketId ?? null}, ${account.isDemo ?? false},
+      ${account.timeZone ?? 'UTC'})
     returning account_id as id`;
   return id;
 }
@@ -61,11 +72,11 @@ export async function insertAccount(
 export async function updateAccount(
   sql: Query,
   id: number,
-  set: { name?: string; targetAcos?: number },
+  set: { name?: string; targetAcos?: number; timeZone?: string },
 ): Promise<void> {
   await sql`
     update mowing.account set name = coalesce(${set.name ?? null}, name),
-      target_acos = coalesce(${set.targetAcos ?? null}, target_acos)
+      target_acos = coalesce(${set.targetAcos ?? null}, target_acos), time_zone = coalesce(${set.timeZone ?? null}, time_zone)
     where account_id = ${id}`;
 }
 
@@ -73,7 +84,7 @@ export async function updateAccount(
 export async function updateMarketFacts(sql: Query, id: number, remote: MarketAccount): Promise<void> {
   await sql`
     update mowing.account set market_day = ${remote.today}, limits = ${sql.json(remote.limits as never)},
-      options = ${sql.json(remote.options as never)}, funds_micros = ${remote.funds}
+      options = ${sql.json(remote.options as never)}, funds_micros = ${remote.funds}, time_zone = ${remote.timeZone}
     where account_id = ${id}`;
 }
 
@@ -95,4 +106,14 @@ export async function listLoadedDemos(sql: Query): Promise<string[]> {
   const rows = await sql<{ id: string }[]>`
     select market_id as id from mowing.account where is_demo and market_day is not null`;
   return rows.map(({ id }) => id);
+}
+
+/** Tells open pages that figures or entities are newer than what they show. */
+export async function raiseRevision(sql: Query, accountId: number): Promise<void> {
+  await sql`update mowing.account set revision = revision + 1 where account_id = ${accountId}`;
+}
+
+/** Keeps up to where the market's changes of entities were taken over. */
+export async function keepEntityCursor(sql: Query, accountId: number, cursor: number): Promise<void> {
+  await sql`update mowing.account set entity_cursor = ${cursor} where account_id = ${accountId}`;
 }

@@ -18,7 +18,8 @@ export async function keepAside(
     insert into mowing.aside (account_id, queue, subject, verdict, until_day, note)
     select ${accountId}, ${queue}, s, ${verdict}, ${until}, ${note} from unnest(${subjects}::text[]) as s
     on conflict (account_id, queue, subject)
-      do update set verdict = excluded.verdict, until_day = excluded.until_day, note = excluded.note, decided_at = now()`;
+      do update set verdict = excluded.verdict, until_day = excluded.until_day, note = excluded.note, by_caller = excluded.by_caller,
+        decided_at = now()`;
 }
 
 export async function dropAside(

@@ -44,7 +44,7 @@ export async function upsertCosts(sql: Query, accountId: number, list: CostsToKe
       shipping bigint, "refundRate" float8, recovered bigint)
     on conflict (account_id, product_id) do update
       set price_micros = excluded.price_micros, goods_micros = excluded.goods_micros, fees_micros = excluded.fees_micros,
-          shipping_micros = excluded.shipping_micros, refund_rate = excluded.refund_rate, recovered_micros = excluded.recovered_micros,
+          shipping_micros = excluded.shipping_micros, refund_rate = excluded.refund_rate, recovered_micros = excluded.recovered_micros, by_caller = excluded.by_caller,
           changed_at = now()
       where (k.price_micros, k.goods_micros, k.fees_micros, k.shipping_micros, k.refund_rate, k.recovered_micros)
         is distinct from (excluded.price_micros, excluded.goods_micros, excluded.fees_micros, excluded.shipping_micros, excluded.refund_rate, excluded.recovered_micros)
@@ -77,7 +77,7 @@ export async function upsertGoals(sql: Query, accountId: number, list: Goal[]): 
     select ${accountId}, e.scope, e."scopeId", e.kind, e.low, e.high
     from jsonb_to_recordset(${JSON.stringify(list)}::text::jsonb) as e(scope text, "scopeId" integer, kind text, low float8, high float8)
     on conflict (account_id, scope, scope_id) do update
-      set kind = excluded.kind, low = excluded.low, high = excluded.high, changed_at = now()
+      set kind = excluded.kind, low = excluded.low, high = excluded.high, by_caller = excluded.by_caller, changed_at = now()
       where (o.kind, o.low, o.high) is distinct from (excluded.kind, excluded.low, excluded.high)
     returning 1`;
   return rows.length;

@@ -1,19 +1,21 @@
 import type { Query } from '../connection';
 
-export type JobKind = 'sync' | 'advance';
-export type JobState = 'waiting' | 'running' | 'done' | 'failed';
+export type JobState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
 export interface JobRow {
   jobId: number;
   accountId: number;
-  kind: JobKind;
-  input: { days?: number; until?: string };
+  /** See the registry of kinds. */
+  kind: string;
+  input: Record<string, unknown>;
   state: JobState;
   doing: string;
   done: number;
   total: number;
   tries: number;
   message: string;
+  by: string;
+  cancelAsked: boolean;
   askedAt: string;
   startedAt: string | null;
   finishedAt: string | null;
@@ -21,14 +23,17 @@ export interface JobRow {
 }
 
 const columns = (sql: Query) => sql`
-  job_id as "jobId", account_id as "accountId", kind, input, state, doing, done, total, tries, message, asked_at as "askedAt",
-  started_at as "startedAt", finished_at as "finishedAt", next_try_at as "nextTryAt"`;
+  job_id as "jobId", account_id as "accountId", kind, input, state, doing, done, total, tries, message, by_caller as by,
+  cancel_asked as "cancelAsked", asked_at as "askedAt", started_at as "startedAt", finished_at as "finishedAt", next_try_at as "nextTryAt"`;
+
+/** Without a sign of life for so long a job may be taken over. */
+const DEAD_AFTER_S = 60;
 
 /** Asks for a job. Null when one of that kind waits or runs already. */
 export async function insertJob(
   sql: Query,
   accountId: number,
-  kind: JobKind,
+  kind: string,
   input: JobRow['input'],
 ): Promise<number | null> {
   const rows = await sql<{ id: number }[]>`
@@ -38,58 +43,97 @@ export async function insertJob(
 }
 
 /**
- * Takes the next job that is due. One whose process ended is taken over a minute after its last sign of life.
- * One account has one job running at a time.
+ * Takes the next job that is due, for an owner that nobody else is. One whose process gives no sign of life is taken over. An account's
+ * jobs run one after another; several accounts' beside one another.
+ * @param kinds those that this program knows
  */
-export async function takeJob(sql: Query): Promise<JobRow | undefined> {
+export async function takeJob(
+  sql: Query,
+  owner: string,
+  kinds: readonly string[],
+): Promise<JobRow | undefined> {
+  const alive = sql`interval '1 second' * ${DEAD_AFTER_S}`;
   const rows = await sql<JobRow[]>`
-    update mowing.job set state = 'running', started_at = coalesce(started_at, now()), touched_at = now()
+    update mowing.job set state = 'running', owner = ${owner}, started_at = coalesce(started_at, now()), touched_at = now()
     where job_id = (
       select j.job_id from mowing.job j
-      where ((j.state = 'waiting' and j.next_try_at <= now()) or (j.state = 'running' and j.touched_at < now() - interval '1 minute'))
+      where j.kind = any(${kinds})
+        and ((j.state = 'waiting' and j.next_try_at <= now()) or (j.state = 'running' and j.touched_at < now() - ${alive}))
         and not exists (select from mowing.job o where o.account_id = j.account_id and o.job_id <> j.job_id
-                        and o.state = 'running' and o.touched_at >= now() - interval '1 minute')
+                        and o.state = 'running' and o.touched_at >= now() - ${alive})
+        and not exists (select from mowing.job o where o.account_id = j.account_id and o.job_id < j.job_id
+                        and o.state = 'waiting' and o.next_try_at <= now())
       order by j.next_try_at, j.job_id limit 1 for update skip locked
     )
     returning ${columns(sql)}`;
   return rows[0];
 }
 
-/** Tells how far a job is; also its sign of life. */
+/**
+ * A sign of life, and how far the job is.
+ * @returns whether it is to stop; null when the job has another owner by now
+ */
 export async function touchJob(
   sql: Query,
   jobId: number,
-  at: { doing: string; done: number; total: number },
+  owner: string,
+  at?: { doing: string; done: number; total: number },
+): Promise<boolean | null> {
+  const told = at ? sql`doing = ${at.doing}, done = ${at.done}, total = ${at.total},` : sql``;
+  const rows = await sql<{ cancelAsked: boolean }[]>`
+    update mowing.job set ${told} touched_at = now()
+    where job_id = ${jobId} and owner = ${owner} and state = 'running' returning cancel_asked as "cancelAsked"`;
+  return rows[0]?.cancelAsked ?? null;
+}
+
+export async function keepJobInput(
+  sql: Query,
+  jobId: number,
+  owner: string,
+  input: JobRow['input'],
 ): Promise<void> {
-  await sql`
-    update mowing.job set doing = ${at.doing}, done = ${at.done}, total = ${at.total}, touched_at = now() where job_id = ${jobId}`;
+  await sql`update mowing.job set input = ${sql.json(input as never)} where job_id = ${jobId} and owner = ${owner}`;
 }
 
-export async function keepJobInput(sql: Query, jobId: number, input: JobRow['input']): Promise<void> {
-  await sql`update mowing.job set input = ${sql.json(input as never)} where job_id = ${jobId}`;
-}
-
+/** Ends a job; only its owner does. @returns whether it was the owner */
 export async function endJob(
   sql: Query,
   jobId: number,
-  state: 'done' | 'failed',
+  owner: string,
+  state: 'done' | 'failed' | 'cancelled',
   message: string,
-): Promise<void> {
-  await sql`
-    update mowing.job set state = ${state}, message = ${message}, finished_at = now(), touched_at = now() where job_id = ${jobId}`;
+): Promise<boolean> {
+  const { count } = await sql`
+    update mowing.job set state = ${state}, message = ${message}, finished_at = now(), touched_at = now(), owner = null
+    where job_id = ${jobId} and owner = ${owner} and state = 'running'`;
+  return count > 0;
 }
 
-/** Puts a job that failed back into the queue. */
+/** Puts a job that failed back into the queue; only its owner does. */
 export async function retryJob(
   sql: Query,
   jobId: number,
+  owner: string,
   afterSeconds: number,
   message: string,
 ): Promise<void> {
   await sql`
-    update mowing.job set state = 'waiting', tries = tries + 1, message = ${message}, touched_at = now(),
+    update mowing.job set state = 'waiting', tries = tries + 1, message = ${message}, touched_at = now(), owner = null,
       next_try_at = now() + make_interval(secs => ${afterSeconds})
-    where job_id = ${jobId}`;
+    where job_id = ${jobId} and owner = ${owner} and state = 'running'`;
+}
+
+/** Has a job stop: one that waits at once, one that runs before its next step. @returns its state then; undefined when it has ended, or is none */
+export async function askToCancel(
+  sql: Query,
+  accountId: number,
+  jobId: number,
+): Promise<'cancelled' | 'running' | undefined> {
+  const rows = await sql<{ state: 'cancelled' | 'running' }[]>`
+    update mowing.job set cancel_asked = true, state = case state when 'waiting' then 'cancelled' else state end,
+      finished_at = case state when 'waiting' then now() end, message = case state when 'waiting' then 'Cancelled before it began.' else message end
+    where account_id = ${accountId} and job_id = ${jobId} and state in ('waiting', 'running') returning state`;
+  return rows[0]?.state;
 }
 
 /** The latest jobs of an account, newest first. */
@@ -98,13 +142,19 @@ export async function listJobs(sql: Query, accountId: number, most = 10): Promis
     select ${columns(sql)} from mowing.job where account_id = ${accountId} order by job_id desc limit ${most}`;
 }
 
-/** Connected accounts whose last sync ended more than a day ago, or that never had one. */
-export async function accountsDue(sql: Query): Promise<number[]> {
+/**
+ * Connected accounts that are due for a job of a kind that runs daily at an hour of theirs: none of it waits, runs, or ended since that hour
+ * last struck in the account's time zone.
+ */
+export async function accountsDue(sql: Query, kind: string, hour: number): Promise<number[]> {
   const rows = await sql<{ id: number }[]>`
-    select a.account_id as id from mowing.account a
+    select a.account_id as id from mowing.account a,
+      lateral (select date_trunc('day', now() at time zone a.time_zone) + make_interval(hours => ${hour}) as today) h,
+      lateral (select (case when h.today <= now() at time zone a.time_zone then h.today else h.today - interval '1 day' end)
+        at time zone a.time_zone as struck) d
     where a.market_id is not null and a.market_day is not null
-      and not exists (select from mowing.job j where j.account_id = a.account_id and j.kind = 'sync'
-                      and (j.state in ('waiting', 'running') or coalesce(j.finished_at, j.asked_at) > now() - interval '1 day'))
-      and not exists (select from mowing.sync_day s where s.account_id = a.account_id and s.synced_at > now() - interval '1 day')`;
+      and not exists (select from mowing.job j where j.account_id = a.account_id and j.kind = ${kind}
+                      and (j.state in ('waiting', 'running') or coalesce(j.finished_at, j.asked_at) >= d.struck))
+      and not exists (select from mowing.sync_day s where s.account_id = a.account_id and s.synced_at >= d.struck)`;
   return rows.map(({ id }) => id);
 }

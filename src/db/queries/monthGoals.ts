@@ -17,5 +17,6 @@ export async function upsertMonthGoal(sql: Query, accountId: number, goal: Month
   await sql`
     insert into mowing.month_goal (account_id, month, sales_micros, spend_micros)
     values (${accountId}, ${goal.month}, ${goal.sales}, ${goal.spend})
-    on conflict (account_id, month) do update set sales_micros = excluded.sales_micros, spend_micros = excluded.spend_micros`;
+    on conflict (account_id, month) do update set sales_micros = excluded.sales_micros, spend_micros = excluded.spend_micros,
+      by_caller = excluded.by_caller`;
 }

@@ -4,7 +4,7 @@ import { ENTITY_TABLES } from './tables';
 
 export async function listMarketAccounts(sql: MarketDb): Promise<MarketAccount[]> {
   return sql<MarketAccount[]>`
-    select account_id as id, name, currency, today, first_day as "firstDay", target_acos as "targetAcos", limits, options,
+    select account_id as id, name, currency, today, first_day as "firstDay", target_acos as "targetAcos", time_zone as "timeZone", limits, options,
            (state ->> 'funds')::bigint as funds
     from quaymarket.account order by account_id`;
 }

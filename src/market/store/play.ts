@@ -26,9 +26,9 @@ export async function openScenario(
   const firstDay = addDays(scenario.today, -scenario.days);
   await sql.begin(async (tx) => {
     await tx`
-      insert into quaymarket.account (account_id, scenario, name, currency, first_day, today, target_acos, limits, options, state)
+      insert into quaymarket.account (account_id, scenario, name, currency, first_day, today, target_acos, limits, options, state, time_zone)
       values (${account}, ${scenario.key}, ${scenario.accountName}, ${scenario.currency}, ${firstDay}, ${firstDay},
-        ${scenario.targetAcos}, ${tx.json(scenario.limits as never)}, ${tx.json(scenario.options as never)}, ${tx.json(firstState(world) as never)})`;
+        ${scenario.targetAcos}, ${tx.json(scenario.limits as never)}, ${tx.json(scenario.options as never)}, ${tx.json(firstState(world) as never)}, ${scenario.timeZone})`;
     await writeEntities(tx, account, 'lines', world.lines);
     await writeEntities(tx, account, 'products', world.products);
     await writeEntities(tx, account, 'campaigns', flatCampaigns(books));

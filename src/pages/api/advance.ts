@@ -1,8 +1,10 @@
 import { advanceRequest } from '../../contract/schemas';
-import { endpoint, readBody } from '../../server/http/endpoint';
-import { askForJob } from '../../server/sync/loadSync';
+import { endpoint } from '../../server/http/endpoint';
+import { askForJob } from '../../server/jobs/askForJob';
 
-export const POST = endpoint(async (context) => {
-  const { account, days } = await readBody<{ account: number; days: number }>(context, advanceRequest);
-  return Response.json(await askForJob(account, 'advance', days), { status: 202 });
+export const POST = endpoint({
+  may: 'set up',
+  body: advanceRequest,
+  status: 202,
+  run: ({ body: { account, days }, caller }) => askForJob(caller, account, 'advance', { days }),
 });

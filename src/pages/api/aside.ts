@@ -1,13 +1,16 @@
-import type { AsideRequest } from '../../contract/aside';
 import { asideRequest } from '../../contract/asideSchemas';
 import { accountQuery } from '../../contract/schemas';
 import { loadAside, putAside } from '../../server/aside/aside';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  loadAside(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadAside(account),
+});
 
-export const POST = endpoint(async (context) =>
-  putAside(await readBody<AsideRequest>(context, asideRequest)),
-);
+export const POST = endpoint({
+  may: 'decide',
+  body: asideRequest,
+  run: ({ body, caller }) => putAside(caller, body),
+});

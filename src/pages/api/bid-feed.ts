@@ -1,7 +1,9 @@
 import { accountQuery } from '../../contract/schemas';
 import { loadBidFeed } from '../../server/bids/loadBidFeed';
-import { endpoint, jsonText, readQuery } from '../../server/http/endpoint';
+import { endpoint, jsonText } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  jsonText(await loadBidFeed(readQuery<{ account: number }>(context, accountQuery).account)),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: async ({ query: { account } }) => jsonText(await loadBidFeed(account)),
+});

@@ -1,18 +1,23 @@
-import type { ChoicesRequest } from '../../contract/choices';
 import { choicesRequest } from '../../contract/planSchemas';
 import { accountQuery } from '../../contract/schemas';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 import { changeChoices, loadChoices, takeBackChoices } from '../../server/plans/choices';
 
-export const GET = endpoint(async (context) =>
-  loadChoices(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadChoices(account),
+});
 
-export const PUT = endpoint(async (context) =>
-  changeChoices(await readBody<ChoicesRequest>(context, choicesRequest)),
-);
+export const PUT = endpoint({
+  may: 'decide',
+  body: choicesRequest,
+  run: ({ body, caller }) => changeChoices(caller, body),
+});
 
 /** Takes the last change back. */
-export const DELETE = endpoint(async (context) =>
-  takeBackChoices(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const DELETE = endpoint({
+  may: 'decide',
+  query: accountQuery,
+  run: ({ query: { account }, caller }) => takeBackChoices(caller, account),
+});

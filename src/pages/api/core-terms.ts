@@ -1,24 +1,22 @@
-import { coreTermRequest } from '../../contract/wordSchemas';
 import { accountQuery } from '../../contract/schemas';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { coreTermRequest } from '../../contract/wordSchemas';
+import { endpoint } from '../../server/http/endpoint';
 import { loadPinned, pinCoreTerm, unpinCoreTerm } from '../../server/words/coreTerms';
 
-interface Asked {
-  account: number;
-  productId: number;
-  term: string;
-}
-
-export const GET = endpoint(async (context) =>
-  loadPinned(readQuery<{ account: number }>(context, accountQuery).account),
-);
-
-export const PUT = endpoint(async (context) => {
-  const { account, productId, term } = await readBody<Asked>(context, coreTermRequest);
-  return pinCoreTerm(account, productId, term);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadPinned(account),
 });
 
-export const DELETE = endpoint(async (context) => {
-  const { account, productId, term } = await readBody<Asked>(context, coreTermRequest);
-  return unpinCoreTerm(account, productId, term);
+export const PUT = endpoint({
+  may: 'decide',
+  body: coreTermRequest,
+  run: ({ body, caller }) => pinCoreTerm(caller, body),
+});
+
+export const DELETE = endpoint({
+  may: 'decide',
+  body: coreTermRequest,
+  run: ({ body, caller }) => unpinCoreTerm(caller, body),
 });

@@ -1,8 +1,9 @@
 import { fieldQuery } from '../../contract/schemas';
 import { loadFieldSums } from '../../server/field/loadFieldSums';
-import type { FieldSumsRequest } from '../../server/field/loadFieldSums';
-import { endpoint, jsonText, readQuery } from '../../server/http/endpoint';
+import { endpoint, jsonText } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) => {
-  return jsonText(await loadFieldSums(readQuery<FieldSumsRequest>(context, fieldQuery)));
+export const GET = endpoint({
+  may: 'see',
+  query: fieldQuery,
+  run: async ({ query }) => jsonText(await loadFieldSums(query)),
 });

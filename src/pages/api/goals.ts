@@ -1,20 +1,27 @@
 import { accountQuery, goalRemoval, goalRequest } from '../../contract/schemas';
 import { loadGoals, removeGoal, setGoal } from '../../server/economics/goals';
-import type { Goal } from '../../server/economics/goals';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  loadGoals(readQuery<{ account: number }>(context, accountQuery).account),
-);
-
-export const PUT = endpoint(async (context) => {
-  const { account, ...goal } = await readBody<Goal & { account: number }>(context, goalRequest);
-  await setGoal(account, goal);
-  return { kept: true };
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadGoals(account),
 });
 
-export const DELETE = endpoint(async (context) => {
-  const { account, scope, scopeId } = await readBody<Goal & { account: number }>(context, goalRemoval);
-  await removeGoal(account, scope, scopeId);
-  return { removed: true };
+export const PUT = endpoint({
+  may: 'decide',
+  body: goalRequest,
+  run: async ({ body: { account, ...goal }, caller }) => {
+    await setGoal(caller, account, goal);
+    return { kept: true };
+  },
+});
+
+export const DELETE = endpoint({
+  may: 'decide',
+  body: goalRemoval,
+  run: async ({ body: { account, scope, scopeId }, caller }) => {
+    await removeGoal(caller, account, scope, scopeId);
+    return { removed: true };
+  },
 });

@@ -1,19 +1,11 @@
-import type { APIRoute } from 'astro';
-import { version } from '../../../package.json';
-import { db } from '../../server/context/context';
-import { market } from '../../server/market/market';
+import { loadHealth } from '../../server/health';
+import { endpoint } from '../../server/http/endpoint';
 
-const answers = (work: Promise<unknown>) =>
-  work.then(
-    () => 'ok',
-    () => 'down',
-  );
-
-export const GET: APIRoute = async () => {
-  const [database, isMarketUp] = await Promise.all([answers(db()`select 1`), market().isUp()]);
-  const ok = database === 'ok' && isMarketUp;
-  return Response.json(
-    { ok, version, database, market: isMarketUp ? 'ok' : 'down' },
-    { status: database === 'ok' ? 200 : 503 },
-  );
-};
+/** Whether the application, its database and its market answer; 503 when the database does not. */
+export const GET = endpoint({
+  may: 'see',
+  run: async () => {
+    const health = await loadHealth();
+    return Response.json(health, { status: health.database === 'ok' ? 200 : 503 });
+  },
+});

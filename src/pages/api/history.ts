@@ -1,7 +1,5 @@
 import { historyQuery } from '../../contract/schemas';
 import { loadHistory } from '../../server/field/loadHistory';
-import { endpoint, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  loadHistory(readQuery<Parameters<typeof loadHistory>[0]>(context, historyQuery)),
-);
+export const GET = endpoint({ may: 'see', query: historyQuery, run: ({ query }) => loadHistory(query) });

@@ -1,18 +1,18 @@
-import type { MonthGoal } from '../../contract/field';
-import { monthGoalRequest, overviewQuery } from '../../contract/schemas';
+import { monthGoalRequest, windowQuery } from '../../contract/schemas';
 import { loadOverview, setMonthGoal } from '../../server/field/loadOverview';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) => {
-  const { account, from, to } = readQuery<{ account: number; from?: string; to?: string }>(
-    context,
-    overviewQuery,
-  );
-  return loadOverview(account, from, to);
+export const GET = endpoint({
+  may: 'see',
+  query: windowQuery,
+  run: ({ query: { account, from, to } }) => loadOverview(account, from, to),
 });
 
-export const PUT = endpoint(async (context) => {
-  const { account, ...goal } = await readBody<MonthGoal & { account: number }>(context, monthGoalRequest);
-  await setMonthGoal(account, goal);
-  return { kept: true };
+export const PUT = endpoint({
+  may: 'decide',
+  body: monthGoalRequest,
+  run: async ({ body: { account, ...goal }, caller }) => {
+    await setMonthGoal(caller, account, goal);
+    return { kept: true };
+  },
 });

@@ -1,12 +1,14 @@
-import type { AcceptRequest, PlanRequest } from '../../contract/plan';
 import { acceptRequest, planQuery } from '../../contract/planSchemas';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 import { acceptPlan } from '../../server/plans/acceptPlan';
 import { loadPlan } from '../../server/plans/loadPlan';
 
-export const GET = endpoint(async (context) => loadPlan(readQuery<PlanRequest>(context, planQuery)));
+export const GET = endpoint({ may: 'see', query: planQuery, run: ({ query }) => loadPlan(query) });
 
 /** Stages what a plan proposes: all of it, or some. */
-export const POST = endpoint(async (context) =>
-  Response.json(await acceptPlan(await readBody<AcceptRequest>(context, acceptRequest)), { status: 201 }),
-);
+export const POST = endpoint({
+  may: 'decide',
+  body: acceptRequest,
+  status: 201,
+  run: ({ body, caller }) => acceptPlan(caller, body),
+});

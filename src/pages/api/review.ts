@@ -1,11 +1,9 @@
-import { reviewQuery } from '../../contract/schemas';
-import { endpoint, jsonText, readQuery } from '../../server/http/endpoint';
+import { windowQuery } from '../../contract/schemas';
+import { endpoint, jsonText } from '../../server/http/endpoint';
 import { loadReview } from '../../server/review/loadReview';
 
-export const GET = endpoint(async (context) => {
-  const { account, from, to } = readQuery<{ account: number; from?: string; to?: string }>(
-    context,
-    reviewQuery,
-  );
-  return jsonText(await loadReview(account, from, to));
+export const GET = endpoint({
+  may: 'see',
+  query: windowQuery,
+  run: async ({ query: { account, from, to } }) => jsonText(await loadReview(account, from, to)),
 });

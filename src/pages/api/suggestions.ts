@@ -1,15 +1,10 @@
 import { suggestRequest } from '../../contract/schemas';
-import type { NewTarget } from '../../contract/field';
 import { suggestBids, suggestNew } from '../../server/field/suggestBids';
-import { endpoint, readBody } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-interface Asked {
-  account: number;
-  ids?: number[];
-  targets?: NewTarget[];
-}
-
-export const POST = endpoint(async (context) => {
-  const { account, ids, targets } = await readBody<Asked>(context, suggestRequest);
-  return targets ? suggestNew(account, targets) : suggestBids(account, ids ?? []);
+export const POST = endpoint({
+  may: 'see',
+  body: suggestRequest,
+  run: ({ body: { account, ids, targets } }) =>
+    targets ? suggestNew(account, targets) : suggestBids(account, ids ?? []),
 });

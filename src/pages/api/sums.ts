@@ -1,6 +1,5 @@
 import { sumsQuery } from '../../contract/schemas';
-import { endpoint, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 import { loadSums } from '../../server/sums/loadSums';
-import type { SumsRequest } from '../../server/sums/loadSums';
 
-export const GET = endpoint(async (context) => loadSums(readQuery<SumsRequest>(context, sumsQuery)));
+export const GET = endpoint({ may: 'see', query: sumsQuery, run: ({ query }) => loadSums(query) });

@@ -1,12 +1,17 @@
 import { accountQuery } from '../../contract/schemas';
-import { endpoint, readBody, readQuery } from '../../server/http/endpoint';
-import { askForJob, loadSync } from '../../server/sync/loadSync';
+import { endpoint } from '../../server/http/endpoint';
+import { askForJob } from '../../server/jobs/askForJob';
+import { loadSync } from '../../server/sync/loadSync';
 
-export const GET = endpoint(async (context) =>
-  loadSync(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadSync(account),
+});
 
-export const POST = endpoint(async (context) => {
-  const { account } = await readBody<{ account: number }>(context, accountQuery);
-  return Response.json(await askForJob(account, 'sync'), { status: 202 });
+export const POST = endpoint({
+  may: 'set up',
+  body: accountQuery,
+  status: 202,
+  run: ({ body: { account }, caller }) => askForJob(caller, account, 'sync', {}),
 });

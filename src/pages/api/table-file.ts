@@ -1,11 +1,11 @@
-import { tableFile as tableFileSchema } from '../../contract/schemas';
+import { tableFile as tableFileSchema, tableFormat } from '../../contract/schemas';
 import { tableFile } from '../../server/exports/tableFile';
-import type { TableToWrite } from '../../server/exports/tableFile';
-import { endpoint, readBody } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 import { streamResponse } from '../../server/http/streamResponse';
 
-export const POST = endpoint(async (context) => {
-  const table = await readBody<TableToWrite>(context, tableFileSchema);
-  const format = context.url.searchParams.get('format') === 'xlsx' ? 'xlsx' : 'csv';
-  return streamResponse(tableFile(table, format));
+export const POST = endpoint({
+  may: 'see',
+  query: tableFormat,
+  body: tableFileSchema,
+  run: ({ query: { format }, body }) => streamResponse(tableFile(body, format)),
 });

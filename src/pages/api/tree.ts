@@ -1,7 +1,9 @@
 import { accountQuery } from '../../contract/schemas';
 import { loadTree } from '../../server/field/loadTree';
-import { endpoint, readQuery } from '../../server/http/endpoint';
+import { endpoint } from '../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  loadTree(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadTree(account),
+});

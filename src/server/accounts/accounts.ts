@@ -1,11 +1,15 @@
 import { USUAL_LIMITS } from '../../core/changes';
 import type { AccountInfo, NewAccount } from '../../contract/api';
+import type { AccountChange } from '../../contract/requests';
+import { machineTimeZone } from '../../contract/timeZone';
 import { USUAL_PLAN_CHOICES } from '../../contract/choices';
 import type { PlanChoices } from '../../contract/choices';
 import { MowingError } from '../../contract/mowingError';
 import { findAccount, insertAccount, listAccounts, updateAccount } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { todayOf } from './today';
 
 /** What an account's plans go by: what was chosen, and for the rest what is usual. */
@@ -22,6 +26,8 @@ export function accountInfo(row: AccountRow): AccountInfo {
     name,
     currency,
     targetAcos,
+    timezone: row.timeZone,
+    revision: row.revision,
     connected: row.marketId !== null,
     today: todayOf(row),
     firstDay,
@@ -44,21 +50,31 @@ export async function needAccount(id: number): Promise<AccountRow> {
   return row;
 }
 
+/** The newest state of an account's figures and entities. */
+export async function loadRevision(id: number): Promise<{ revision: number }> {
+  return { revision: (await needAccount(id)).revision };
+}
+
+type CheckedAccount = NewAccount & Required<Pick<NewAccount, 'targetAcos'>>;
+
 /** Makes an empty account. @throws MowingError for an unknown currency */
-export async function createAccount(account: Required<NewAccount>): Promise<AccountInfo> {
+export async function createAccount(caller: Caller, account: CheckedAccount): Promise<AccountInfo> {
   if (!Intl.supportedValuesOf('currency').includes(account.currency))
     throw new MowingError(
       'bad-request',
       `“${account.currency}” is no currency; write its three letters, for instance EUR.`,
     );
-  return accountInfo(await needAccount(await insertAccount(db(), account)));
+  const { timezone = machineTimeZone() } = account;
+  const id = await insertAccount(db(), { ...account, timeZone: timezone });
+  await recorded(caller, id, async (_, note) => note({ what: 'make account', to: { ...account, timezone } }));
+  return accountInfo(await needAccount(id));
 }
 
-export async function changeAccount(
-  id: number,
-  set: { name?: string; targetAcos?: number },
-): Promise<AccountInfo> {
-  await needAccount(id);
-  await updateAccount(db(), id, set);
+export async function changeAccount(caller: Caller, id: number, set: AccountChange): Promise<AccountInfo> {
+  const { name, targetAcos, timeZone } = await needAccount(id);
+  await recorded(caller, id, async (tx, note) => {
+    await updateAccount(tx, id, { ...set, timeZone: set.timezone });
+    note({ what: 'change account', from: { name, targetAcos, timezone: timeZone }, to: set });
+  });
   return accountInfo(await needAccount(id));
 }

@@ -6,6 +6,8 @@ import { insertNote } from '../../db/queries/notes';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 /** Days after which something is proposed again: what is put off comes back in the next round. */
 const DAYS = { left: 30, later: 7, 'accepted-loss': 60 };
@@ -21,11 +23,17 @@ export async function loadAside(accountId: number): Promise<{ aside: Aside[] }> 
  * to be found after it has ended.
  * @throws MowingError when the day has passed
  */
-export async function putAside(request: AsideRequest): Promise<{ count: number; until: string }> {
+export async function putAside(
+  caller: Caller,
+  request: AsideRequest,
+): Promise<{ count: number; until: string }> {
   const { account: accountId, queue, subjects, verdict, note = '' } = request;
   const today = todayOf(await needAccount(accountId));
   if (verdict === 'back') {
-    await dropAside(db(), accountId, queue, subjects);
+    await recorded(caller, accountId, async (tx, write) => {
+      await dropAside(tx, accountId, queue, subjects);
+      write({ what: 'take back', subject: queue, to: { subjects } });
+    });
     return { count: subjects.length, until: today };
   }
   const until = request.until ?? addDays(today, DAYS[verdict]);
@@ -34,8 +42,9 @@ export async function putAside(request: AsideRequest): Promise<{ count: number; 
       'bad-request',
       `${formatDay(until)} has passed; choose a day after ${formatDay(today)}.`,
     );
-  await db().begin(async (tx) => {
+  await recorded(caller, accountId, async (tx, write) => {
     await keepAside(tx, accountId, subjects, { queue, verdict, until, note });
+    write({ what: `put aside: ${verdict}`, subject: queue, to: { subjects, until, note } });
     if (verdict !== 'accepted-loss') return;
     const text = `Loss accepted until ${formatDay(until)}${note === '' ? '' : `: ${note}`}`;
     for (const subject of subjects) await insertNote(tx, accountId, { subject, text, day: today });

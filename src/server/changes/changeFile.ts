@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { describeChange, inDecimals, isMaking, setValueOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
-import type { ChangeInfo } from '../../contract/changes';
+import type { ChangeFileFormat, ChangeInfo } from '../../contract/changes';
 import { neutralCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { fileResponse } from '../http/fileResponse';
 import { streamResponse } from '../http/streamResponse';
@@ -99,8 +99,6 @@ function told(change: Change): Record<string, unknown> {
     ...(to === undefined ? {} : { from: valueText(from), to: valueText(to) }),
   };
 }
-
-export type ChangeFileFormat = 'csv' | 'xlsx' | 'json';
 
 /** Changes as a file to be saved. @param name without its ending */
 export function changeFile(changes: ChangeInfo[], format: ChangeFileFormat, name: string): Response {

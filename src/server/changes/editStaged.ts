@@ -1,27 +1,29 @@
 import { effectAtBid } from '../../core/bids';
 import { fromPresent, setValueOf, withValue } from '../../core/changes';
 import type { Change } from '../../core/changes';
+import type { StagedValue } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { rewriteStaged } from '../../db/queries/changes';
 import type { ChangeRow } from '../../db/queries/changes';
-import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { listChanges } from './listChanges';
-
-/** A number for a staged change to set: micros, or a share for a modifier. */
-export interface StagedValue {
-  id: number;
-  value: number;
-}
 
 /**
  * Sets other values on staged changes, all or none; what is expected of a bid goes with it.
  * @throws MowingError 'conflict' when one of them is not in the tray any more, or sets no value
  */
-export async function editValues(accountId: number, values: StagedValue[]): Promise<void> {
-  await db().begin(async (tx) => {
+export async function editValues(caller: Caller, accountId: number, values: StagedValue[]): Promise<void> {
+  await recorded(caller, accountId, async (tx, note) => {
     const rows = new Map(
       (await listChanges(tx, accountId, { ids: values.map(({ id }) => id) })).map((row) => [row.id, row]),
     );
+    note({
+      what: 'edit staged',
+      subject: 'changes',
+      from: [...rows.values()].map(({ id, change }) => ({ id, value: setValueOf(change)?.to ?? null })),
+      to: values,
+    });
     for (const { id, value } of values) {
       const row = rows.get(id);
       const isKept =
@@ -55,8 +57,8 @@ function effectAt({ change, effectSpend, effectSales }: ChangeRow, value: number
 }
 
 /** Has staged changes go from what stands there now. @returns ids of those that did */
-export async function goFromPresent(accountId: number, ids: number[]): Promise<number[]> {
-  return db().begin(async (tx) => {
+export async function goFromPresent(caller: Caller, accountId: number, ids: number[]): Promise<number[]> {
+  return recorded(caller, accountId, async (tx, note) => {
     const moved: number[] = [];
     for (const { id, change, present, state, effectSpend, effectSales } of await listChanges(tx, accountId, {
       ids,
@@ -65,6 +67,7 @@ export async function goFromPresent(accountId: number, ids: number[]): Promise<n
       const effect = { spend: effectSpend, sales: effectSales };
       if (await rewriteStaged(tx, accountId, id, fromPresent(change, present), effect)) moved.push(id);
     }
+    note({ what: 'go from what stands now', subject: 'changes', to: { ids: moved } });
     return moved;
   });
 }

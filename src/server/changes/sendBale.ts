@@ -5,7 +5,7 @@ import type { MarketAnswer, MarketChange } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { Query, Transaction } from '../../db/connection';
 import { applyAccepted } from '../../db/queries/accepted';
-import { findAccount } from '../../db/queries/accounts';
+import { findAccount, raiseRevision } from '../../db/queries/accounts';
 import {
   finishBale,
   insertBale,
@@ -19,6 +19,8 @@ import { dropDrafts } from '../../db/queries/drafts';
 import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { market } from '../market/market';
 import { toMarketChanges } from './toMarketChanges';
 
@@ -34,7 +36,7 @@ export interface SendResult {
  * it is delivered later with the same key, and never twice.
  * @throws MowingError 'conflict' when none of the changes is staged any more (a second click), or the account has no market
  */
-export async function sendBale(accountId: number, changeIds: number[]): Promise<SendResult> {
+export async function sendBale(caller: Caller, accountId: number, changeIds: number[]): Promise<SendResult> {
   const account = await findAccount(db(), accountId);
   if (!account) throw new MowingError('not-found', `There is no account ${accountId}.`);
   if (account.marketId === null)
@@ -42,7 +44,11 @@ export async function sendBale(accountId: number, changeIds: number[]): Promise<
       'conflict',
       `${account.name} is fed by files and has no market to send to. Take the change file instead; the changes stay in the tray.`,
     );
-  const baleId = await db().begin((tx) => insertBale(tx, accountId, changeIds, randomUUID()));
+  const baleId = await recorded(caller, accountId, async (tx, note) => {
+    const id = await insertBale(tx, accountId, changeIds, randomUUID());
+    if (id !== null) note({ what: 'send', subject: `bale ${id}`, to: { changes: changeIds.length } });
+    return id;
+  });
   if (baleId === null)
     throw new MowingError(
       'conflict',
@@ -198,6 +204,7 @@ async function endBale(tx: Query, accountId: number, baleId: number) {
       ),
     );
   await finishBale(tx, accountId, baleId);
+  await raiseRevision(tx, accountId);
   await dropDrafts(tx, accountId);
 }
 

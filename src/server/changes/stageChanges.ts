@@ -7,15 +7,24 @@ import { insertChange, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';
 import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
-import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 /**
  * Puts changes into the tray, all or none. What is staged or under way already is not staged a second time.
  * @returns ids of the staged changes, in the order given; null for those that were there already
  * @throws MowingError when a change names an ad group or campaign that the account does not have
  */
-export async function stageChanges(accountId: number, list: NewChange[]): Promise<(number | null)[]> {
-  return db().begin((tx) => stageIn(tx, accountId, list));
+export async function stageChanges(
+  caller: Caller,
+  accountId: number,
+  list: NewChange[],
+): Promise<(number | null)[]> {
+  return recorded(caller, accountId, async (tx, note) => {
+    const ids = await stageIn(tx, accountId, list);
+    note({ what: 'stage', subject: 'changes', to: { ids: ids.filter((id) => id !== null) } });
+    return ids;
+  });
 }
 
 /** The same inside a transaction that does more. */
@@ -79,10 +88,12 @@ async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
 }
 
 /** Takes changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */
-export async function withdraw(accountId: number, ids: number[]): Promise<number[]> {
-  return db().begin(async (tx) => {
+export async function withdraw(caller: Caller, accountId: number, ids: number[]): Promise<number[]> {
+  return recorded(caller, accountId, async (tx, note) => {
     const withdrawn = await withdrawChanges(tx, accountId, ids);
     await dropDrafts(tx, accountId);
+    if (withdrawn.length > 0)
+      note({ what: 'take out of the tray', subject: 'changes', from: { ids: withdrawn } });
     return withdrawn;
   });
 }

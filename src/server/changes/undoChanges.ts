@@ -12,6 +12,8 @@ import type { UndoAnswer, UndoRequest } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { insertChange } from '../../db/queries/changes';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { listChanges } from './listChanges';
 import type { StandingChange } from './listChanges';
 
@@ -19,7 +21,10 @@ import type { StandingChange } from './listChanges';
  * Stages the opposite of accepted changes. Where something else was set since, nothing is staged and it is asked what to do, unless
  * `changed` says it: 'leave' those as they are, or 'set-back' all the same.
  */
-export async function undoChanges({ account, ids, changed }: UndoRequest): Promise<UndoAnswer> {
+export async function undoChanges(
+  caller: Caller,
+  { account, ids, changed }: UndoRequest,
+): Promise<UndoAnswer> {
   const rows = await listChanges(db(), account, { ids });
   const possible = rows.flatMap((row) => {
     const inverse = inverseOfRow(row);
@@ -44,7 +49,7 @@ export async function undoChanges({ account, ids, changed }: UndoRequest): Promi
   const chosen = possible.filter(
     ({ row, isChanged }) => !isChanged || (changed === 'set-back' && canComeBack(row)),
   );
-  return { ids: await stageUndoing(account, chosen), changed: [] };
+  return { ids: await stageUndoing(caller, account, chosen), changed: [] };
 }
 
 function inverseOfRow(row: StandingChange): Change | null {
@@ -56,10 +61,11 @@ function inverseOfRow(row: StandingChange): Change | null {
 const canComeBack = ({ change, present }: StandingChange) => !isMaking(change) || present !== 'archived';
 
 async function stageUndoing(
+  caller: Caller,
   accountId: number,
   list: { row: StandingChange; inverse: Change }[],
 ): Promise<number[]> {
-  return db().begin(async (tx) => {
+  return recorded(caller, accountId, async (tx, note) => {
     const staged: number[] = [];
     for (const { row, inverse } of list) {
       const change = fromPresent(inverse, row.present);
@@ -76,6 +82,7 @@ async function stageUndoing(
       });
       if (isNew) staged.push(id);
     }
+    note({ what: 'stage undoing', subject: 'changes', to: { ids: staged } });
     return staged;
   });
 }

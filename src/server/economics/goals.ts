@@ -1,9 +1,12 @@
 import type { Goal } from '../../core/goals';
 import type { GoalsAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
+import type { Query } from '../../db/connection';
 import { deleteGoal, listGoals, listScopes, upsertGoals } from '../../db/queries/economics';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 export type { Goal };
 
@@ -15,7 +18,7 @@ export async function loadGoals(accountId: number): Promise<GoalsAnswer> {
 }
 
 /** Sets a target. @throws MowingError when there is nothing it could stand on */
-export async function setGoal(accountId: number, goal: Goal): Promise<void> {
+export async function setGoal(caller: Caller, accountId: number, goal: Goal): Promise<void> {
   await needAccount(accountId);
   if (goal.scope !== 'account') {
     const scopes = await listScopes(db(), accountId);
@@ -25,9 +28,30 @@ export async function setGoal(accountId: number, goal: Goal): Promise<void> {
         `The account has no ${goal.scope.replace('-', ' ')} ${goal.scopeId}.`,
       );
   }
-  await upsertGoals(db(), accountId, [goal]);
+  await recorded(caller, accountId, async (tx, note) => {
+    const from = await goalAt(tx, accountId, goal);
+    await upsertGoals(tx, accountId, [goal]);
+    note({ what: 'set target', subject: placeOf(goal), from, to: goal });
+  });
 }
 
-export async function removeGoal(accountId: number, scope: Goal['scope'], scopeId: number): Promise<void> {
-  await deleteGoal(db(), accountId, scope, scopeId);
+export async function removeGoal(
+  caller: Caller,
+  accountId: number,
+  scope: Goal['scope'],
+  scopeId: number,
+): Promise<void> {
+  await needAccount(accountId);
+  await recorded(caller, accountId, async (tx, note) => {
+    const from = await goalAt(tx, accountId, { scope, scopeId });
+    await deleteGoal(tx, accountId, scope, scopeId);
+    note({ what: 'remove target', subject: placeOf({ scope, scopeId }), from });
+  });
+}
+
+type GoalPlace = Pick<Goal, 'scope' | 'scopeId'>;
+const placeOf = ({ scope, scopeId }: GoalPlace) => `${scope} ${scopeId}`;
+
+async function goalAt(tx: Query, accountId: number, { scope, scopeId }: GoalPlace) {
+  return (await listGoals(tx, accountId)).find((one) => one.scope === scope && one.scopeId === scopeId);
 }

@@ -13,6 +13,8 @@ import type { SumsGroup } from '../../db/queries/sums';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { loadCompletion } from '../sync/loadCompletion';
 
 export type { ProductCosts };
@@ -96,8 +98,17 @@ function productInfo(
 }
 
 /** Sets what a product costs. @throws MowingError when the account has no such product */
-export async function setCosts(accountId: number, productId: number, costs: ProductCosts): Promise<void> {
-  const known = (await listProducts(db(), accountId)).some(({ id }) => id === productId);
-  if (!known) throw new MowingError('not-found', `The account has no product ${productId}.`);
-  await upsertCosts(db(), accountId, [{ productId, ...costs }]);
+export async function setCosts(
+  caller: Caller,
+  accountId: number,
+  productId: number,
+  costs: ProductCosts,
+): Promise<void> {
+  await needAccount(accountId);
+  const before = (await listProducts(db(), accountId)).find(({ id }) => id === productId);
+  if (!before) throw new MowingError('not-found', `The account has no product ${productId}.`);
+  await recorded(caller, accountId, async (tx, note) => {
+    await upsertCosts(tx, accountId, [{ productId, ...costs }]);
+    note({ what: 'set costs', subject: `product ${productId}`, from: costsOf(before), to: costs });
+  });
 }

@@ -1,22 +1,14 @@
+import type { DataExportQuery } from '../../contract/requests';
 import { csvCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { IMPORT_LABELS } from '../../contract/reportFields';
-import type { ImportKind } from '../../contract/reportFields';
 import { readExport } from '../../db/queries/exports';
 import type { ExportRows } from '../../db/queries/exports';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 
 /** What is to be given out. */
-export interface ExportRequest {
-  account: number;
-  kind: ImportKind;
-  format: 'csv' | 'xlsx';
-  from?: string;
-  to?: string;
-}
-
 /** A file of a report or list, in the format in which it is taken in. */
-export async function exportData({ account: accountId, kind, format, from, to }: ExportRequest) {
+export async function exportData({ account: accountId, kind, format, from, to }: DataExportQuery) {
   const account = await needAccount(accountId);
   const span = from !== undefined && to !== undefined ? { from, to } : null;
   const rows = await readExport(db(), accountId, kind, span);

@@ -1,14 +1,9 @@
+import type { TableToWrite } from '../../contract/requests';
 import { csvCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 
 type Cell = string | number | null;
 
 /** A table as it stands on a page. */
-export interface TableToWrite {
-  name: string;
-  headings: string[];
-  rows: unknown[][];
-}
-
 /** A table that a page shows, as a file: numbers as numbers, texts harmless to spreadsheets. */
 export function tableFile({ name, headings, rows }: TableToWrite, format: 'csv' | 'xlsx') {
   const file = name.replace(/[^\w -]+/g, '').trim() || 'table';

@@ -1,28 +1,15 @@
 import { windowBefore } from '../../core/windows';
 import { readFieldSums } from '../../db/queries/fieldSums';
-import type { FieldGrain } from '../../db/queries/fieldSums';
+import type { FieldQuery } from '../../contract/requests';
 import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { db } from '../context/context';
-
-/** What sums for the field are asked for. */
-export interface FieldSumsRequest {
-  account: number;
-  grain: FieldGrain;
-  from?: string;
-  to?: string;
-}
 
 /**
  * The sums of a grain over a window and the one before it, as the text of a FieldSumsAnswer. Made of columns that the
  * database printed: they pass through as they are.
  */
-export async function loadFieldSums({
-  account: accountId,
-  grain,
-  from,
-  to,
-}: FieldSumsRequest): Promise<string> {
+export async function loadFieldSums({ account: accountId, grain, from, to }: FieldQuery): Promise<string> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const before = windowBefore(window);

@@ -12,6 +12,8 @@ import { chooseWindow } from '../accounts/chooseWindow';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { costsOf } from '../economics/products';
 import { loadSync } from '../sync/loadSync';
 
@@ -88,7 +90,11 @@ function profitOf(products: SumsGroup[], margins: Map<number, number | null>): O
 }
 
 /** Sets what is to be reached in a month. */
-export async function setMonthGoal(accountId: number, goal: MonthGoal): Promise<void> {
+export async function setMonthGoal(caller: Caller, accountId: number, goal: MonthGoal): Promise<void> {
   await needAccount(accountId);
-  await upsertMonthGoal(db(), accountId, goal);
+  await recorded(caller, accountId, async (tx, note) => {
+    const from = await findMonthGoal(tx, accountId, goal.month);
+    await upsertMonthGoal(tx, accountId, goal);
+    note({ what: 'set month goal', subject: goal.month, from, to: goal });
+  });
 }

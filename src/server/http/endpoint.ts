@@ -3,21 +3,64 @@ import type { ObjectSchema } from 'joi';
 import type { ErrorAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
 import { log } from '../context/context';
+import { THIS_MACHINE } from '../trail';
+import type { Caller, Right } from '../trail';
+import { readBody, readValues } from './read';
 
-/** Largest JSON request taken, in bytes. Report files are not JSON and have no such limit. */
-const MOST_JSON_BYTES = 20_000_000;
+/** What an endpoint's work is given: everything is checked by then. */
+interface Asked<Q, B, P> {
+  query: Q;
+  body: B;
+  path: P;
+  caller: Caller;
+  request: Request;
+}
 
-/** Makes an endpoint of a function: its value is answered as JSON, its errors as status and sentence. */
-export function endpoint(handle: (context: APIContext) => Promise<unknown>): APIRoute {
-  return async (context) => {
+interface EndpointSpec<Q, B, P> {
+  /** Who may call it. */
+  may: Right;
+  query?: ObjectSchema<Q>;
+  /** Of JSON. Report files are read from the request as they come. */
+  body?: ObjectSchema<B>;
+  path?: ObjectSchema<P>;
+  /** Of the answer, when all is well. */
+  status?: number;
+  run: (asked: Asked<Q, B, P>) => unknown;
+}
+
+/** An endpoint, with who may call it written on it. */
+export type Endpoint = APIRoute & { may: Right };
+
+/**
+ * Makes an endpoint: asks who calls, checks what comes in by its schemas (whose types the work is handed), and answers the value of the
+ * work as JSON, its errors as status and sentence.
+ */
+export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: EndpointSpec<Q, B, P>): Endpoint {
+  const { may, status, run } = spec;
+  const route: APIRoute = async (context) => {
     try {
-      const value = await handle(context);
-      return value instanceof Response ? value : Response.json(value);
+      const caller = callerOf(context);
+      if (!caller.rights.includes(may))
+        throw new MowingError('forbidden', `${caller.name} may not do this. Ask for the right to ${may}.`);
+      const value = await run({
+        caller,
+        request: context.request,
+        path: spec.path ? readValues(context.params, spec.path, 'path') : (undefined as P),
+        query: spec.query
+          ? readValues(Object.fromEntries(context.url.searchParams), spec.query, 'query')
+          : (undefined as Q),
+        body: spec.body ? await readBody(context.request, spec.body) : (undefined as B),
+      });
+      return value instanceof Response ? value : Response.json(value, { status });
     } catch (error) {
       return errorResponse(error, context.url.pathname);
     }
   };
+  return Object.assign(route, { may });
 }
+
+/** Whoever reaches the application is this machine, for as long as nobody signs in. */
+const callerOf = (_: APIContext): Caller => THIS_MACHINE;
 
 /** An answer whose JSON is made already. */
 export const jsonText = (text: string): Response =>
@@ -45,49 +88,4 @@ function internal(error: unknown, path: string): MowingError {
 
 function isDatabaseDown(error: unknown): boolean {
   return /CONN|^57P0|^08/.test(String((error as { code?: string }).code ?? ''));
-}
-
-/** Values of the query string, checked. @throws MowingError with every fault */
-export function readQuery<T>(context: APIContext, schema: ObjectSchema): T {
-  return check(Object.fromEntries(context.url.searchParams), schema, 'query');
-}
-
-/** Values of the path, checked. */
-export function readPath<T>(context: APIContext, schema: ObjectSchema): T {
-  return check(context.params, schema, 'path');
-}
-
-/** The JSON body, checked. @throws MowingError for no JSON, too much of it, or faults in it */
-export async function readBody<T>(context: APIContext, schema: ObjectSchema): Promise<T> {
-  const text = await readText(context.request);
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new MowingError('bad-request', 'The request’s body is not JSON.');
-  }
-  return check(value, schema, 'body');
-}
-
-async function readText(request: Request): Promise<string> {
-  const decoder = new TextDecoder();
-  let bytes = 0;
-  let text = '';
-  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
-    bytes += part.length;
-    if (bytes > MOST_JSON_BYTES)
-      throw new MowingError('too-large', `The request is larger than ${MOST_JSON_BYTES / 1e6} MB.`);
-    text += decoder.decode(part, { stream: true });
-  }
-  return text + decoder.decode();
-}
-
-function check<T>(value: unknown, schema: ObjectSchema, where: string): T {
-  const result = schema.validate(value, { abortEarly: false, convert: true });
-  if (!result.error) return result.value as T;
-  const faults = result.error.details.map((fault) => ({
-    where: [where, ...fault.path].join('.'),
-    what: fault.message,
-  }));
-  throw new MowingError('bad-request', faults.map((fault) => fault.what).join('; '), faults);
 }

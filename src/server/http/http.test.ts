@@ -2,7 +2,7 @@ import type { APIContext } from 'astro';
 import Joi from 'joi';
 import { afterEach, describe, expect, test } from 'vitest';
 import { MowingError } from '../../contract/mowingError';
-import { endpoint, readBody, readQuery } from './endpoint';
+import { endpoint } from './endpoint';
 import { fileResponse } from './fileResponse';
 import { guardRequest } from './guard';
 import { secure } from './secureHeaders';
@@ -61,22 +61,25 @@ describe('who may ask', () => {
 describe('an endpoint', () => {
   const context = (over: Partial<APIContext> = {}) =>
     ({ url: new URL('http://127.0.0.1/api/x?account=7'), params: {}, ...over }) as APIContext;
-  const call = async (handle: Parameters<typeof endpoint>[0], over: Partial<APIContext> = {}) => {
-    const answer = await endpoint(handle)(context(over));
+  const call = async (spec: Parameters<typeof endpoint>[0], over: Partial<APIContext> = {}) => {
+    const answer = await endpoint(spec)(context(over));
     return {
       status: answer.status,
       body: (await answer.json()) as { error: { code: string; message: string; faults: unknown[] } },
     };
   };
+  const see = (run: Parameters<typeof endpoint>[0]['run']) => ({ may: 'see' as const, run });
 
   test('answers a value as JSON', async () => {
-    expect(await call(async () => ({ fine: true }))).toEqual({ status: 200, body: { fine: true } });
+    expect(await call(see(async () => ({ fine: true })))).toEqual({ status: 200, body: { fine: true } });
   });
 
   test('answers a known error with its status and sentence', async () => {
-    const { status, body } = await call(async () => {
-      throw new MowingError('not-found', 'There is no account 9.');
-    });
+    const { status, body } = await call(
+      see(async () => {
+        throw new MowingError('not-found', 'There is no account 9.');
+      }),
+    );
     expect([status, body.error]).toEqual([
       404,
       { code: 'not-found', message: 'There is no account 9.', faults: [] },
@@ -84,17 +87,21 @@ describe('an endpoint', () => {
   });
 
   test('never tells what went wrong inside', async () => {
-    const { status, body } = await call(async () => {
-      throw new Error('password=hunter2 at line 12');
-    });
+    const { status, body } = await call(
+      see(async () => {
+        throw new Error('password=hunter2 at line 12');
+      }),
+    );
     expect(status).toBe(500);
     expect(JSON.stringify(body)).not.toContain('hunter2');
   });
 
   test('says that the database is gone when it is', async () => {
-    const { body } = await call(async () => {
-      throw Object.assign(new Error('connect'), { code: 'ECONNREFUSED' });
-    });
+    const { body } = await call(
+      see(async () => {
+        throw Object.assign(new Error('connect'), { code: 'ECONNREFUSED' });
+      }),
+    );
     expect(body.error.message).toContain('The database does not answer');
   });
 
@@ -104,8 +111,9 @@ describe('an endpoint', () => {
       day: Joi.string().required(),
       grain: Joi.valid('term').required(),
     });
-    expect(readQuery(context(), Joi.object({ account: Joi.number() }))).toEqual({ account: 7 });
-    const { status, body } = await call(async (at) => readQuery(at, schema));
+    const told = (query: Joi.ObjectSchema) => call({ ...see(({ query: value }) => value), query });
+    expect((await told(Joi.object({ account: Joi.number() }))).body).toEqual({ account: 7 });
+    const { status, body } = await told(schema);
     expect(status).toBe(400);
     expect(body.error.faults).toMatchObject([{ where: 'query.day' }, { where: 'query.grain' }]);
   });
@@ -116,7 +124,7 @@ describe('an endpoint', () => {
     ['more than any page sends', `"${'x'.repeat(21_000_000)}"`, 413],
   ])('refuses a body that is %s', async (_, text, status) => {
     const request = new Request('http://127.0.0.1/', { method: 'POST', body: text });
-    expect((await call((at) => readBody(at, Joi.object({})), { request })).status).toBe(status);
+    expect((await call({ ...see(() => 'fine'), body: Joi.object({}) }, { request })).status).toBe(status);
   });
 });
 

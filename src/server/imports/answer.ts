@@ -8,6 +8,8 @@ import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ImportKind, ReportField, ReportKind, TableKind } from '../../contract/reportFields';
 import Papa from 'papaparse';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { neutralCell } from '../../connect/spreadsheet';
 
 export function importAnswer(row: ImportRow): ImportAnswer {
@@ -19,10 +21,11 @@ function fieldsOfKind(kind: ImportKind): ReportField[] {
   return fieldsOf(kind in TABLE_SPECS ? TABLE_SPECS[kind as TableKind] : REPORT_SPECS[kind as ReportKind]);
 }
 
-/** @throws MowingError when there is no such import */
-export async function needImport(importId: number): Promise<ImportRow> {
+/** @throws MowingError when the account has no such import */
+export async function needImport(accountId: number, importId: number): Promise<ImportRow> {
   const row = await findImport(db(), importId);
-  if (!row) throw new MowingError('not-found', `There is no import ${importId}.`);
+  if (row?.accountId !== accountId)
+    throw new MowingError('not-found', `The account has no import ${importId}.`);
   return row;
 }
 
@@ -31,8 +34,8 @@ export async function loadImports(accountId: number): Promise<ImportAnswer[]> {
 }
 
 /** Lines and reasons of an import's refused rows as CSV. */
-export async function refusedCsv(importId: number): Promise<string> {
-  await needImport(importId);
+export async function refusedCsv(accountId: number, importId: number): Promise<string> {
+  await needImport(accountId, importId);
   const rows = await listRefused(db(), importId);
   return Papa.unparse(
     {
@@ -44,8 +47,13 @@ export async function refusedCsv(importId: number): Promise<string> {
 }
 
 /** Remembers which field each heading of an import's file means, for files with the same headings. */
-export async function chooseHeadings(importId: number, matched: Record<string, string>): Promise<void> {
-  const row = await needImport(importId);
+export async function chooseHeadings(
+  caller: Caller,
+  accountId: number,
+  importId: number,
+  matched: Record<string, string>,
+): Promise<void> {
+  const row = await needImport(accountId, importId);
   const faults = Object.entries(matched).flatMap(([heading, field]) => {
     if (!row.headings.includes(heading))
       return [{ where: `matched.${heading}`, what: `The file has no heading “${heading}”.` }];
@@ -55,5 +63,8 @@ export async function chooseHeadings(importId: number, matched: Record<string, s
   });
   if (faults.length > 0)
     throw new MowingError('bad-request', faults.map(({ what }) => what).join(' '), faults);
-  await keepHeadingMatch(db(), row.accountId, row.kind, headingSet(row.headings), matched);
+  await recorded(caller, accountId, async (tx, note) => {
+    await keepHeadingMatch(tx, row.accountId, row.kind, headingSet(row.headings), matched);
+    note({ what: 'match headings', subject: `import ${importId}`, to: matched });
+  });
 }

@@ -1,17 +1,19 @@
 import { REPORT_KINDS } from '../../contract/reportFields';
 import type { ImportKind, ReportKind, TableKind } from '../../contract/reportFields';
 import type { AccountRow } from '../../db/queries/accounts';
+import type { Caller } from '../trail';
 import { takeInReport } from './takeInReport';
 import { takeInTable } from './takeInTable';
 
 /** Takes in a file of any kind. @returns the id of the import, whose row tells what became of it */
 export function takeIn(
+  caller: Caller,
   account: AccountRow,
   kind: ImportKind,
   source: AsyncIterable<Uint8Array>,
   file: { name: string | null; bytes: number | null },
 ): Promise<number> {
   return REPORT_KINDS.includes(kind as ReportKind)
-    ? takeInReport(account, kind as ReportKind, source, file)
-    : takeInTable(account, kind as TableKind, source, file);
+    ? takeInReport(caller, account, kind as ReportKind, source, file)
+    : takeInTable(caller, account, kind as TableKind, source, file);
 }

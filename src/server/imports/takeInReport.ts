@@ -1,3 +1,5 @@
+import type { Caller } from '../trail';
+import { closeImport, openImport } from './openImport';
 import { asText } from '../../connect/spreadsheet';
 import { MowingError } from '../../contract/mowingError';
 import type { ReportField, ReportKind } from '../../contract/reportFields';
@@ -11,13 +13,7 @@ import type {
 } from '../../connect/reports';
 import type { Query, Transaction } from '../../db/connection';
 import type { AccountRow } from '../../db/queries/accounts';
-import {
-  findHeadingMatch,
-  finishImport,
-  insertImport,
-  insertRefused,
-  touchImport,
-} from '../../db/queries/imports';
+import { findHeadingMatch, touchImport } from '../../db/queries/imports';
 import type { ImportEnd, RefusedRow } from '../../db/queries/imports';
 import { db, log } from '../context/context';
 import { todayOf } from '../accounts/today';
@@ -57,18 +53,14 @@ interface Watcher {
  * @returns the id of the import, whose row tells what became of it; faults of the file do not throw
  */
 export async function takeInReport(
+  caller: Caller,
   account: AccountRow,
   kind: ReportKind,
   source: AsyncIterable<Uint8Array>,
   file: { name: string | null; bytes: number | null },
   segmentRows = SEGMENT_ROWS,
 ): Promise<number> {
-  const importId = await insertImport(db(), {
-    accountId: account.id,
-    kind,
-    fileName: file.name,
-    bytesTotal: file.bytes,
-  });
+  const importId = await openImport(caller, account.id, kind, file);
   const notes = newNotes();
   const startedAt = Date.now();
   let end: ImportEnd;
@@ -85,8 +77,7 @@ export async function takeInReport(
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
     end = { ...blankEnd(kind, notes), state: 'refused', message: refusedMessage(error) };
   }
-  await insertRefused(db(), account.id, importId, notes.refused);
-  await finishImport(db(), importId, end);
+  await closeImport(account.id, importId, end, notes.refused);
   const { state, read, kept } = end;
   log().info(
     { importId, account: account.id, kind, state, read, kept, ms: Date.now() - startedAt },

@@ -1,3 +1,5 @@
+import type { Caller } from '../trail';
+import { closeImport, openImport } from './openImport';
 import { asText } from '../../connect/spreadsheet';
 import { headingSet } from '../../connect/reports';
 import { readTable, TABLE_SPECS } from '../../connect/tables';
@@ -5,7 +7,7 @@ import type { ReadTable, TableRow } from '../../connect/tables';
 import { MowingError } from '../../contract/mowingError';
 import type { ReportField, TableKind } from '../../contract/reportFields';
 import type { AccountRow } from '../../db/queries/accounts';
-import { findHeadingMatch, finishImport, insertImport, insertRefused } from '../../db/queries/imports';
+import { findHeadingMatch } from '../../db/queries/imports';
 import type { ImportEnd } from '../../db/queries/imports';
 import type { Query } from '../../db/connection';
 import { db, log } from '../context/context';
@@ -26,17 +28,13 @@ const KEEPERS: Record<TableKind, Keeper> = { costs: keepCosts, goals: keepGoals,
 
 /** Takes in a list: whole, in one transaction; bad rows are listed, good ones kept. @returns the id of the import */
 export async function takeInTable(
+  caller: Caller,
   account: AccountRow,
   kind: TableKind,
   source: AsyncIterable<Uint8Array>,
   file: { name: string | null; bytes: number | null },
 ): Promise<number> {
-  const importId = await insertImport(db(), {
-    accountId: account.id,
-    kind,
-    fileName: file.name,
-    bytesTotal: file.bytes,
-  });
+  const importId = await openImport(caller, account.id, kind, file);
   let end: ImportEnd;
   let refused: { line: number; reason: string; text: string }[] = [];
   try {
@@ -57,8 +55,7 @@ export async function takeInTable(
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
     end = { ...blank, message: refusedMessage(error) };
   }
-  await insertRefused(db(), account.id, importId, refused);
-  await finishImport(db(), importId, end);
+  await closeImport(account.id, importId, end, refused);
   return importId;
 }
 

@@ -6,6 +6,6 @@ import { db } from '../context/context';
 export async function accountOfMarket(remote: MarketAccount, isDemo: boolean): Promise<number> {
   const known = await findByMarketId(db(), remote.id);
   if (known !== undefined) return known;
-  const { name, currency, targetAcos, id: marketId } = remote;
-  return insertAccount(db(), { name, currency, targetAcos, marketId, isDemo });
+  const { name, currency, targetAcos, timeZone, id: marketId } = remote;
+  return insertAccount(db(), { name, currency, targetAcos, timeZone, marketId, isDemo });
 }

@@ -3,7 +3,8 @@ import { MowingError } from '../../contract/mowingError';
 import type { AccountRow } from '../../db/queries/accounts';
 import { insertChoices, takeChoicesBack } from '../../db/queries/planChoices';
 import { choicesOf, needAccount } from '../accounts/accounts';
-import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 const answer = (account: AccountRow): ChoicesAnswer => ({
   choices: choicesOf(account),
@@ -16,23 +17,33 @@ export async function loadChoices(accountId: number): Promise<ChoicesAnswer> {
 }
 
 /** Changes some of it. @throws MowingError where the floor of bids would stand above their cap */
-export async function changeChoices({ account, bids, terms }: ChoicesRequest): Promise<ChoicesAnswer> {
+export async function changeChoices(
+  caller: Caller,
+  { account, bids, terms }: ChoicesRequest,
+): Promise<ChoicesAnswer> {
   const now = choicesOf(await needAccount(account));
   const next: PlanChoices = { bids: { ...now.bids, ...bids }, terms: { ...now.terms, ...terms } };
   const { floor, cap } = next.bids;
   if (floor !== null && cap !== null && floor > cap)
     throw new MowingError('bad-request', 'The floor of bids is above their cap; nothing was changed.');
-  await insertChoices(db(), account, next);
+  await recorded(caller, account, async (tx, note) => {
+    await insertChoices(tx, account, next);
+    note({ what: 'change choices', from: now, to: next });
+  });
   return loadChoices(account);
 }
 
 /** Takes the last change back. @throws MowingError when there is none */
-export async function takeBackChoices(account: number): Promise<ChoicesAnswer> {
-  await needAccount(account);
-  if (!(await takeChoicesBack(db(), account)))
-    throw new MowingError(
-      'conflict',
-      'The choices stand as they were at first; there is nothing to take back.',
-    );
+export async function takeBackChoices(caller: Caller, account: number): Promise<ChoicesAnswer> {
+  const from = choicesOf(await needAccount(account));
+  await recorded(caller, account, async (tx, note) => {
+    if (!(await takeChoicesBack(tx, account)))
+      throw new MowingError(
+        'conflict',
+        'The choices stand as they were at first; there is nothing to take back.',
+      );
+    note({ what: 'take back choices', from });
+  });
+
   return loadChoices(account);
 }

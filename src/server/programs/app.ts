@@ -6,7 +6,7 @@ import { pathToFileURL } from 'node:url';
 import compression from 'compression';
 import sirv from 'sirv';
 import { resumeBales } from '../changes/sendBale';
-import { askForDailySyncs, runDueJobs } from '../jobs/runJobs';
+import { askForDueJobs, runDueJobs } from '../jobs/runJobs';
 import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
 import { withResponse } from '../http/streamResponse';
@@ -38,7 +38,7 @@ async function pickUp() {
   try {
     await refuseAbandonedImports(db());
     await resumeBales();
-    await askForDailySyncs();
+    await askForDueJobs();
   } catch (error) {
     log().error({ err: error }, 'picking up failed; tried again');
   }
@@ -46,16 +46,11 @@ async function pickUp() {
 const timer = setInterval(pickUp, PICK_UP_EVERY_MS);
 void pickUp();
 
-let isAtWork = false;
-/** Jobs are rows that any process takes: this one looks whenever it has none. */
-async function work() {
-  if (isAtWork) return;
-  isAtWork = true;
-  await runDueJobs().catch((error: unknown) =>
+/** Jobs are rows that any process takes: this one looks whenever it has a lane free. */
+const work = () =>
+  void runDueJobs().catch((error: unknown) =>
     log().error({ err: error }, 'looking for jobs failed; tried again'),
   );
-  isAtWork = false;
-}
 const jobTimer = setInterval(work, LOOK_FOR_JOBS_EVERY_MS);
 
 async function stop() {

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { findAccount } from '../../db/queries/accounts';
 import { findImport, listRefused } from '../../db/queries/imports';
+import { THIS_MACHINE } from '../trail';
 import { closeContext, db } from '../context/context';
 import { IMPORT_LABELS } from '../../contract/reportFields';
 import type { ImportKind } from '../../contract/reportFields';
@@ -26,7 +27,7 @@ async function main(): Promise<number> {
   const account = await findAccount(db(), Number(values.account));
   if (!account) throw new Error(`There is no account ${values.account}. GET /api/accounts lists them.`);
   const { size } = await stat(file);
-  const importId = await takeIn(account, values.kind as ImportKind, createReadStream(file), {
+  const importId = await takeIn(THIS_MACHINE, account, values.kind as ImportKind, createReadStream(file), {
     name: path.basename(file),
     bytes: size,
   });
@@ -35,7 +36,9 @@ async function main(): Promise<number> {
   const refused = await listRefused(db(), importId);
   for (const row of refused.slice(0, SHOWN)) process.stdout.write(`  line ${row.line}: ${row.reason}\n`);
   if (result.refused > SHOWN)
-    process.stdout.write(`  … and ${result.refused - SHOWN} more: /api/imports/${importId}/refused.csv\n`);
+    process.stdout.write(
+      `  … and ${result.refused - SHOWN} more: /api/imports/${importId}/refused.csv?account=${account.id}\n`,
+    );
   return result.state === 'done' ? 0 : 1;
 }
 

@@ -8,14 +8,15 @@ import { listProducts } from '../../db/queries/economics';
 import { listAdGroups, listCampaigns } from '../../db/queries/structure';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { stageIn } from '../changes/stageChanges';
-import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 /**
  * Stages a new home: an ad group that advertises a product, in a campaign that is there or in a new one. Until the market has made it, it stands here as
  * a draft that routes can lead to; what is staged into it waits for it.
  * @throws MowingError for accounts without a market, a product or campaign that is not there, a name that is taken, or what the market would refuse
  */
-export async function makeHome(request: HomeRequest): Promise<HomeAnswer> {
+export async function makeHome(caller: Caller, request: HomeRequest): Promise<HomeAnswer> {
   const { account: accountId, productId, campaign } = request;
   const account = await needAccount(accountId);
   if (account.marketId === null)
@@ -23,7 +24,7 @@ export async function makeHome(request: HomeRequest): Promise<HomeAnswer> {
       'conflict',
       `${account.name} is fed by files: make the ad group at the market; it comes with the next report.`,
     );
-  return db().begin(async (tx) => {
+  return recorded(caller, accountId, async (tx, note) => {
     const product = (await listProducts(tx, accountId)).find(({ id }) => id === productId);
     if (!product) throw new MowingError('not-found', `The account has no product ${productId}.`);
     await checkNames(tx, request);
@@ -51,6 +52,7 @@ export async function makeHome(request: HomeRequest): Promise<HomeAnswer> {
         ...(at > 0 && { after: at - 1 }),
       })),
     );
+    note({ what: 'stage a home', subject: `ad-group ${adGroupId}`, to: request });
     return { adGroupId, campaignId };
   });
 }

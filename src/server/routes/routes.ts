@@ -6,6 +6,8 @@ import { listRoutes, replaceRoutes } from '../../db/queries/routes';
 import { listAdGroups, listCampaigns, listTargets } from '../../db/queries/structure';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 /** The routes of an account. */
 export async function loadRoutes(account: number): Promise<{ routes: Route[] }> {
@@ -17,7 +19,11 @@ export async function loadRoutes(account: number): Promise<{ routes: Route[] }> 
  * Keeps an account's routes, all or none.
  * @throws MowingError 'bad-request' with every fault: circles, dead ends, ends that are gone
  */
-export async function keepRoutes(account: number, list: readonly Route[]): Promise<{ routes: Route[] }> {
+export async function keepRoutes(
+  caller: Caller,
+  account: number,
+  list: readonly Route[],
+): Promise<{ routes: Route[] }> {
   await needAccount(account);
   const routes = [...new Map(list.map((route) => [routeKey(route), route])).values()];
   const [campaigns, adGroups, targets] = await Promise.all([
@@ -40,6 +46,10 @@ export async function keepRoutes(account: number, list: readonly Route[]): Promi
       `${faults[0].where}: ${faults[0].what} The routes stay as they were.`,
       faults,
     );
-  await db().begin((tx) => replaceRoutes(tx, account, routes));
+  await recorded(caller, account, async (tx, note) => {
+    const from = await listRoutes(tx, account);
+    await replaceRoutes(tx, account, routes);
+    note({ what: 'keep routes', from, to: routes });
+  });
   return { routes };
 }

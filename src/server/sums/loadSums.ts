@@ -1,3 +1,4 @@
+import type { SumsQuery } from '../../contract/requests';
 import { completionOf, windowBefore } from '../../core/windows';
 import { addDays, dayNumber, microsToDecimal } from '../../core/units';
 import { MowingError } from '../../contract/mowingError';
@@ -9,19 +10,6 @@ import { db } from '../context/context';
 import { loadCompletion } from '../sync/loadCompletion';
 
 /** What sums are asked for. */
-export interface SumsRequest {
-  account: number;
-  grain: Grain;
-  from: string;
-  to: string;
-  /** "campaign:12"; left out: the whole account. */
-  scope?: string;
-  /** Beside the window of the same length before it. */
-  compare?: 'before';
-  /** Days whose orders are still coming in: as they are, or completed by an estimate. */
-  unsettled?: 'as-is' | 'complete';
-}
-
 /** The sums of an account over some days, and of its parts at the grain asked for. Money as decimal strings. */
 export async function loadSums({
   account: accountId,
@@ -31,7 +19,7 @@ export async function loadSums({
   scope,
   compare,
   unsettled,
-}: SumsRequest) {
+}: SumsQuery) {
   const account = await needAccount(accountId);
   if (from > to) throw new MowingError('bad-request', `“to” (${to}) is before “from” (${from}).`);
   const before = compare === 'before' ? windowBefore({ from, to }) : null;

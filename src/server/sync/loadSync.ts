@@ -1,9 +1,8 @@
 import { settledWindow, unsettledDays, WINDOW_DAYS } from '../../core/windows';
 import type { JobInfo, SyncInfo } from '../../contract/api';
-import { MowingError } from '../../contract/mowingError';
 import { REPORT_KINDS } from '../../contract/reportFields';
-import { insertJob, listJobs } from '../../db/queries/jobs';
-import type { JobKind, JobRow } from '../../db/queries/jobs';
+import { listJobs } from '../../db/queries/jobs';
+import type { JobRow } from '../../db/queries/jobs';
 import { listCoverage, listSyncDays } from '../../db/queries/syncDays';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
@@ -48,14 +47,4 @@ export async function loadSync(accountId: number): Promise<SyncInfo> {
 
 function jobInfo({ jobId, accountId: _accountId, input: _input, ...rest }: JobRow): JobInfo {
   return { id: jobId, ...rest };
-}
-
-/** Asks for a job. @throws MowingError when one of its kind waits or runs, or the account has no market */
-export async function askForJob(accountId: number, kind: JobKind, days?: number): Promise<{ jobId: number }> {
-  const account = await needAccount(accountId);
-  if (account.marketId === null)
-    throw new MowingError('conflict', `${account.name} is fed by files; it has no market to fetch from.`);
-  const jobId = await insertJob(db(), accountId, kind, days === undefined ? {} : { days });
-  if (jobId === null) throw new MowingError('conflict', 'That is under way already.');
-  return { jobId };
 }

@@ -3,7 +3,7 @@ import type { EntityKind, MarketEntities } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { FetchedReport, MarketClient } from '../../connect/market';
 import type { Query } from '../../db/connection';
-import { findAccount, updateMarketFacts } from '../../db/queries/accounts';
+import { findAccount, keepEntityCursor, raiseRevision, updateMarketFacts } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import {
   upsertAdGroups,
@@ -66,6 +66,7 @@ export async function syncAccount(
   await keepSnapshots(db(), accountId, remote.today);
   // Written last: the account's day moves on when everything up to it is here.
   await updateMarketFacts(db(), accountId, remote);
+  await raiseRevision(db(), accountId);
   return result;
 }
 
@@ -110,7 +111,7 @@ async function syncEntities(
     for (let at = 0; at < items.length; at += ENTITIES_AT_ONCE)
       await upsert(db(), id, items.slice(at, at + ENTITIES_AT_ONCE));
   }
-  await db()`update mowing.account set entity_cursor = ${next} where account_id = ${id}`;
+  await keepEntityCursor(db(), id, next);
 }
 
 /** Fetches reports one after another; the market makes the next one while this one is written. */

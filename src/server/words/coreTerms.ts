@@ -1,10 +1,13 @@
 import { matchForm } from '../../core/matching';
+import type { CoreTermRequest } from '../../contract/words';
 import { MowingError } from '../../contract/mowingError';
 import { listPinned, pinTerm, unpinTerm } from '../../db/queries/coreTerms';
 import type { PinnedTerm } from '../../db/queries/coreTerms';
 import { listProducts } from '../../db/queries/economics';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 
 /** Terms pinned to the core lists of an account's products. */
 export async function loadPinned(account: number): Promise<{ pinned: PinnedTerm[] }> {
@@ -13,7 +16,10 @@ export async function loadPinned(account: number): Promise<{ pinned: PinnedTerm[
 }
 
 /** Pins a term to the core list of a product. @throws MowingError for no word, or a product the account does not have */
-export async function pinCoreTerm(account: number, productId: number, term: string): Promise<PinnedTerm> {
+export async function pinCoreTerm(
+  caller: Caller,
+  { account, productId, term }: CoreTermRequest,
+): Promise<PinnedTerm> {
   await needAccount(account);
   const form = matchForm(term);
   if (form === '')
@@ -21,14 +27,21 @@ export async function pinCoreTerm(account: number, productId: number, term: stri
   if (!(await listProducts(db(), account)).some(({ id }) => id === productId))
     throw new MowingError('not-found', `The account has no product ${productId}.`);
   const pinned = { productId, form, term: term.trim() };
-  await pinTerm(db(), account, pinned);
+  await recorded(caller, account, async (tx, note) => {
+    await pinTerm(tx, account, pinned);
+    note({ what: 'pin term', subject: `product ${productId}`, to: pinned.term });
+  });
   return pinned;
 }
 
 export async function unpinCoreTerm(
-  account: number,
-  productId: number,
-  term: string,
+  caller: Caller,
+  { account, productId, term }: CoreTermRequest,
 ): Promise<{ removed: boolean }> {
-  return { removed: await unpinTerm(db(), account, { productId, form: matchForm(term) }) };
+  await needAccount(account);
+  return recorded(caller, account, async (tx, note) => {
+    const removed = await unpinTerm(tx, account, { productId, form: matchForm(term) });
+    if (removed) note({ what: 'unpin term', subject: `product ${productId}`, from: term });
+    return { removed };
+  });
 }

@@ -11,6 +11,8 @@ import {
 import { listNegatives, marketIds } from '../../db/queries/structure';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { onceByForm } from './onceByForm';
 
 /** The named lists of negatives of an account, each with where it holds and where it does not yet. */
@@ -35,7 +37,10 @@ export async function loadNegativeLists(account: number): Promise<{ lists: Negat
  * Keeps a list: its name, its terms, and the campaigns that it is kept over. Nothing is blocked by that alone; what is missing is staged.
  * @throws MowingError for a name that another list has, a term without a word, or a campaign the account does not have
  */
-export async function keepNegativeList({ account, list }: NegativeListRequest): Promise<{ id: number }> {
+export async function keepNegativeList(
+  caller: Caller,
+  { account, list }: NegativeListRequest,
+): Promise<{ id: number }> {
   await needAccount(account);
   const wordless = list.terms.find(
     ({ match, expression }) => match !== 'item' && matchForm(expression) === '',
@@ -52,7 +57,13 @@ export async function keepNegativeList({ account, list }: NegativeListRequest): 
     ({ match }) => match,
   );
   const campaignIds = [...new Set(list.campaignIds)];
-  const id = await db().begin((tx) => writeNegativeList(tx, account, { ...list, terms, campaignIds }));
+  const id = await recorded(caller, account, async (tx, note) => {
+    const from = (await readNegativeLists(tx, account)).find((one) => one.id === list.id);
+    const kept = { ...list, terms, campaignIds };
+    const made = await writeNegativeList(tx, account, kept);
+    if (made !== null) note({ what: 'keep list', subject: `list ${made}`, from, to: kept });
+    return made;
+  });
   if (id === null)
     throw new MowingError(
       'conflict',
@@ -62,6 +73,16 @@ export async function keepNegativeList({ account, list }: NegativeListRequest): 
 }
 
 /** Removes a list. The negatives that it made stay where they are. */
-export async function removeNegativeList(account: number, id: number): Promise<{ removed: boolean }> {
-  return { removed: await deleteNegativeList(db(), account, id) };
+export async function removeNegativeList(
+  caller: Caller,
+  account: number,
+  id: number,
+): Promise<{ removed: boolean }> {
+  await needAccount(account);
+  return recorded(caller, account, async (tx, note) => {
+    const from = (await readNegativeLists(tx, account)).find((one) => one.id === id);
+    const removed = await deleteNegativeList(tx, account, id);
+    if (removed) note({ what: 'remove list', subject: `list ${id}`, from });
+    return { removed };
+  });
 }

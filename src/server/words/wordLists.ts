@@ -4,6 +4,8 @@ import { MowingError } from '../../contract/mowingError';
 import { readWordLists, replaceWordLists } from '../../db/queries/wordLists';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { recorded } from '../trail';
+import type { Caller } from '../trail';
 import { onceByForm } from './onceByForm';
 
 /** The words by which an account tells its terms apart. */
@@ -13,7 +15,11 @@ export async function loadWordLists(account: number): Promise<{ lists: WordLists
 }
 
 /** Keeps the words, each once. @throws MowingError for one that no term could hold */
-export async function keepWordLists(account: number, lists: WordLists): Promise<{ lists: WordLists }> {
+export async function keepWordLists(
+  caller: Caller,
+  account: number,
+  lists: WordLists,
+): Promise<{ lists: WordLists }> {
   await needAccount(account);
   for (const word of [...lists.own, ...lists.rival, ...lists.unwanted])
     if (matchForm(word) === '')
@@ -23,6 +29,10 @@ export async function keepWordLists(account: number, lists: WordLists): Promise<
       );
   const once = (words: readonly string[]) => onceByForm(words, (word) => word);
   const kept = { own: once(lists.own), rival: once(lists.rival), unwanted: once(lists.unwanted) };
-  await db().begin((tx) => replaceWordLists(tx, account, kept));
+  await recorded(caller, account, async (tx, note) => {
+    const from = await readWordLists(tx, account);
+    await replaceWordLists(tx, account, kept);
+    note({ what: 'keep brands and words', from, to: kept });
+  });
   return { lists: kept };
 }

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
 import { TargetField } from '../shared/TargetField';
-import { treeVersion } from '../shared/fieldEngine/treeVersion';
+import { dataVersion } from '../shared/fieldEngine/dataVersion';
 import { useAccount } from '../shared/useAccount';
 import { WindowButton } from '../shared/window/WindowButton';
 import { FieldBody } from './FieldBody';
@@ -23,7 +23,7 @@ export function FieldPlace() {
 function Field() {
   const state = useFieldState();
   const { accounts, account, error } = useAccount(state.account);
-  const version = treeVersion(account);
+  const version = dataVersion(account);
   const lens = useLens(account?.id, version, state.lens, state.from, state.to);
   const [isWindowOpen, openWindow] = useState(false);
   useEffect(() => {

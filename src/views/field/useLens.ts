@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
+import type { DataVersion } from '../shared/fieldEngine/dataVersion';
 import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
 import { pageEngine } from '../shared/fieldEngine/pageEngine';
 import { useAnswer } from '../shared/useAnswer';
 import type { ArrangedRows, LoadedLens, RowsAsked } from '../../plans/field';
 import type { LensName } from '../../core/lenses';
 
-/** The figures of a lens, loaded into the page's worker. `version` counts what made them old. */
+/** The figures of a lens, loaded into the page's worker. `version` tells which state of the data. */
 export function useLens(
   account: number | undefined,
-  version: number,
+  version: DataVersion,
   lens: LensName,
   from: string | null,
   to: string | null,

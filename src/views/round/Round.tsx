@@ -26,7 +26,7 @@ function Round() {
   const named = new URLSearchParams(location.search).get('account');
   const { accounts, account, error } = useAccount(named);
   const state = useRoundState(account, NAMES);
-  const { review, error: fault } = useReview(account?.id, state.from, state.to);
+  const { review, error: fault } = useReview(account, state.from, state.to);
   const [isWindowOpen, openWindow] = useState(false);
   const bar = account && (
     <>

@@ -93,6 +93,7 @@ export const api = {
     ask<ReviewData>(`/api/review?${query({ account, from, to })}`),
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
     ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
+  revision: (account: number) => ask<{ revision: number }>(`/api/revision?${query({ account })}`),
   aside: (account: number) => ask<{ aside: Aside[] }>(`/api/aside?${query({ account })}`),
   putAside: (request: AsideRequest) =>
     ask<{ count: number; until: string }>('/api/aside', send('POST', request)),
@@ -126,6 +127,8 @@ export const api = {
   startSync: (account: number) => ask<{ jobId: number }>('/api/sync', send('POST', { account })),
   advance: (account: number, days: number) =>
     ask<{ jobId: number }>('/api/advance', send('POST', { account, days })),
+  cancelJob: (account: number, id: number) =>
+    ask<{ state: string }>('/api/jobs/cancel', send('POST', { account, id })),
   tree: (account: number) => ask<AccountTree>(`/api/tree?${query({ account })}`),
   fieldSums: (account: number, grain: LensGrain, from?: string, to?: string) =>
     ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, from, to })}`),
@@ -183,8 +186,11 @@ export const api = {
   removeGoal: (account: number, scope: Goal['scope'], scopeId: number) =>
     ask<{ removed: boolean }>('/api/goals', send('DELETE', { account, scope, scopeId })),
   imports: (account: number) => ask<ImportAnswer[]>(`/api/imports?${query({ account })}`),
-  matchHeadings: (importId: number, matched: Record<string, string>) =>
-    ask<{ kept: boolean }>(`/api/imports/${importId}/mapping`, send('PUT', { matched })),
+  matchHeadings: (account: number, importId: number, matched: Record<string, string>) =>
+    ask<{ kept: boolean }>(
+      `/api/imports/${importId}/mapping?${query({ account })}`,
+      send('PUT', { matched }),
+    ),
 };
 
 /** Address of a file with an account's data, in the format in which it is taken in. */

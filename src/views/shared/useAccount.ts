@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
+import { useShownAccount } from './revision';
 import { recall, remember } from './urlState';
 
 /** The accounts, and the one that the page is about: named in its address, else the last one used, else the first. */
@@ -14,10 +15,11 @@ export function useAccount(named: string | null): {
   const accounts = data ?? [];
   const wanted = named === null ? recall<number>('account', 0) : Number(named);
   const found = accounts.find(({ id }) => id === wanted);
-  const account = found ?? (named === null ? accounts[0] : undefined);
+  const account = useShownAccount(found ?? (named === null ? accounts[0] : undefined));
+  const id = account?.id;
   useEffect(() => {
-    if (account) remember('account', account.id);
-  }, [account]);
+    if (id !== undefined) remember('account', id);
+  }, [id]);
   const isMissing = data !== undefined && named !== null && !found;
   const missing = isMissing
     ? new Error(`There is no account ${named}. The link may be old; choose one in the top bar.`)

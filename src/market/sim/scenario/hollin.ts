@@ -71,6 +71,7 @@ export const HOLLIN: Scenario = {
   key: 'hollin',
   accountName: 'Hollin Kites',
   currency: 'GBP',
+  timeZone: 'Europe/London',
   targetAcos: 0.28,
   today: '2026-11-23',
   days: 120,

@@ -37,6 +37,8 @@ export interface Scenario {
   key: string;
   accountName: string;
   currency: string;
+  /** In which its days begin, as the tz database names it. */
+  timeZone: string;
   targetAcos: number;
   /** The market's present day when the scenario begins to be played. */
   today: string;

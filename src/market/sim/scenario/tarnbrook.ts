@@ -6,6 +6,7 @@ export const TARNBROOK: Scenario = {
   key: 'tarnbrook',
   accountName: 'Tarnbrook Ferments',
   currency: 'EUR',
+  timeZone: 'Europe/Berlin',
   targetAcos: 0.24,
   today: '2026-11-23',
   days: 120,

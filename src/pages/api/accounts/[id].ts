@@ -1,8 +1,10 @@
-import { accountChange, importPath } from '../../../contract/schemas';
+import { accountChange, idPath } from '../../../contract/schemas';
 import { changeAccount } from '../../../server/accounts/accounts';
-import { endpoint, readBody, readPath } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const PATCH = endpoint(async (context) => {
-  const { id } = readPath<{ id: number }>(context, importPath);
-  return changeAccount(id, await readBody(context, accountChange));
+export const PATCH = endpoint({
+  may: 'set up',
+  path: idPath,
+  body: accountChange,
+  run: ({ path: { id }, body, caller }) => changeAccount(caller, id, body),
 });

@@ -1,11 +1,12 @@
-import type { NewAccount } from '../../../contract/api';
 import { newAccount } from '../../../contract/schemas';
 import { createAccount, loadAccounts } from '../../../server/accounts/accounts';
-import { endpoint, readBody } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const GET = endpoint(loadAccounts);
+export const GET = endpoint({ may: 'see', run: loadAccounts });
 
-export const POST = endpoint(async (context) => {
-  const account = await readBody<Required<NewAccount>>(context, newAccount);
-  return Response.json(await createAccount(account), { status: 201 });
+export const POST = endpoint({
+  may: 'set up',
+  body: newAccount,
+  status: 201,
+  run: ({ body, caller }) => createAccount(caller, body),
 });

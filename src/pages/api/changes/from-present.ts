@@ -1,8 +1,9 @@
 import { changeIds } from '../../../contract/changeSchemas';
 import { goFromPresent } from '../../../server/changes/editStaged';
-import { endpoint, readBody } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) => {
-  const { account, ids } = await readBody<{ account: number; ids: number[] }>(context, changeIds);
-  return { ids: await goFromPresent(account, ids) };
+export const POST = endpoint({
+  may: 'decide',
+  body: changeIds,
+  run: async ({ body: { account, ids }, caller }) => ({ ids: await goFromPresent(caller, account, ids) }),
 });

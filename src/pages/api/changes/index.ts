@@ -1,22 +1,24 @@
-import type { ChangeState } from '../../../contract/api';
-import type { NewChange } from '../../../contract/changes';
 import { changesQuery, stageRequest } from '../../../contract/changeSchemas';
 import { needAccount } from '../../../server/accounts/accounts';
 import { loadChanges } from '../../../server/changes/loadChanges';
 import { stageChanges } from '../../../server/changes/stageChanges';
-import { endpoint, readBody, readQuery } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const GET = endpoint(async (context) => {
-  const query = readQuery<{ account: number; state?: ChangeState; bale?: number }>(context, changesQuery);
-  await needAccount(query.account);
-  return loadChanges(query.account, { state: query.state, baleId: query.bale });
+export const GET = endpoint({
+  may: 'see',
+  query: changesQuery,
+  run: async ({ query: { account, state, bale } }) => {
+    await needAccount(account);
+    return loadChanges(account, { state, baleId: bale });
+  },
 });
 
-export const POST = endpoint(async (context) => {
-  const { account, changes } = await readBody<{ account: number; changes: NewChange[] }>(
-    context,
-    stageRequest,
-  );
-  await needAccount(account);
-  return Response.json({ ids: await stageChanges(account, changes) }, { status: 201 });
+export const POST = endpoint({
+  may: 'decide',
+  body: stageRequest,
+  status: 201,
+  run: async ({ body: { account, changes }, caller }) => {
+    await needAccount(account);
+    return { ids: await stageChanges(caller, account, changes) };
+  },
 });

@@ -1,8 +1,9 @@
-import type { UndoRequest } from '../../../contract/changes';
 import { undoRequest } from '../../../contract/changeSchemas';
 import { undoChanges } from '../../../server/changes/undoChanges';
-import { endpoint, readBody } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) =>
-  undoChanges(await readBody<UndoRequest>(context, undoRequest)),
-);
+export const POST = endpoint({
+  may: 'decide',
+  body: undoRequest,
+  run: ({ body, caller }) => undoChanges(caller, body),
+});

@@ -1,13 +1,12 @@
 import { stagedValues } from '../../../contract/changeSchemas';
 import { editValues } from '../../../server/changes/editStaged';
-import type { StagedValue } from '../../../server/changes/editStaged';
-import { endpoint, readBody } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) => {
-  const { account, values } = await readBody<{ account: number; values: StagedValue[] }>(
-    context,
-    stagedValues,
-  );
-  await editValues(account, values);
-  return { ids: values.map(({ id }) => id) };
+export const POST = endpoint({
+  may: 'decide',
+  body: stagedValues,
+  run: async ({ body: { account, values }, caller }) => {
+    await editValues(caller, account, values);
+    return { ids: values.map(({ id }) => id) };
+  },
 });

@@ -1,8 +1,9 @@
 import { changeIds } from '../../../contract/changeSchemas';
 import { withdraw } from '../../../server/changes/stageChanges';
-import { endpoint, readBody } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) => {
-  const { account, ids } = await readBody<{ account: number; ids: number[] }>(context, changeIds);
-  return { ids: await withdraw(account, ids) };
+export const POST = endpoint({
+  may: 'decide',
+  body: changeIds,
+  run: async ({ body: { account, ids }, caller }) => ({ ids: await withdraw(caller, account, ids) }),
 });

@@ -1,7 +1,10 @@
-import { importPath } from '../../../contract/schemas';
-import { endpoint, readPath } from '../../../server/http/endpoint';
+import { accountQuery, idPath } from '../../../contract/schemas';
+import { endpoint } from '../../../server/http/endpoint';
 import { importAnswer, needImport } from '../../../server/imports/answer';
 
-export const GET = endpoint(async (context) =>
-  importAnswer(await needImport(readPath<{ id: number }>(context, importPath).id)),
-);
+export const GET = endpoint({
+  may: 'see',
+  path: idPath,
+  query: accountQuery,
+  run: async ({ path: { id }, query: { account } }) => importAnswer(await needImport(account, id)),
+});

@@ -1,22 +1,24 @@
-import type { ImportKind } from '../../../contract/reportFields';
 import { accountQuery, importQuery } from '../../../contract/schemas';
 import { needAccount } from '../../../server/accounts/accounts';
-import { endpoint, readQuery } from '../../../server/http/endpoint';
+import { bodyOf } from '../../../server/http/bodyOf';
+import { endpoint } from '../../../server/http/endpoint';
 import { importAnswer, loadImports, needImport } from '../../../server/imports/answer';
 import { takeIn } from '../../../server/imports/takeIn';
 
-export const GET = endpoint(async (context) =>
-  loadImports(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadImports(account),
+});
 
-export const POST = endpoint(async (context) => {
-  const query = readQuery<{ account: number; kind: ImportKind; name?: string }>(context, importQuery);
-  const account = await needAccount(query.account);
-  const length = Number(context.request.headers.get('content-length'));
-  const body = (context.request.body ?? []) as AsyncIterable<Uint8Array>;
-  const importId = await takeIn(account, query.kind, body, {
-    name: query.name || null,
-    bytes: length > 0 ? length : null,
-  });
-  return importAnswer(await needImport(importId));
+export const POST = endpoint({
+  may: 'set up',
+  query: importQuery,
+  run: async ({ query: { account: id, kind, name }, request, caller }) => {
+    const account = await needAccount(id);
+    const length = Number(request.headers.get('content-length'));
+    const file = { name: name || null, bytes: length > 0 ? length : null };
+    const importId = await takeIn(caller, account, kind, bodyOf(request), file);
+    return importAnswer(await needImport(account.id, importId));
+  },
 });

@@ -1,11 +1,13 @@
-import { costsRequest, importPath } from '../../../contract/schemas';
+import { costsRequest, idPath } from '../../../contract/schemas';
 import { setCosts } from '../../../server/economics/products';
-import type { ProductCosts } from '../../../server/economics/products';
-import { endpoint, readBody, readPath } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const PUT = endpoint(async (context) => {
-  const { id } = readPath<{ id: number }>(context, importPath);
-  const { account, costs } = await readBody<{ account: number; costs: ProductCosts }>(context, costsRequest);
-  await setCosts(account, id, costs);
-  return { kept: true };
+export const PUT = endpoint({
+  may: 'decide',
+  path: idPath,
+  body: costsRequest,
+  run: async ({ path: { id }, body: { account, costs }, caller }) => {
+    await setCosts(caller, account, id, costs);
+    return { kept: true };
+  },
 });

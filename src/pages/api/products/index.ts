@@ -1,7 +1,9 @@
 import { accountQuery } from '../../../contract/schemas';
 import { loadProducts } from '../../../server/economics/products';
-import { endpoint, readQuery } from '../../../server/http/endpoint';
+import { endpoint } from '../../../server/http/endpoint';
 
-export const GET = endpoint(async (context) =>
-  loadProducts(readQuery<{ account: number }>(context, accountQuery).account),
-);
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadProducts(account),
+});

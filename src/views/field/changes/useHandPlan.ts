@@ -6,7 +6,7 @@ import { daysIn } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
-import { treeVersion } from '../../shared/fieldEngine/treeVersion';
+import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { LoadedLens } from '../../../plans/field';
 import { planMove, planState } from '../../../plans/byHand';
 import type { Staged } from '../../../plans/byHand';
@@ -41,7 +41,7 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
     queryFn: () =>
       pageEngine().wantedBids(
         account.id,
-        treeVersion(account),
+        dataVersion(account),
         settingsOf(account.choices.bids, account.limits),
         ids,
       ),

@@ -11,7 +11,7 @@ import { pendingTargets } from '../../../plans/bids';
 import type { ArrangedBids, BidEdit, BidsAsked } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
-import { treeVersion } from '../../shared/fieldEngine/treeVersion';
+import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { PointSource } from '../../shared/picture/points';
 import type { TrayState } from '../../shared/tray/useTray';
 import { useAnswer } from '../../shared/useAnswer';
@@ -67,7 +67,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const engine = pageEngine();
   const isShown = isBidStep(state.step);
   const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
-  const version = treeVersion(account);
+  const version = dataVersion(account);
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);

@@ -138,6 +138,16 @@ test('an undo that is refused can be tried again; the last decision goes first',
   expect(withdrawn).toEqual([[10]]);
 });
 
+test('an undo that is pressed before a decision is answered takes that decision back', async () => {
+  await store.put(['target 1'], 'left');
+  const { go } = held();
+  const later = store.put(['target 2'], 'later');
+  const undone = store.undo();
+  go();
+  await Promise.all([later, undone]);
+  expect(verdicts.at(-1)).toEqual({ subjects: ['target 2'], verdict: 'back' });
+});
+
 test('an edit stands until what is proposed is wanted again', () => {
   store.edit('target 1', { to: 5 });
   expect(store.snapshot().edits.get('target 1')).toEqual({ to: 5 });

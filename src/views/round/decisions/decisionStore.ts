@@ -54,6 +54,7 @@ export class DecisionStore<E> {
   private readonly listeners = new Set<() => void>();
   private readonly done: Done[] = [];
   private running = 0;
+  private settled: Promise<void> = Promise.resolve();
   private readonly ports: () => DecisionPorts;
 
   /** @param ports asked for at each use: they change as the page does */
@@ -73,15 +74,16 @@ export class DecisionStore<E> {
     for (const listener of this.listeners) listener();
   }
 
-  private async while<T>(work: () => Promise<T>): Promise<T> {
+  /** Runs work that is shown as busy; what is undone waits for all that began before it. */
+  private while<T>(work: () => Promise<T>): Promise<T> {
     this.running += 1;
     this.set({});
-    try {
-      return await work();
-    } finally {
+    const result = work().finally(() => {
       this.running -= 1;
       this.set({});
-    }
+    });
+    this.settled = Promise.allSettled([this.settled, result]).then(() => {});
+    return result;
   }
 
   /** Does something else with a row than what is proposed; null: what is proposed again. */
@@ -116,9 +118,10 @@ export class DecisionStore<E> {
 
   async put(subjects: readonly string[], verdict: AsideVerdict, more: AsideMore = {}): Promise<void> {
     if (subjects.length === 0) return;
-    const until = await this.verdict(subjects, verdict, more);
+    const until = await this.verdict(subjects, verdict, more, () =>
+      this.done.push({ kind: 'aside', subjects: [...subjects] }),
+    );
     if (until === null) return;
-    this.done.push({ kind: 'aside', subjects: [...subjects] });
     const { noun, tell } = this.ports();
     const words = subjects.length === 1 ? VERDICTS[verdict].replace('they are', 'it is') : VERDICTS[verdict];
     tell(`${plural(subjects.length, noun)} ${words} until ${formatDay(until)}. u takes it back.`);
@@ -133,6 +136,7 @@ export class DecisionStore<E> {
     subjects: readonly string[],
     verdict: AsideVerdict | 'back',
     more: AsideMore,
+    onKept: () => void = () => {},
   ): Promise<string | null> {
     const { until = '', note = '' } = more;
     const own = new Map(
@@ -148,7 +152,9 @@ export class DecisionStore<E> {
     return this.while(async () => {
       const { putAside, tell } = this.ports();
       try {
-        return await putAside([...subjects], verdict, more);
+        const kept = await putAside([...subjects], verdict, more);
+        onKept();
+        return kept;
       } catch (error) {
         tell((error as Error).message, 'fault');
         return null;
@@ -160,6 +166,7 @@ export class DecisionStore<E> {
 
   /** Takes back the last decision of this page that was not taken back yet. */
   async undo(): Promise<void> {
+    await this.settled;
     const last = this.done.pop();
     const { withdraw, tell, noun } = this.ports();
     if (!last) return tell('Nothing to undo on this page.');

@@ -1,7 +1,7 @@
 import type { AccountInfo } from '../../../contract/api';
 import { formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
-import { treeVersion } from '../../shared/fieldEngine/treeVersion';
+import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { placeLink } from '../../shared/frame/places';
 import { Figures } from './Figures';
 import { overviewFigures } from './figures';
@@ -15,7 +15,7 @@ import { useOverview } from './useOverview';
 
 /** The first step of a round: how the whole account does, what changed, and where. */
 export function OverviewStep({ account, state: { from, to } }: RoundAt) {
-  const { whole, parts, error } = useOverview(account?.id, treeVersion(account), from, to);
+  const { whole, parts, error } = useOverview(account?.id, dataVersion(account), from, to);
   if (error)
     return (
       <main style={{ padding: 24 }}>

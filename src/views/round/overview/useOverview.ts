@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../../shared/api';
+import type { DataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 
 /** What the overview is made of: the account's days from the server, its parts from the worker. */
 export function useOverview(
   account: number | undefined,
-  version: number,
+  version: DataVersion,
   from: string | null,
   to: string | null,
 ) {
   const span = [from ?? undefined, to ?? undefined] as const;
   const whole = useQuery({
-    queryKey: ['overview', account, from, to],
+    queryKey: ['overview', account, version.revision, from, to],
     queryFn: () => api.overview(account!, ...span),
     enabled: account !== undefined,
   });

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useAnswer } from '../../shared/useAnswer';
+import type { AccountInfo } from '../../../contract/api';
 import { pageWorker } from '../../shared/worker/pageWorker';
 import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/terms';
 import type { ReviewEngine } from './worker/reviewEngine';
@@ -16,11 +17,11 @@ function pageReview(): Remote<ReviewEngine> {
 }
 
 /** The search terms of a window, loaded into the worker. */
-export function useReview(account: number | undefined, from: string | null, to: string | null) {
+export function useReview(account: AccountInfo | undefined, from: string | null, to: string | null) {
   const engine = pageReview();
   const { data, error } = useQuery<LoadedReview, Error>({
-    queryKey: ['review', account, from, to],
-    queryFn: () => engine.load(account!, from ?? undefined, to ?? undefined),
+    queryKey: ['review', account?.id, account?.revision, from, to],
+    queryFn: () => engine.load(account!.id, from ?? undefined, to ?? undefined),
     enabled: account !== undefined,
     staleTime: Infinity,
     // The worker holds one window. A window that is left is loaded anew: a kept copy would not be the worker's.

@@ -55,7 +55,7 @@ const keysOf = (step: StepName, subjects: Iterable<string>) =>
 
 /** The search terms of the steps that go through them, with everything that is decided on them. */
 export function useTermWork({ account, state, tray }: RoundAt) {
-  const loaded = useReview(account?.id, state.from, state.to);
+  const loaded = useReview(account, state.from, state.to);
   const { engine, review } = loaded;
   const isShown = isTermStep(state.step);
   const step: StepName = isTermStep(state.step) ? state.step : TERM_STEPS[0];

@@ -71,7 +71,10 @@ function ImportRow({ one }: { one: ImportAnswer }) {
       <td className="figure">{formatCount(one.unchanged)}</td>
       <td className="figure">
         {one.refused > 0 ? (
-          <a href={`/api/imports/${one.importId}/refused.csv`} title="Lines and reasons as CSV">
+          <a
+            href={`/api/imports/${one.importId}/refused.csv?account=${one.account}`}
+            title="Lines and reasons as CSV"
+          >
             {formatCount(one.refused)}
           </a>
         ) : (

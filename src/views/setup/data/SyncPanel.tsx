@@ -9,7 +9,7 @@ import type { SyncState } from './useSync';
 export function SyncPanel({ sync }: { sync: SyncState }) {
   const [days, setDays] = useState(7);
   const { data, job, error } = sync;
-  const last = data?.jobs.find(({ state }) => state === 'done' || state === 'failed');
+  const last = data?.jobs.find(({ state }) => ['done', 'failed', 'cancelled'].includes(state));
   return (
     <section
       aria-label="Market"
@@ -55,12 +55,12 @@ export function SyncPanel({ sync }: { sync: SyncState }) {
           {error.message}
         </p>
       )}
-      {job ? <Running job={job} /> : last && <Ended job={last} />}
+      {job ? <Running job={job} onCancel={() => sync.cancel(job.id)} /> : last && <Ended job={last} />}
     </section>
   );
 }
 
-function Running({ job }: { job: JobInfo }) {
+function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
   const share = job.total === 0 ? 0 : job.done / job.total;
   const seconds = job.startedAt === null ? 0 : (Date.now() - Date.parse(job.startedAt)) / 1000;
   const left = share > 0.05 && job.state === 'running' ? Math.ceil((seconds / share) * (1 - share)) : null;
@@ -72,12 +72,20 @@ function Running({ job }: { job: JobInfo }) {
         value={100 * share}
         aria-label="Progress"
       />
-      <p className={isWaiting && job.message !== '' ? 'over' : 'faint'} style={{ margin: '4px 0 0' }}>
-        {isWaiting && job.message !== ''
-          ? `▲ ${job.message} Try ${job.tries + 1} follows at ${formatTime(job.nextTryAt)}.`
-          : isWaiting
-            ? 'It begins in a moment …'
-            : `${job.doing || 'asking the market'} · ${job.done} of ${job.total}${left === null ? '' : `, about ${left} s left`}`}
+      <p
+        className={`spread ${isWaiting && job.message !== '' ? 'over' : 'faint'}`}
+        style={{ margin: '4px 0 0' }}
+      >
+        <span>
+          {isWaiting && job.message !== ''
+            ? `▲ ${job.message} Try ${job.tries + 1} follows at ${formatTime(job.nextTryAt)}.`
+            : isWaiting
+              ? 'It begins in a moment …'
+              : `${job.doing || 'asking the market'} · ${job.done} of ${job.total}${left === null ? '' : `, about ${left} s left`}`}
+        </span>
+        <Button onClick={onCancel} disabled={job.cancelAsked}>
+          {job.cancelAsked ? 'Stops before its next step …' : 'Cancel'}
+        </Button>
       </p>
     </div>
   );

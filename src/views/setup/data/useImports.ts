@@ -61,7 +61,7 @@ export function useImports(account: number | undefined) {
 
   async function match(importId: number, matched: Record<string, string>) {
     try {
-      await api.matchHeadings(importId, matched);
+      await api.matchHeadings(account!, importId, matched);
       if (file) await take(file);
     } catch (error) {
       setFault((error as Error).message);

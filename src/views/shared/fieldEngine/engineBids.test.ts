@@ -47,7 +47,7 @@ describe('bids in the engine', () => {
       fieldSums: () => Promise.resolve(TARGETS),
       bidFeed: () => Promise.resolve(feed),
     });
-    const { loadId, table } = await held.loadBids(1, 0);
+    const { loadId, table } = await held.loadBids(1, { revision: 1, targetAcos: 0.24 });
     const ids = (over: Partial<BidsAsked>) =>
       Array.from(held.arrangeBids(loadId, { ...asked, ...over })!.rows, (row) => table.targetId[row]);
     return { ...held, loadId, table, ids };
@@ -96,14 +96,19 @@ describe('bids in the engine', () => {
 
   test('are told for any targets, and for those that do not run not at all', async () => {
     const { wantedBids } = await loaded();
-    const [dead, good, unknown] = await wantedBids(1, 0, settings, [1001, 1003, 4711]);
+    const [dead, good, unknown] = await wantedBids(
+      1,
+      { revision: 1, targetAcos: 0.24 },
+      settings,
+      [1001, 1003, 4711],
+    );
     expect(good!).toBeGreaterThan(dead!);
     expect(unknown).toBeNull();
   });
 
   test('belong to their load: another one answers nothing', async () => {
     const { planBids, arrangeBids, tryTarget, load, loadId } = await loaded();
-    await load(1, 0, 'auto');
+    await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
     expect([planBids(loadId, settings), arrangeBids(loadId, asked)]).toEqual([null, null]);
     expect(tryTarget(loadId + 1, settings, 0.2)).toBeNull();
   });

@@ -35,7 +35,7 @@ const everything = { scope: null, stack: [], sorts: [{ by: 'spend' as const, des
 describe('the engine behind the field', () => {
   test('answers with the rows that meet the conditions, in order, and what they come to', async () => {
     const { load, arrange } = engine();
-    const { loadId, table } = await load(1, 0, 'auto');
+    const { loadId, table } = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
     const all = arrange(loadId, everything)!;
     expect([...all.rows].map((row) => table.name[row])).toEqual([
       'near searches',
@@ -53,7 +53,7 @@ describe('the engine behind the field', () => {
 
   test('tells the way into a scope, and only what lies in it', async () => {
     const { load, arrange } = engine();
-    const { loadId } = await load(1, 0, 'campaigns');
+    const { loadId } = await load(1, { revision: 1, targetAcos: 0.24 }, 'campaigns');
     const inside = arrange(loadId, { ...everything, scope: { kind: 'product', id: 101 } })!;
     expect(inside.rows).toHaveLength(2);
     expect(inside.path.map(({ name }) => name)).toEqual(['Fermenting', 'Stoneware crock']);
@@ -61,42 +61,46 @@ describe('the engine behind the field', () => {
 
   test('answers nothing to a question about a load that is gone: its row numbers mean other rows now', async () => {
     const { load, arrange, cross } = engine();
-    const first = await load(1, 0, 'auto');
-    await load(1, 0, 'keywords');
+    const first = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
+    await load(1, { revision: 1, targetAcos: 0.24 }, 'keywords');
     expect(arrange(first.loadId, everything)).toBeNull();
     expect(cross(first.loadId, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
   });
 
   test('asks the server once for what several lenses are made of', async () => {
     const { load, asked } = engine();
-    for (const lens of ['auto', 'keywords', 'campaigns', 'products'] as const) await load(1, 0, lens);
+    for (const lens of ['auto', 'keywords', 'campaigns', 'products'] as const)
+      await load(1, { revision: 1, targetAcos: 0.24 }, lens);
     expect(asked).toEqual(['tree', 'target']);
-    await load(1, 1, 'auto');
+    await load(1, { revision: 1, targetAcos: 0.3 }, 'auto');
     // Another target ACOS changes how rows stand, not what they sum to.
     expect(asked).toEqual(['tree', 'target', 'tree']);
+    // Newer data are both.
+    await load(1, { revision: 2, targetAcos: 0.3 }, 'auto');
+    expect(asked).toEqual(['tree', 'target', 'tree', 'tree', 'target']);
   });
 
   test('finds the same words elsewhere, whatever their spelling', async () => {
     const { load, elsewhere } = engine();
-    const { loadId, table } = await load(1, 0, 'terms');
+    const { loadId, table } = await load(1, { revision: 1, targetAcos: 0.24 }, 'terms');
     const row = table.name.indexOf('stoneware crocks');
     expect(elsewhere(loadId, row)).toMatchObject([{ place: 'Crock exact › group 12', clicks: 9, orders: 1 }]);
   });
 
   test('finds anything by parts of its name, and says where it lives', async () => {
     const { find } = engine();
-    const found = await find(1, 0, 'crock stone');
+    const found = await find(1, { revision: 1, targetAcos: 0.24 }, 'crock stone');
     expect(found.map(({ kind, name }) => `${kind}: ${name}`)).toEqual([
       'product: Stoneware crock',
       'keyword: stoneware crock (exact)',
       'search term: Stoneware Crock',
       'search term: stoneware crocks',
     ]);
-    expect(await find(1, 0, '  ')).toEqual([]);
+    expect(await find(1, { revision: 1, targetAcos: 0.24 }, '  ')).toEqual([]);
   });
 
   test('sums the account up: automatic against by hand, who stands how, who moved it', async () => {
-    const parts = await engine().overview(1, 0);
+    const parts = await engine().overview(1, { revision: 1, targetAcos: 0.24 });
     expect(parts.now).toMatchObject({ clicks: 190, spend: 90e6 });
     expect(parts.auto.now.spend + parts.manual.now.spend).toBe(parts.now.spend);
     expect(parts.movers.spend.map(({ name, move }) => [name, move])).toEqual([['Crock auto', 60e6]]);

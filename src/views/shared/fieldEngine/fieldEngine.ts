@@ -13,6 +13,7 @@ import {
 } from '../../../core/lenses';
 import type { LensGrain, LensName, TreeIndex } from '../../../core/lenses';
 import { api } from '../api';
+import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
 import { arrangeBids, heldBids } from '../../../plans/bids';
 import { findInTree, heldLens, overviewOf, toGrainSums } from '../../../plans/field';
@@ -36,6 +37,9 @@ import type {
 const SUMS_KEPT = 4;
 const MOST_ELSEWHERE = 12;
 
+const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
+  `${account} ${revision} ${targetAcos}`;
+
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
 export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'> = api) {
   let lastLoad = 0;
@@ -50,16 +54,16 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   const sums = new Map<string, Promise<LoadedSums>>();
 
   /** The account's tree; asked for anew when its version is another one. */
-  function treeOf(account: number, version: number): Promise<TreeIndex> {
-    const key = `${account} ${version}`;
+  function treeOf(account: number, version: DataVersion): Promise<TreeIndex> {
+    const key = keyOf(account, version);
     if (known?.key !== key) known = { key, index: server.tree(account).then(indexTree) };
     const { index } = known;
     index.catch(() => (known = null)); // a failure is not kept
     return index;
   }
 
-  function sumsOf(account: number, grain: LensGrain, from?: string, to?: string) {
-    const key = `${account} ${grain} ${from} ${to}`;
+  function sumsOf(account: number, { revision }: DataVersion, grain: LensGrain, from?: string, to?: string) {
+    const key = `${account} ${revision} ${grain} ${from} ${to}`;
     let asked = sums.get(key);
     if (!asked) {
       asked = server.fieldSums(account, grain, from, to).then(toGrainSums);
@@ -71,8 +75,8 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   }
 
   /** The account's bids, prepared anew for another state of the tree. */
-  function bidsOf(account: number, version: number): Promise<HeldBids> {
-    const key = `${account} ${version}`;
+  function bidsOf(account: number, version: DataVersion): Promise<HeldBids> {
+    const key = keyOf(account, version);
     if (preparedBids?.key !== key) {
       const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
         heldBids(index, feed),
@@ -95,10 +99,10 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     return bidsLoaded.plan.columns;
   }
 
-  /** Fetches the figures of a lens and keeps them in place of those before. `version` tells one state of the tree from another; sums stay as they are. */
+  /** Fetches the figures of a lens and keeps them in place of those before. Sums stay as they are under another target. */
   async function load(
     account: number,
-    version: number,
+    version: DataVersion,
     lens: LensName,
     from?: string,
     to?: string,
@@ -107,7 +111,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     const { grain } = lensNamed(lens);
     const [index, { grainSums, terms, ...rest }] = await Promise.all([
       treeOf(account, version),
-      sumsOf(account, grain, from, to),
+      sumsOf(account, version, grain, from, to),
     ]);
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
     const table = buildLens(lens, index, grainSums, known);
@@ -120,7 +124,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     load,
 
     /** Fetches all targets of the account and what their bids are worked out from. */
-    async loadBids(account: number, version: number, from?: string, to?: string): Promise<LoadedLens> {
+    async loadBids(account: number, version: DataVersion, from?: string, to?: string): Promise<LoadedLens> {
       const [lens, bids] = await Promise.all([
         load(account, version, 'targets', from, to),
         bidsOf(account, version),
@@ -150,7 +154,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     /** The wanted bids of some targets, whatever their step. */
     async wantedBids(
       account: number,
-      version: number,
+      version: DataVersion,
       settings: BidSettings,
       targetIds: number[],
     ): Promise<(number | null)[]> {
@@ -213,17 +217,22 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     },
 
     /** Campaigns, ad groups, products, targets and search terms whose name holds every word. */
-    async find(account: number, version: number, text: string): Promise<Found[]> {
+    async find(account: number, version: DataVersion, text: string): Promise<Found[]> {
       const index = await treeOf(account, version);
-      const terms = (await sumsOf(account, 'term')).terms;
+      const terms = (await sumsOf(account, version, 'term')).terms;
       return findInTree(index, terms.text, text);
     },
 
     /** What the account's targets tell about it as a whole. */
-    async overview(account: number, version: number, from?: string, to?: string): Promise<OverviewParts> {
+    async overview(
+      account: number,
+      version: DataVersion,
+      from?: string,
+      to?: string,
+    ): Promise<OverviewParts> {
       const [index, { grainSums }] = await Promise.all([
         treeOf(account, version),
-        sumsOf(account, 'target', from, to),
+        sumsOf(account, version, 'target', from, to),
       ]);
       return overviewOf(index, grainSums);
     },

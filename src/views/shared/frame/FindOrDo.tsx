@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { pageEngine } from '../fieldEngine/pageEngine';
-import { treeVersion } from '../fieldEngine/treeVersion';
+import { dataVersion } from '../fieldEngine/dataVersion';
 import type { Found } from '../../../plans/field';
 import { foundLink } from './foundLink';
 
@@ -52,7 +52,7 @@ function FindList({ onClose, account, actions }: FindOrDoProps) {
   const asked = useDeferredValue(text.trim());
   const { data, isFetching, error } = useQuery({
     queryKey: ['find', account?.id, asked],
-    queryFn: () => pageEngine().find(account!.id, treeVersion(account), asked),
+    queryFn: () => pageEngine().find(account!.id, dataVersion(account), asked),
     enabled: account !== undefined && asked.length >= 2,
     placeholderData: (before) => before,
   });

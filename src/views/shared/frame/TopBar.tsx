@@ -9,6 +9,7 @@ import { useColorScheme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { TrayState } from '../tray/useTray';
+import { useNewData } from '../revision';
 import { PLACES, placeLink } from './places';
 import type { PlaceName } from './places';
 
@@ -24,6 +25,7 @@ interface TopBarProps {
 }
 
 export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind, children }: TopBarProps) {
+  const newData = useNewData(account);
   return (
     <header
       style={{
@@ -90,6 +92,15 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
       >
         {children}
       </div>
+      {newData.isNewer && (
+        <Button
+          variant="outlined"
+          onClick={() => void newData.takeOver()}
+          title="Figures, campaigns or bids are newer than what is shown"
+        >
+          New data · take over
+        </Button>
+      )}
       <button type="button" className="find" onClick={onFind} title="Ctrl K">
         Find or do <kbd>Ctrl K</kbd>
       </button>

@@ -18,7 +18,7 @@ export function pageWords(): Remote<WordsEngine> {
 /** An account's terms of the last 90 days, in the worker. */
 export function useWords(account: AccountInfo | undefined, isWanted: boolean) {
   const { data, error } = useQuery<LoadedWords, Error>({
-    queryKey: ['words', account?.id, account?.lastDay],
+    queryKey: ['words', account?.id, account?.revision, account?.lastDay],
     queryFn: () => pageWords().load(account!.id, account!.lastDay!),
     enabled: isWanted && account?.lastDay != null,
     staleTime: Infinity,

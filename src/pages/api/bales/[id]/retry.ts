@@ -1,9 +1,14 @@
-import { accountQuery, importPath } from '../../../../contract/schemas';
+import { accountQuery, idPath } from '../../../../contract/schemas';
+import { needAccount } from '../../../../server/accounts/accounts';
 import { deliverBale } from '../../../../server/changes/sendBale';
-import { endpoint, readPath, readQuery } from '../../../../server/http/endpoint';
+import { endpoint } from '../../../../server/http/endpoint';
 
-export const POST = endpoint(async (context) => {
-  const { id } = readPath<{ id: number }>(context, importPath);
-  const { account } = readQuery<{ account: number }>(context, accountQuery);
-  return { baleId: id, trouble: await deliverBale(account, id) };
+export const POST = endpoint({
+  may: 'send',
+  path: idPath,
+  query: accountQuery,
+  run: async ({ path: { id }, query: { account } }) => {
+    await needAccount(account);
+    return { baleId: id, trouble: await deliverBale(account, id) };
+  },
 });

@@ -1,10 +1,14 @@
-import { headingChoice, importPath } from '../../../../contract/schemas';
-import { endpoint, readBody, readPath } from '../../../../server/http/endpoint';
+import { accountQuery, headingChoice, idPath } from '../../../../contract/schemas';
+import { endpoint } from '../../../../server/http/endpoint';
 import { chooseHeadings } from '../../../../server/imports/answer';
 
-export const PUT = endpoint(async (context) => {
-  const { id } = readPath<{ id: number }>(context, importPath);
-  const { matched } = await readBody<{ matched: Record<string, string> }>(context, headingChoice);
-  await chooseHeadings(id, matched);
-  return { kept: true };
+export const PUT = endpoint({
+  may: 'set up',
+  path: idPath,
+  query: accountQuery,
+  body: headingChoice,
+  run: async ({ path: { id }, query: { account }, body: { matched }, caller }) => {
+    await chooseHeadings(caller, account, id, matched);
+    return { kept: true };
+  },
 });

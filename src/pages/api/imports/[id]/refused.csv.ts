@@ -1,9 +1,12 @@
-import { importPath } from '../../../../contract/schemas';
-import { endpoint, readPath } from '../../../../server/http/endpoint';
+import { accountQuery, idPath } from '../../../../contract/schemas';
+import { endpoint } from '../../../../server/http/endpoint';
 import { fileResponse } from '../../../../server/http/fileResponse';
 import { refusedCsv } from '../../../../server/imports/answer';
 
-export const GET = endpoint(async (context) => {
-  const { id } = readPath<{ id: number }>(context, importPath);
-  return fileResponse(await refusedCsv(id), `refused-rows-${id}.csv`, 'text/csv');
+export const GET = endpoint({
+  may: 'see',
+  path: idPath,
+  query: accountQuery,
+  run: async ({ path: { id }, query: { account } }) =>
+    fileResponse(await refusedCsv(account, id), `refused-rows-${id}.csv`, 'text/csv'),
 });

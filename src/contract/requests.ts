@@ -1,0 +1,70 @@
+// What endpoints are asked with, beyond the requests that belong to one topic.
+import type { NewTarget } from './field';
+import type { ImportKind } from './reportFields';
+
+export interface OfAccount {
+  account: number;
+}
+
+export interface WindowQuery extends OfAccount {
+  from?: string;
+  to?: string;
+}
+
+export interface AccountChange {
+  name?: string;
+  targetAcos?: number;
+  timezone?: string;
+}
+
+export interface ImportQuery extends OfAccount {
+  kind: ImportKind;
+  name?: string;
+}
+
+/** By what sums are grouped. */
+export type SumsGrain =
+  'account' | 'day' | 'line' | 'product' | 'campaign' | 'ad-group' | 'target' | 'term' | 'placement' | 'hour';
+
+export interface SumsQuery extends OfAccount {
+  grain: SumsGrain;
+  from: string;
+  to: string;
+  /** "campaign:12"; left out: the whole account. */
+  scope?: string;
+  /** Beside the window of the same length before it. */
+  compare?: 'before';
+  /** Days whose orders are still coming in: as they are, or completed by an estimate. */
+  unsettled?: 'as-is' | 'complete';
+}
+
+/** What sums for the field are asked for. */
+export interface FieldQuery extends WindowQuery {
+  grain: 'target' | 'term' | 'placement';
+}
+
+/** Of targets that are there, or of some that are not yet. */
+export interface SuggestRequest extends OfAccount {
+  ids?: number[];
+  targets?: NewTarget[];
+}
+
+/** Accepted changes of a thing since a day; of the whole account when nothing is named. */
+export interface HistoryQuery extends OfAccount {
+  from: string;
+  targetId?: number;
+  adGroupId?: number;
+  campaignId?: number;
+}
+
+export interface DataExportQuery extends WindowQuery {
+  kind: ImportKind;
+  format: 'csv' | 'xlsx';
+}
+
+/** A table that a page shows, to be saved as a file. */
+export interface TableToWrite {
+  name: string;
+  headings: string[];
+  rows: unknown[][];
+}

@@ -1,0 +1,41 @@
+import type { ObjectSchema } from 'joi';
+import { MowingError } from '../../contract/mowingError';
+
+/** Largest JSON request taken, in bytes. Report files are not JSON and have no such limit. */
+const MOST_JSON_BYTES = 20_000_000;
+
+/** The JSON body of a request, checked. @throws MowingError for no JSON, too much of it, or faults in it */
+export async function readBody<T>(request: Request, schema: ObjectSchema<T>): Promise<T> {
+  const text = await readText(request);
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new MowingError('bad-request', 'The request’s body is not JSON.');
+  }
+  return readValues(value, schema, 'body');
+}
+
+async function readText(request: Request): Promise<string> {
+  const decoder = new TextDecoder();
+  let bytes = 0;
+  let text = '';
+  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += part.length;
+    if (bytes > MOST_JSON_BYTES)
+      throw new MowingError('too-large', `The request is larger than ${MOST_JSON_BYTES / 1e6} MB.`);
+    text += decoder.decode(part, { stream: true });
+  }
+  return text + decoder.decode();
+}
+
+/** Values as their schema has them. @param where they stand: query, path, body @throws MowingError with every fault */
+export function readValues<T>(value: unknown, schema: ObjectSchema<T>, where: string): T {
+  const result = schema.validate(value, { abortEarly: false, convert: true });
+  if (!result.error) return result.value as T;
+  const faults = result.error.details.map((fault) => ({
+    where: [where, ...fault.path].join('.'),
+    what: fault.message,
+  }));
+  throw new MowingError('bad-request', faults.map((fault) => fault.what).join('; '), faults);
+}

@@ -1,0 +1,52 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+import { addDays, dayNumber } from '../../../core/units';
+import { MowingError } from '../../../contract/mowingError';
+import { findAccount } from '../../../db/queries/accounts';
+import { db } from '../../context/context';
+import { market } from '../../market/market';
+import type { JobAt, JobKind } from '../kind';
+import { bringUpToDate } from './sync';
+
+interface Input {
+  days: number;
+  /** The market's day that is to come; kept, so that a second try does not let more pass. */
+  until?: string;
+}
+
+const POLL_MS = 300;
+
+/** Lets days pass on a simulated market, and takes over what happened. */
+export const advance: JobKind<Input> = {
+  name: 'advance',
+  tries: 6,
+  firstPauseS: 3,
+  dailyAt: null,
+  run: async (at) => {
+    const { accountId, input, tell, keepInput } = at;
+    const account = (await findAccount(db(), accountId))!;
+    if (account.marketId === null)
+      throw new MowingError('conflict', `${account.name} is fed by files; no days can pass.`);
+    const { days } = input;
+    const { today } = await market().clock(account.marketId);
+    const until = input.until ?? addDays(today, days);
+    if (input.until === undefined) await keepInput({ ...input, until });
+    await pass(account.marketId, until, tell);
+    const told = await bringUpToDate(at);
+    return `${days} ${days === 1 ? 'day' : 'days'} passed. ${told}`;
+  },
+};
+
+async function pass(marketId: string, until: string, tell: JobAt<Input>['tell']) {
+  for (;;) {
+    const { today, passing } = await market().clock(marketId);
+    const left = dayNumber(until) - dayNumber(today);
+    if (left <= 0 && !(passing && passing.done < passing.of)) return;
+    const isUnderWay = passing !== null && passing.trouble === '' && passing.done < passing.of;
+    if (passing && passing.trouble !== '' && passing.done < passing.of)
+      throw new MowingError('market-refused', `The market could not let the days pass: ${passing.trouble}`);
+    if (!isUnderWay) await market().advance(marketId, left);
+    const of = passing?.of ?? left;
+    await tell({ doing: `letting days pass: ${today}`, done: Math.max(0, of - left), total: of });
+    await sleep(POLL_MS);
+  }
+}

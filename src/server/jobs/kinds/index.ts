@@ -1,0 +1,8 @@
+import type { JobKind } from '../kind';
+import { advance } from './advance';
+import { sync } from './sync';
+
+/** Every kind of job. A new one is a file beside these and a line here. */
+export const JOB_KINDS: readonly JobKind[] = [sync, advance as unknown as JobKind];
+
+export const jobKind = (name: string): JobKind | undefined => JOB_KINDS.find((kind) => kind.name === name);

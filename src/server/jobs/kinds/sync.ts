@@ -1,0 +1,26 @@
+import { addDays, formatCount } from '../../../core/units';
+import { findAccount } from '../../../db/queries/accounts';
+import { db } from '../../context/context';
+import { market } from '../../market/market';
+import { syncAccount } from '../../sync/syncAccount';
+import type { JobAt, JobKind } from '../kind';
+
+/** Brings an account up to date with its market; by itself in the early morning of the account. */
+export const sync: JobKind = { name: 'sync', run: bringUpToDate, tries: 6, firstPauseS: 3, dailyAt: 5 };
+
+/** @returns what was new, and what the market left out */
+export async function bringUpToDate({
+  accountId,
+  tell,
+}: Pick<JobAt<object>, 'accountId' | 'tell'>): Promise<string> {
+  const { rows, reports, missing } = await syncAccount(accountId, market(), tell);
+  const account = (await findAccount(db(), accountId))!;
+  const upTo = `Up to date with ${account.marketDay === null ? 'the market' : `the market’s ${addDays(account.marketDay, -1)}`}`;
+  const told =
+    reports === 0
+      ? `${upTo}: nothing was new.`
+      : `${upTo}: ${formatCount(rows)} rows from ${formatCount(reports)} reports.`;
+  if (missing.length === 0) return told;
+  const some = missing.slice(0, 3).join('; ');
+  return `${told} The market left out ${formatCount(missing.length)} days (${some}${missing.length > 3 ? ' …' : ''}); they are asked for again at the next sync.`;
+}

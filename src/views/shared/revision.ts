@@ -1,0 +1,64 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useSyncExternalStore } from 'react';
+import type { AccountInfo } from '../../contract/api';
+import { api } from './api';
+
+/** What stands in a page for the days of an account: it moves on only when the reader takes newer data over. */
+type Shown = Pick<AccountInfo, 'revision' | 'today' | 'firstDay' | 'lastDay'>;
+
+const shown = new Map<number, Shown>();
+const listeners = new Set<() => void>();
+let changes = 0;
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** Shows the newest state of an account from now on. */
+function show({ id, revision, today, firstDay, lastDay }: AccountInfo): void {
+  shown.set(id, { revision, today, firstDay, lastDay });
+  changes += 1;
+  for (const listener of listeners) listener();
+}
+
+/** An account as the page shows it: with the revision and days that it began with, or took over since. */
+export function useShownAccount(account: AccountInfo | undefined): AccountInfo | undefined {
+  useSyncExternalStore(subscribe, () => changes);
+  if (!account) return undefined;
+  if (!shown.has(account.id)) {
+    const { revision, today, firstDay, lastDay } = account;
+    shown.set(account.id, { revision, today, firstDay, lastDay });
+  }
+  return { ...account, ...shown.get(account.id)! };
+}
+
+/** How often an open page asks whether there are newer figures, ms. */
+const ASK_EVERY_MS = 15_000;
+
+/** Whether an account has newer data than the page shows, and taking them over. @param account as the page shows it */
+export function useNewData(account: AccountInfo | undefined): {
+  isNewer: boolean;
+  takeOver: () => Promise<void>;
+} {
+  const client = useQueryClient();
+  const id = account?.id;
+  const { data } = useQuery({
+    queryKey: ['revision', id],
+    queryFn: () => api.revision(id!),
+    enabled: id !== undefined,
+    refetchInterval: ASK_EVERY_MS,
+    staleTime: 0,
+  });
+  const takeOver = useCallback(async () => {
+    const accounts = await client.fetchQuery({ queryKey: ['accounts'], queryFn: api.accounts, staleTime: 0 });
+    const newest = accounts.find((one) => one.id === id);
+    if (newest) show(newest);
+    // What the worker holds is keyed by the revision; all else is asked anew.
+    await client.invalidateQueries({ predicate: ({ meta }) => meta?.inWorker !== true });
+  }, [client, id]);
+  return {
+    isNewer: data !== undefined && account !== undefined && data.revision > account.revision,
+    takeOver,
+  };
+}
