@@ -1,14 +1,13 @@
-/** Kinds of reports by day that are taken in and given out. */
-export const REPORT_LABELS = {
-  terms: 'Search terms',
-  targets: 'Targets',
-  placements: 'Placements',
-  hours: 'Hours',
-  sales: 'Product sales',
-  ranks: 'Organic ranks',
-} as const;
+import { FACTS, REPORT_KINDS } from './facts';
+import type { ReportKind } from './facts';
 
-export type ReportKind = keyof typeof REPORT_LABELS;
+export { REPORT_KINDS };
+export type { ReportKind };
+
+/** Kinds of reports by day as users read them. */
+export const REPORT_LABELS = Object.fromEntries(
+  REPORT_KINDS.map((kind) => [kind, FACTS[kind].label]),
+) as Record<ReportKind, string>;
 
 /** Lists that are taken in and given out besides the reports by day. */
 export const TABLE_LABELS = {
@@ -23,8 +22,6 @@ export const TABLE_KINDS = Object.keys(TABLE_LABELS) as TableKind[];
 /** Everything that can be imported. */
 export type ImportKind = ReportKind | TableKind;
 export const IMPORT_LABELS: Record<ImportKind, string> = { ...REPORT_LABELS, ...TABLE_LABELS };
-
-export const REPORT_KINDS = Object.keys(REPORT_LABELS) as ReportKind[];
 
 /** Fields of reports as users read them. */
 export const FIELD_LABELS = {

@@ -1,7 +1,7 @@
 export { readReport } from './readReport';
 export type { ReportReceiver, ReportResult } from './readReport';
 export { placeFields, REPORT_SPECS } from './reportSpec';
-export type { FigureSpec, ReportSpec } from './reportSpec';
+export type { ReportSpec } from './reportSpec';
 export { fieldsOf, matchHeadings, normaliseHeading } from './fields';
 export type { HeadingMatch, HeadingSpec } from './fields';
 export { findShape, headingSet, matchShape } from './fileShape';

@@ -38,14 +38,14 @@ describe('a line is read from its bytes', () => {
       day: '2026-10-05',
       place: 3,
       detail: 8,
-      figures: [999, 12, 0, 2, 70_000, 1_234_567_891],
+      figures: [999, 12, 70_000, 0, 2, 1_234_567_891],
     });
   });
 
   test('also in the middle of other bytes, and before a carriage return', () => {
     learn(aReportRow(), 1, 1);
     const all = bytes(`noise\n${aReportRow()}\r\nnoise`);
-    expect(known.read(all, 6, all.indexOf(10, 6))).toMatchObject({ figures: { 4: 3_100_000 } });
+    expect(known.read(all, 6, all.indexOf(10, 6))).toMatchObject({ figures: { 2: 3_100_000 } });
   });
 
   test('by ids alone where there are all of them: a renamed campaign is the same place', () => {
@@ -112,5 +112,5 @@ test('a decimal comma is read where the file has one', () => {
     'EUR',
   ].join(';');
   learn(german, 1, 1);
-  expect(read(german)).toMatchObject({ figures: [120, 6, 1, 1, 3_100_000, 18_900_000] });
+  expect(read(german)).toMatchObject({ figures: [120, 6, 3_100_000, 1, 1, 18_900_000] });
 });

@@ -96,6 +96,11 @@ export async function findByMarketId(sql: Query, marketId: string): Promise<numb
   return rows[0]?.id;
 }
 
+/** Removes an account with everything that belongs to it. */
+export async function deleteAccount(sql: Query, id: number): Promise<void> {
+  await sql`select mowing.delete_account(${id})`;
+}
+
 /** Removes the demo accounts and everything that belongs to them. */
 export async function deleteDemoAccounts(sql: Query): Promise<void> {
   await sql`select mowing.delete_account(account_id) from mowing.account where is_demo`;

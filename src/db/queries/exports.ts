@@ -1,4 +1,7 @@
-import type { ImportKind } from '../../contract/reportFields';
+import { FACTS } from '../../contract/facts';
+import type { FactSpec, ReportKind } from '../../contract/facts';
+import type { ImportKind, TableKind } from '../../contract/reportFields';
+import { placementWords } from './placementWords';
 import type { Query } from '../connection';
 
 /** A list that is given out: its headings, and its rows block by block. Money columns come as text with a decimal point. */
@@ -8,26 +11,38 @@ export interface ExportRows {
 }
 
 const BLOCK = 2000;
-const AD_HEADINGS = ['Impressions', 'Clicks', 'Spend', 'Orders', 'Units', 'Sales', 'Currency'];
-const PLACE_HEADINGS = [
-  'Campaign ID',
-  'Campaign',
-  'Ad group ID',
-  'Ad group',
-  'Target ID',
-  'Target',
-  'Match type',
-];
-
 const money = (column: string) => `trim_scale(${column}::numeric / 1000000)::text`;
-const AD_COLUMNS = `f.impressions, f.clicks, ${money('f.spend_micros')}, f.orders, f.units, ${money('f.sales_micros')}, a.currency`;
-// An entity that no market has numbered goes out, and comes in again, by its name.
-const PLACE_COLUMNS = `c.market_id, c.name, g.market_id, g.name, t.market_id, t.expression, coalesce(t.match, t.kind)`;
-const PLACE_JOINS = `
-  join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
-  join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = t.ad_group_id
-  join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id`;
-const PRODUCT_JOIN = 'join mowing.product p on p.account_id = f.account_id and p.product_id = f.product_id';
+
+/** How rows name their place as they leave; an entity that no market has numbered goes out, and comes in again, by its name. */
+const PLACES: Record<FactSpec['place'], { headings: string[]; columns: string; joins: string }> = {
+  target: {
+    headings: ['Campaign ID', 'Campaign', 'Ad group ID', 'Ad group', 'Target ID', 'Target', 'Match type'],
+    columns: 'c.market_id, c.name, g.market_id, g.name, t.market_id, t.expression, coalesce(t.match, t.kind)',
+    joins: `
+      join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+      join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = t.ad_group_id
+      join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id`,
+  },
+  campaign: {
+    headings: ['Campaign ID', 'Campaign'],
+    columns: 'c.market_id, c.name',
+    joins: 'join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = f.campaign_id',
+  },
+  product: {
+    headings: ['Item code', 'Product'],
+    columns: 'p.item_code, p.name',
+    joins: 'join mowing.product p on p.account_id = f.account_id and p.product_id = f.product_id',
+  },
+};
+const DETAILS: Record<NonNullable<FactSpec['detail']>, { heading: string; column: string; joins: string }> = {
+  term: {
+    heading: 'Search term',
+    column: 'w.text',
+    joins: 'join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id',
+  },
+  placement: { heading: 'Placement', column: placementWords('f.placement'), joins: '' },
+  hour: { heading: 'Hour', column: 'f.hour', joins: '' },
+};
 
 interface Source {
   headings: string[];
@@ -38,45 +53,36 @@ interface Source {
   byDay: boolean;
 }
 
-const byDay = (headings: string[], columns: string, from: string): Source => ({
-  headings: ['Date', ...headings],
-  columns: `f.day, ${columns}`,
-  from: `${from} join mowing.account a on a.account_id = f.account_id`,
-  order: 'f.day',
-  byDay: true,
-});
+/** A report by day, as its spec says. */
+function byDay(spec: FactSpec): Source {
+  const place = PLACES[spec.place];
+  const detail = spec.detail === null ? null : DETAILS[spec.detail];
+  const figures = spec.figures.map(({ column, unit }) =>
+    unit === 'amount' ? money(`f.${column}`) : `f.${column}`,
+  );
+  const currency = spec.hasMoney;
+  return {
+    headings: [
+      'Date',
+      ...place.headings,
+      ...(detail ? [detail.heading] : []),
+      ...spec.figures.map(({ heading }) => heading),
+      ...(currency ? ['Currency'] : []),
+    ],
+    columns: [
+      'f.day',
+      place.columns,
+      ...(detail ? [detail.column] : []),
+      ...figures,
+      ...(currency ? ['a.currency'] : []),
+    ].join(', '),
+    from: `mowing.${spec.table} f ${place.joins} ${detail?.joins ?? ''} join mowing.account a on a.account_id = f.account_id`,
+    order: 'f.day',
+    byDay: true,
+  };
+}
 
-const SOURCES: Record<ImportKind, Source> = {
-  terms: byDay(
-    [...PLACE_HEADINGS, 'Search term', ...AD_HEADINGS],
-    `${PLACE_COLUMNS}, w.text, ${AD_COLUMNS}`,
-    `mowing.term_day f ${PLACE_JOINS} join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id`,
-  ),
-  targets: byDay(
-    [...PLACE_HEADINGS, ...AD_HEADINGS],
-    `${PLACE_COLUMNS}, ${AD_COLUMNS}`,
-    `mowing.target_day f ${PLACE_JOINS}`,
-  ),
-  placements: byDay(
-    ['Campaign ID', 'Campaign', 'Placement', ...AD_HEADINGS],
-    `c.market_id, c.name, (array['top of search', 'rest of search', 'product pages'])[f.placement + 1], ${AD_COLUMNS}`,
-    'mowing.placement_day f join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = f.campaign_id',
-  ),
-  hours: byDay(
-    ['Hour', 'Campaign ID', 'Campaign', ...AD_HEADINGS],
-    `f.hour, c.market_id, c.name, ${AD_COLUMNS}`,
-    'mowing.campaign_hour f join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = f.campaign_id',
-  ),
-  sales: byDay(
-    ['Item code', 'Product', 'Orders', 'Units', 'Sales', 'Refunded units', 'Refunded sales', 'Currency'],
-    `p.item_code, p.name, f.orders, f.units, ${money('f.sales_micros')}, f.refunded_units, ${money('f.refunded_micros')}, a.currency`,
-    `mowing.product_day f ${PRODUCT_JOIN}`,
-  ),
-  ranks: byDay(
-    ['Item code', 'Product', 'Search term', 'Organic rank', 'Searches a week'],
-    'p.item_code, p.name, w.text, f.organic_rank, f.weekly_searches',
-    `mowing.rank_day f ${PRODUCT_JOIN} join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id`,
-  ),
+const LISTS: Record<TableKind, Source> = {
   entities: {
     headings: [
       'Campaign ID',
@@ -156,7 +162,13 @@ export async function readExport(
   kind: ImportKind,
   span: { from: string; to: string } | null,
 ): Promise<ExportRows> {
-  const { headings, columns, from, order, byDay: hasDays } = SOURCES[kind];
+  const {
+    headings,
+    columns,
+    from,
+    order,
+    byDay: hasDays,
+  } = kind in FACTS ? byDay(FACTS[kind as ReportKind]) : LISTS[kind as TableKind];
   const days = hasDays && span !== null ? sql`and f.day between ${span.from} and ${span.to}` : sql``;
   const rows = sql`
     select ${sql.unsafe(columns)} from ${sql.unsafe(from)} where f.account_id = ${accountId} ${days}

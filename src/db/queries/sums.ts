@@ -1,3 +1,4 @@
+import { placementWords } from './placementWords';
 import type { Query } from '../connection';
 import { targetTable } from './targetTable';
 
@@ -78,8 +79,6 @@ const campaigns = (sql: Query, accountId: number) => sql`
   left join mowing.product p on p.account_id = ${accountId} and p.product_id = g.product_id
   left join mowing.product_line l on l.account_id = ${accountId} and l.line_id = p.line_id`;
 
-const PLACEMENT = `(array['top of search', 'rest of search', 'product pages'])[f.placement + 1]`;
-
 /** Of each grain: what its groups are told apart by, and called. */
 const GROUPS: Record<Grain, { id: string; name: string }> = {
   account: { id: 'null::integer', name: `''` },
@@ -90,7 +89,7 @@ const GROUPS: Record<Grain, { id: string; name: string }> = {
   'ad-group': { id: 'g.ad_group_id', name: `c.name || ' › ' || g.name` },
   target: { id: 't.target_id', name: `coalesce(t.match || ' ', '') || t.expression` },
   term: { id: 'f.term_id', name: 'w.text' },
-  placement: { id: 'f.placement', name: PLACEMENT },
+  placement: { id: 'f.placement', name: placementWords('f.placement') },
   hour: { id: 'f.hour', name: 'f.hour::text' },
 };
 

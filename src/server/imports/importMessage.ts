@@ -1,11 +1,14 @@
 import { MowingError } from '../../contract/mowingError';
+import { FACTS, REPORT_KINDS } from '../../contract/facts';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ImportKind, ReportField } from '../../contract/reportFields';
 import { formatCount } from '../../core/units';
 import type { ImportEnd } from '../../db/queries/imports';
 
 /** Kinds whose rows hold units sold. */
-const SOLD: ImportKind[] = ['terms', 'targets', 'placements', 'hours', 'sales'];
+const SOLD: ImportKind[] = REPORT_KINDS.filter((kind) =>
+  FACTS[kind].figures.some(({ field }) => field === 'units'),
+);
 
 const rows = (count: number) => `${formatCount(count)} ${count === 1 ? 'row' : 'rows'}`;
 

@@ -4,7 +4,7 @@ import { dayFromNumber } from '../../core/units';
 import { copyNumbers } from '../../db/binaryCopy';
 import type { CopyColumn } from '../../db/binaryCopy';
 import type { Transaction } from '../../db/connection';
-import { FACT_TABLES } from '../../db/queries/factTables';
+import { factTable } from '../../db/queries/factTables';
 import type { FactTable } from '../../db/queries/factTables';
 import {
   beginImport,
@@ -67,7 +67,7 @@ export class StagedImport {
     this.tx = tx;
     this.accountId = accountId;
     this.spec = spec;
-    this.table = FACT_TABLES[spec.kind];
+    this.table = factTable(spec.kind);
   }
 
   /** Begins with a segment once the one before is done. @throws what went wrong with that one */
@@ -86,7 +86,7 @@ export class StagedImport {
   async finish(): Promise<ImportResult> {
     await this.under;
     // Ranks name terms too, but say nothing of when shoppers typed them.
-    if (this.spec.kind === 'terms') await noteFirstDays(this.tx, this.accountId, this.firstDays);
+    if (this.spec.keepsFirstDays) await noteFirstDays(this.tx, this.accountId, this.firstDays);
     const days = [...this.fresh, ...this.others].sort((a, b) => a - b);
     this.result.listed.sort((a, b) => a.line - b.line);
     const [first, last] = [days[0], days.at(-1)];
@@ -116,7 +116,7 @@ export class StagedImport {
     const { tx, accountId, spec } = this;
     if (newPlaces.length > 0) {
       const named = newPlaces.map(({ texts }) => described(spec, texts));
-      const ids = await resolvePlaces(tx, accountId, spec.level, named);
+      const ids = await resolvePlaces(tx, accountId, spec.place, named);
       newPlaces.forEach(({ number }, at) => {
         this.placeIds.set(number, ids[at]);
         if (ids[at] === null) this.placeNames.set(number, nameOf(named[at]));
@@ -194,7 +194,7 @@ export class StagedImport {
   }
 
   private repeats() {
-    return `The row repeats an earlier one: same day, ${KEY_WORDS[this.spec.kind]}.`;
+    return `The row repeats an earlier one: same day, ${this.spec.keyWords}.`;
   }
 
   private async merge(segment: Segment, rows: number[]) {
@@ -218,18 +218,9 @@ export class StagedImport {
   }
 }
 
-const KEY_WORDS: Record<ReportSpec['kind'], string> = {
-  terms: 'target and search term',
-  targets: 'and target',
-  placements: 'campaign and placement',
-  hours: 'campaign and hour',
-  sales: 'and product',
-  ranks: 'product and search term',
-};
-
 function described(spec: ReportSpec, texts: string[]): PlaceTexts {
   const place = placeTexts(spec, texts);
-  if (spec.level !== 'target') return place;
+  if (spec.place !== 'target') return place;
   const { kind, match, expression } = classifyTarget(place.target ?? '', place.match ?? '');
   return { ...place, kind, match: match ?? '', expression };
 }

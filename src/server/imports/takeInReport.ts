@@ -214,7 +214,7 @@ function blankEnd(kind: ReportKind, notes: Notes): ImportEnd {
     shape!.headings[column],
     field,
   ]);
-  const { placeIds, level } = REPORT_SPECS[kind];
+  const { placeIds, place } = REPORT_SPECS[kind];
   return {
     state: 'refused',
     read: notes.rows,
@@ -226,7 +226,7 @@ function blankEnd(kind: ReportKind, notes: Notes): ImportEnd {
     unmatched: match?.missing ?? [],
     byName:
       match !== null &&
-      level !== 'product' &&
+      place !== 'product' &&
       placeIds.slice(0, 2).some((field) => match.columns[field] === undefined),
     firstDay: null,
     lastDay: null,

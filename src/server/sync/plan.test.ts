@@ -1,13 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { addDays } from '../../core/units';
 import type { SyncDay } from '../../db/queries/syncDays';
-import { missingDays, planOrders, SYNC_ORDER } from './plan';
+import { REPORT_KINDS } from '../../contract/facts';
+import { missingDays, planOrders } from './plan';
 
 const TODAY = '2026-11-23';
 const FIRST = '2026-10-01';
 /** All days of all kinds, as of some day of the market. */
 const all = (asOf: (day: string) => string, leaveOut: string[] = []): SyncDay[] =>
-  SYNC_ORDER.flatMap((kind) =>
+  REPORT_KINDS.flatMap((kind) =>
     Array.from({ length: 53 }, (_, at) => addDays(FIRST, at))
       .filter((day) => !leaveOut.includes(day))
       .map((day) => ({ kind, day, asOf: asOf(day) })),

@@ -1,6 +1,7 @@
 import { addDays, dayNumber } from '../../core/units';
 import type { Day } from '../../core/units';
-import type { ReportKind } from '../../contract/reportFields';
+import { FACTS, REPORT_KINDS } from '../../contract/facts';
+import type { ReportKind } from '../../contract/facts';
 import type { SyncDay } from '../../db/queries/syncDays';
 
 /** One report to ask for. */
@@ -12,28 +13,6 @@ export interface Order {
 
 /** Days whose orders are still coming in, and that are asked for anew each time. */
 export const LATE_DAYS = 14;
-/** Kinds that carry late orders; the others are final once they are there. */
-const CARRIES_LATE: Record<ReportKind, boolean> = {
-  terms: true,
-  targets: true,
-  placements: true,
-  hours: true,
-  sales: false,
-  ranks: false,
-};
-/** Days in one report: the more rows a day has, the fewer. */
-const DAYS_AT_ONCE: Record<ReportKind, number> = {
-  terms: 10,
-  targets: 15,
-  placements: 60,
-  hours: 30,
-  sales: 60,
-  ranks: 30,
-};
-
-/** Kinds in the order in which they are fetched: what the pages need first comes first. */
-export const SYNC_ORDER: ReportKind[] = ['terms', 'targets', 'placements', 'hours', 'sales', 'ranks'];
-
 /**
  * The reports that bring an account up to date: every day that is not here whole yet, and the last days again, whose
  * orders are still coming in. Days that follow each other are asked for together.
@@ -46,9 +25,9 @@ export function planOrders(known: SyncDay[], first: Day, today: Day): Order[] {
   const isDue = (kind: ReportKind, day: Day) => {
     const on = asOf.get(`${kind} ${day}`);
     if (on === undefined) return true;
-    return CARRIES_LATE[kind] && on < today && dayNumber(on) - dayNumber(day) <= LATE_DAYS;
+    return FACTS[kind].isLate && on < today && dayNumber(on) - dayNumber(day) <= LATE_DAYS;
   };
-  return SYNC_ORDER.flatMap((kind) =>
+  return REPORT_KINDS.flatMap((kind) =>
     together(
       kind,
       days.filter((day) => isDue(kind, day)),
@@ -61,7 +40,7 @@ function together(kind: ReportKind, days: Day[]): Order[] {
   for (const day of days) {
     const last = orders.at(-1);
     const follows = last !== undefined && addDays(last.to, 1) === day;
-    if (follows && dayNumber(day) - dayNumber(last.from) < DAYS_AT_ONCE[kind]) last.to = day;
+    if (follows && dayNumber(day) - dayNumber(last.from) < FACTS[kind].daysAtOnce) last.to = day;
     else orders.push({ kind, from: day, to: day });
   }
   return orders;

@@ -1,0 +1,18 @@
+import { AD_FIGURES, AD_REQUIRED } from './adFigures';
+import { AT_CAMPAIGN, CAMPAIGN } from './places';
+
+export const hours = {
+  kind: 'hours',
+  label: 'Hours',
+  table: 'campaign_hour',
+  ...AT_CAMPAIGN,
+  detail: 'hour',
+  detailColumn: 'hour',
+  figures: AD_FIGURES,
+  required: [['day'], ['hour'], CAMPAIGN, ...AD_REQUIRED],
+  keyWords: 'campaign and hour',
+  isLate: true,
+  daysAtOnce: 30,
+  keepsFirstDays: false,
+  hasMoney: true,
+} as const;

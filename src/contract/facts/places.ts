@@ -1,0 +1,17 @@
+/** How rows about a target, a campaign or a product name it. */
+export const AT_TARGET = {
+  place: 'target',
+  placeIds: ['campaignId', 'adGroupId', 'targetId'],
+  placeNames: ['campaign', 'adGroup', 'target', 'match'],
+} as const;
+
+export const AT_CAMPAIGN = {
+  place: 'campaign',
+  placeIds: ['campaignId'],
+  placeNames: ['campaign'],
+} as const;
+
+export const AT_PRODUCT = { place: 'product', placeIds: ['itemCode'], placeNames: ['product'] } as const;
+
+export const CAMPAIGN = ['campaign', 'campaignId'] as const;
+export const AD_GROUP = ['adGroup', 'adGroupId'] as const;

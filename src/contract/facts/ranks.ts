@@ -1,0 +1,22 @@
+import { AT_PRODUCT } from './places';
+import { count } from './spec';
+
+/** Where a product stands in the results that nobody pays for. */
+export const ranks = {
+  kind: 'ranks',
+  label: 'Organic ranks',
+  table: 'rank_day',
+  ...AT_PRODUCT,
+  detail: 'term',
+  detailColumn: 'term_id',
+  figures: [
+    count('rank', 'Organic rank', 'organic_rank'),
+    count('weeklySearches', 'Searches a week', 'weekly_searches'),
+  ],
+  required: [['day'], ['itemCode'], ['term'], ['rank']],
+  keyWords: 'product and search term',
+  isLate: false,
+  daysAtOnce: 30,
+  keepsFirstDays: false,
+  hasMoney: false,
+} as const;
