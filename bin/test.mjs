@@ -1,6 +1,7 @@
 // npm test: lint, types, import directions, unit, component, database and browser tests, on ports and data of its own.
 // Prints how long each part takes.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
 import path from 'node:path';
 import { keepRunning, waitForAnswer } from './parts/children.mjs';
 import { run } from './parts/commands.mjs';
@@ -114,29 +115,70 @@ async function stage() {
   return { chromium, env, postgres, databases, demo };
 }
 
-async function browserTests({ chromium, env, databases, demo }) {
-  const running = [];
-  const urls = {};
+/** A lane of browser tests: an application and a market of their own on a copy of the demo, which can be made anew. */
+async function openLane({ env, databases, demo }, lane) {
+  const database = `browser_${lane}`;
+  const own = await environment(env, `browser-${lane}`, database);
+  const url = `http://127.0.0.1:${own.MOWING_PORT}`;
+  let running = [];
+  let isFresh = false;
+  const close = async () => {
+    for (const one of running.reverse()) await one.stop();
+    running = [];
+  };
+  const open = async () => {
+    await databases.copy(database, demo);
+    running.push(await openMarket(own, lane));
+    running.push(keepRunning('app', own, path.join(logs, `app-${lane}.log`)));
+    await waitForAnswer(`${url}/api/health`, 60, 'application');
+    isFresh = true;
+  };
+  await open();
+  return {
+    url,
+    close,
+    makeFresh: async () => {
+      if (!isFresh) {
+        await close();
+        await open();
+      }
+      isFresh = false;
+    },
+  };
+}
+
+/** Where a file of tests asks for a fresh demo: POST /LANE. */
+function openStageServer(lanes) {
+  const server = createServer((request, response) => {
+    const lane = lanes[Number(request.url?.slice(1))];
+    const answer = (status, text) => response.writeHead(status).end(text);
+    if (!lane) return answer(404, `There is no lane ${request.url}.`);
+    lane.makeFresh().then(
+      () => answer(200, 'fresh'),
+      (error) => answer(500, String(error.stack)),
+    );
+  });
+  return new Promise((resolve) => server.listen(0, '127.0.0.1', () => resolve(server)));
+}
+
+async function browserTests(staged) {
+  const lanes = [];
+  let server;
   try {
-    for (const lane of LANES) {
-      await databases.copy(`browser_${lane}`, demo);
-      const own = await environment(env, `browser-${lane}`, `browser_${lane}`);
-      running.push(await openMarket(own, lane));
-      running.push(keepRunning('app', own, path.join(logs, `app-${lane}.log`)));
-      const url = `http://127.0.0.1:${own.MOWING_PORT}`;
-      await waitForAnswer(`${url}/api/health`, 60, 'application');
-      urls[`MOWING_URL_${lane}`] = url;
-    }
+    for (const lane of LANES) lanes.push(await openLane(staged, lane));
+    server = await openStageServer(lanes);
     const report = path.join(dataDir, 'browser.json');
     await runner('browser tests', ['playwright', 'test'], report, playwrightCount, {
-      ...env,
-      ...urls,
+      ...staged.env,
+      ...Object.fromEntries(lanes.map(({ url }, lane) => [`MOWING_URL_${lane}`, url])),
+      MOWING_STAGE: `http://127.0.0.1:${server.address().port}`,
       NODE_ENV: 'test',
       MOWING_BROWSER_REPORT: report,
-      MOWING_CHROMIUM: chromium,
+      MOWING_CHROMIUM: staged.chromium,
     });
   } finally {
-    for (const one of running.reverse()) await one.stop();
+    server?.close();
+    for (const lane of lanes) await lane.close();
   }
 }
 

@@ -1,7 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { demoAccount } from './page';
+import { demoAccount, freshStage } from './page';
+
+test.beforeAll(freshStage);
 
 // What a checker of accessibility finds on each place, in both themes: nothing that shuts somebody out.
 

@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { aReport, aReportRow } from '../make/report';
-import { newAccount } from './page';
+import { newAccount, freshStage } from './page';
+
+test.beforeAll(freshStage);
 
 // What a script on the same machine does, as the formats page describes it.
 

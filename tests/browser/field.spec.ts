@@ -1,6 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { demoAccount, emptyTray, lensRows, namesIn, newAccount, openField, press, watch } from './page';
+import {
+  demoAccount,
+  emptyTray,
+  lensRows,
+  namesIn,
+  newAccount,
+  openField,
+  press,
+  watch,
+  freshStage,
+} from './page';
+
+test.beforeAll(freshStage);
 
 const bar = 'Change by hand';
 

@@ -11,7 +11,10 @@ import {
   tray,
   watch,
   goToStep,
+  freshStage,
 } from './page';
+
+test.beforeAll(freshStage);
 
 /** A report by names in European spelling: one term that sold, one that never did, one too long for a keyword, broken rows. */
 function ownReport(): string {

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import type { FieldSumsAnswer } from '../../src/contract/api';
 import { aReport, aReportRow } from '../make/report';
-import { demoAccount, emptyTray, newAccount, openField, press, watch } from './page';
+import { demoAccount, emptyTray, newAccount, openField, press, watch, freshStage } from './page';
+
+test.beforeAll(freshStage);
 
 test('ten bids lowered by hand, sent, seven days pass: the spend has moved', async ({ page, request }) => {
   test.setTimeout(180_000);

@@ -110,3 +110,12 @@ export async function goToStep(page: Page, label: string): Promise<void> {
   await press(page, (await entry.getAttribute('title'))!);
   await expect(entry).toHaveAttribute('aria-current', 'step');
 }
+
+/** Gives a file of tests the demo as it was loaded, whatever the file before did to it. */
+export async function freshStage(): Promise<void> {
+  const stage = process.env.MOWING_STAGE;
+  // Run by hand against an application that is there, tests take it as it is.
+  if (!stage) return;
+  const answer = await fetch(`${stage}/${process.env.TEST_PARALLEL_INDEX ?? 0}`, { method: 'POST' });
+  if (!answer.ok) throw new Error(`The stage could not be made anew: ${await answer.text()}`);
+}

@@ -14,7 +14,9 @@ import { reviewSettings, rowKey, toChanges } from '../../src/plans/terms';
 import type { Arranged } from '../../src/plans/terms';
 import { fieldEngine } from '../../src/views/shared/fieldEngine/fieldEngine';
 import { reviewEngine } from '../../src/views/round/terms/worker/reviewEngine';
-import { demoAccount, emptyTray, stagedIn } from './page';
+import { demoAccount, emptyTray, stagedIn, freshStage } from './page';
+
+test.beforeAll(freshStage);
 
 // What the page's workers propose and what scripts and nights get are one thing: the same rows, words and figures.
 

@@ -15,7 +15,10 @@ import {
   tray,
   watch,
   goToStep,
+  freshStage,
 } from './page';
+
+test.beforeAll(freshStage);
 
 let account: number;
 
@@ -97,8 +100,10 @@ test.describe('a link', () => {
       'descending',
     );
     await expect(other.getByLabel('× the clicks an order usually takes')).toHaveValue('3');
-    await page.getByRole('button', { name: 'Undo', exact: true }).click();
-    await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(2);
+    await page.getByLabel('× the clicks an order usually takes').fill('4');
+    await press(page, 'Enter');
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+    await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(3);
     await request.put('/api/choices', { data: { account, terms: { basis: 'chance' } } });
   });
 

@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import type { Route } from '../../src/core/routes';
-import { demoAccount, emptyTray, evidence, openRound, press, treeOf, watch } from './page';
+import { demoAccount, emptyTray, evidence, openRound, press, treeOf, watch, freshStage } from './page';
+
+test.beforeAll(freshStage);
 
 test('routes are proposed, approved by key, drawn, refused in a circle; harvests follow them', async ({
   page,

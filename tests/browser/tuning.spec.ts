@@ -14,7 +14,10 @@ import {
   treeOf,
   watch,
   goToStep,
+  freshStage,
 } from './page';
+
+test.beforeAll(freshStage);
 
 let account: number;
 

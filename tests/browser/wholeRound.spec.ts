@@ -19,7 +19,10 @@ import {
   tray,
   treeOf,
   watch,
+  freshStage,
 } from './page';
+
+test.beforeAll(freshStage);
 
 let account: number;
 

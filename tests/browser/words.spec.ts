@@ -1,5 +1,18 @@
 import { expect, test } from '@playwright/test';
-import { demoAccount, emptyTray, lensRows, newAccount, press, sendTray, stagedIn, tray, watch } from './page';
+import {
+  demoAccount,
+  emptyTray,
+  lensRows,
+  newAccount,
+  press,
+  sendTray,
+  stagedIn,
+  tray,
+  watch,
+  freshStage,
+} from './page';
+
+test.beforeAll(freshStage);
 
 let account: number;
 

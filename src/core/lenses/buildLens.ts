@@ -34,7 +34,7 @@ export interface LensRow {
   state: (typeof STATES)[number];
   isHeld: boolean;
   at: Place;
-  termId: number;
+  part: number;
   value: number | null;
   isInherited: boolean;
   changedOn: string | undefined;
@@ -90,7 +90,7 @@ function fill(table: LensTable, at: number, row: LensRow, index: TreeIndex) {
   table.campaignId[at] = row.at.campaignId;
   table.productId[at] = row.at.productId;
   table.lineId[at] = row.at.lineId;
-  table.termId[at] = row.termId;
+  table.part[at] = row.part;
   table.value[at] = row.value ?? NaN;
   table.isInherited[at] = row.isInherited ? 1 : 0;
   const { acos, margin } = index.aimOf(row.at);
@@ -123,7 +123,7 @@ function usualOf(
     }
   }
   const account = usualInAccount(total);
-  if (lensNamed(lens).value === 'budget' || lens === 'products') return () => account;
+  if (lensNamed(lens).usualIn === 'account') return () => account;
   const known = new Map([...byCampaign].map(([id, own]) => [id, usualInCampaign(own, account)] as const));
   return (row) => known.get(table.campaignId[row]) ?? account;
 }

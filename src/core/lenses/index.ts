@@ -1,5 +1,5 @@
 export { LENS_NAMES, LENSES, lensNamed } from './lens';
-export type { Lens, LensGrain, LensName, LensValue } from './lens';
+export type { IdColumn, Lens, LensEntity, LensGrain, LensName, LensValue } from './lens';
 export { indexTree } from './accountTree';
 export type {
   AccountTree,

@@ -19,19 +19,20 @@ export function rowsOfLens(
   sums: GrainSums,
   terms: ReadonlyMap<number, KnownTerm>,
 ): Rows {
-  switch (lens) {
-    case 'terms':
+  const { entity, shows } = lensNamed(lens);
+  switch (entity) {
+    case 'term':
       return termRows(index, sums, terms);
-    case 'placements':
+    case 'placement':
       return placementRows(index, sums);
-    case 'campaigns':
+    case 'campaign':
       return byPlace(index, sums, campaignRows(index), (place) => place.campaignId);
-    case 'ad-groups':
+    case 'ad-group':
       return byPlace(index, sums, adGroupRows(index), (place) => place.adGroupId);
-    case 'products':
+    case 'product':
       return byPlace(index, sums, productRows(index), (place) => place.productId);
-    default:
-      return byPlace(index, sums, targetRows(index, lensNamed(lens).shows!), (place) => place.targetId);
+    case 'target':
+      return byPlace(index, sums, targetRows(index, shows!), (place) => place.targetId);
   }
 }
 
@@ -49,7 +50,7 @@ function byPlace(
   };
 }
 
-const PLAIN = { kind: '', termId: 0, isInherited: false, isHeld: false } as const;
+const PLAIN = { kind: '', part: 0, isInherited: false, isHeld: false } as const;
 
 function targetRows(index: TreeIndex, shows: (target: Target) => boolean): Map<number, LensRow> {
   const rows = new Map<number, LensRow>();
@@ -93,7 +94,7 @@ function targetRow(index: TreeIndex, target: Target, { at, place, isHeld: held, 
     state: target.state,
     isHeld: held,
     at: { targetId: target.id, adGroupId, campaignId, productId, lineId },
-    termId: 0,
+    part: 0,
     value: target.bid ?? defaultBid,
     isInherited: target.bid === null,
     changedOn: index.changedOn('target', target.id),
@@ -137,7 +138,7 @@ function termRows(
       known.set(id, caught);
     }
     const term = terms.get(termId![from]);
-    rows.push({ ...caught, name: term?.text ?? '', term, termId: termId![from] });
+    rows.push({ ...caught, name: term?.text ?? '', term, part: termId![from] });
   }
   return { rows, rowOf: (from) => from };
 }
@@ -155,7 +156,7 @@ function placementRows(index: TreeIndex, { size, campaignId, placement }: GrainS
       state: campaign?.state ?? 'enabled',
       at: index.placeOfCampaign(campaignId![from]),
       // The placement takes the room of a target's id: a row is told apart by campaign and placement.
-      termId: placement![from],
+      part: placement![from],
       value: campaign?.[which] ?? null,
       changedOn: index.changedOn('campaign', campaignId![from]),
     });

@@ -29,7 +29,8 @@ export interface LensTable {
   /** 1 where it is enabled but what it hangs below is not. */
   isHeld: Uint8Array;
   targetId: Int32Array;
-  termId: Int32Array;
+  /** What tells rows with the same id apart: the term's id, or the placement's number (see PLACEMENTS); 0 for others. */
+  part: Int32Array;
   adGroupId: Int32Array;
   campaignId: Int32Array;
   productId: Int32Array;
@@ -74,7 +75,7 @@ export function emptyLensTable(
     state: new Uint8Array(size),
     isHeld: new Uint8Array(size),
     targetId: ids(),
-    termId: ids(),
+    part: ids(),
     adGroupId: ids(),
     campaignId: ids(),
     productId: ids(),

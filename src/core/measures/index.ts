@@ -1,4 +1,4 @@
-export { addSums, NO_SUMS } from './sums';
+export { addSums, NO_SUMS, SUM_KEYS, sumsFrom } from './sums';
 export type { Sums } from './sums';
 export { measure, MEASURES, ratio } from './measures';
 export { businessMeasure, BUSINESS_MEASURES } from './businessMeasures';

@@ -1,26 +1,16 @@
-import type { Micros } from '../units';
+/** The additive figures of a scope over a window, from which everything else is computed. Money (spend, sales attributed to ads) in micros. */
+export const SUM_KEYS = ['impressions', 'clicks', 'spend', 'orders', 'units', 'sales'] as const;
 
-/** The additive figures of a scope over a window. Everything else is computed from these. */
-export interface Sums {
-  impressions: number;
-  clicks: number;
-  spend: Micros;
-  orders: number;
-  units: number;
-  /** Sales attributed to ads. */
-  sales: Micros;
+export type Sums = Record<(typeof SUM_KEYS)[number], number>;
+
+/** Sums made key by key. */
+export function sumsFrom(of: (key: keyof Sums) => number): Sums {
+  const sums = {} as Sums;
+  for (const key of SUM_KEYS) sums[key] = of(key);
+  return sums;
 }
 
-export const NO_SUMS: Readonly<Sums> = { impressions: 0, clicks: 0, spend: 0, orders: 0, units: 0, sales: 0 };
+export const NO_SUMS: Readonly<Sums> = sumsFrom(() => 0);
 
 /** Adds two sums. */
-export function addSums(a: Sums, b: Sums): Sums {
-  return {
-    impressions: a.impressions + b.impressions,
-    clicks: a.clicks + b.clicks,
-    spend: a.spend + b.spend,
-    orders: a.orders + b.orders,
-    units: a.units + b.units,
-    sales: a.sales + b.sales,
-  };
-}
+export const addSums = (a: Sums, b: Sums): Sums => sumsFrom((key) => a[key] + b[key]);

@@ -1,4 +1,5 @@
 import { matchForm, normaliseTerm } from '../matching';
+import { NO_SUMS } from '../measures';
 import type { Sums } from '../measures';
 
 /**
@@ -41,7 +42,7 @@ export function sumsOfRow(table: TermTable, row: number): Sums {
 
 /** The sums of the given rows (all when left out). */
 export function sumsOfRows(table: TermTable, rows?: ArrayLike<number>): Sums {
-  const total: Sums = { impressions: 0, clicks: 0, spend: 0, orders: 0, units: 0, sales: 0 };
+  const total: Sums = { ...NO_SUMS };
   const count = rows ? rows.length : table.size;
   for (let i = 0; i < count; i += 1) addRow(total, table, rows ? rows[i] : i);
   return total;
@@ -53,7 +54,7 @@ export function sumsByCampaign(table: TermTable): Map<number, Sums> {
   for (let row = 0; row < table.size; row += 1) {
     const id = table.campaignId[row];
     let own = sums.get(id);
-    if (!own) sums.set(id, (own = { impressions: 0, clicks: 0, spend: 0, orders: 0, units: 0, sales: 0 }));
+    if (!own) sums.set(id, (own = { ...NO_SUMS }));
     addRow(own, table, row);
   }
   return sums;

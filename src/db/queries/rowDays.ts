@@ -1,3 +1,4 @@
+import { lensNamed } from '../../core/lenses';
 import type { LensName } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
 import type { Query } from '../connection';
@@ -26,22 +27,22 @@ async function source(
     join mowing.ad_group g on g.account_id = ${accountId} and g.${sql.unsafe(column)} = k.id
     join mowing.target t on t.account_id = ${accountId} and t.ad_group_id = g.ad_group_id
     join mowing.${facts} f on f.account_id = ${accountId} and f.target_id = t.target_id`;
-  switch (lens) {
-    case 'terms':
+  switch (lensNamed(lens).entity) {
+    case 'term':
       return {
         of: sql`${pairs} join mowing.term_day f on f.account_id = ${accountId} and f.target_id = k.id and f.term_id = k.part`,
       };
-    case 'placements':
+    case 'placement':
       return {
         of: sql`${pairs} join mowing.placement_day f on f.account_id = ${accountId} and f.campaign_id = k.id and f.placement = k.part`,
       };
-    case 'campaigns':
+    case 'campaign':
       return { of: structure('campaign_id') };
-    case 'ad-groups':
+    case 'ad-group':
       return { of: structure('ad_group_id') };
-    case 'products':
+    case 'product':
       return { of: structure('product_id') };
-    default:
+    case 'target':
       return {
         of: sql`${keys} join mowing.${facts} f on f.account_id = ${accountId} and f.target_id = k.id`,
       };

@@ -1,6 +1,6 @@
-import { changeKey, moveByHand, setValueOf, stopOf } from '../../core/changes';
+import { changeKey, MAX_MODIFIER, moveByHand, setValueOf, stopOf } from '../../core/changes';
 import type { HandStep, MarketLimits, ValueLimits } from '../../core/changes';
-import { sumsAt } from '../../core/lenses';
+import { lensNamed, sumsAt } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import { monthAt } from '../../core/bids';
 import type { Month } from '../../core/bids';
@@ -43,8 +43,9 @@ interface PlanOptions {
 
 /** The market's limits for what a lens's value is. Modifiers are shares in steps of 1 %. */
 export function limitsOf(lens: LensTable['lens'], limits: MarketLimits): ValueLimits {
-  if (lens === 'placements') return { step: 0.01, min: 0, max: 9 };
-  if (lens === 'campaigns') return { step: 10_000, min: limits.minBudget, max: limits.maxBudget };
+  const { value } = lensNamed(lens);
+  if (value === 'modifier') return { step: 0.01, min: 0, max: MAX_MODIFIER };
+  if (value === 'budget') return { step: 10_000, min: limits.minBudget, max: limits.maxBudget };
   return { step: limits.bidStep, min: limits.minBid, max: limits.maxBid };
 }
 
@@ -165,7 +166,8 @@ function expectedOf(change: NewChange['change'], window: Month, days: number): N
 }
 
 function stepWords(step: HandStep, lens: LensTable['lens']): string {
-  const show = (value: number) => (lens === 'placements' ? formatShare(value, 0) : formatMoney(value));
+  const show = (value: number) =>
+    lensNamed(lens).value === 'modifier' ? formatShare(value, 0) : formatMoney(value);
   switch (step.kind) {
     case 'percent':
       return `${step.by > 0 ? '+' : '−'}${formatShare(Math.abs(step.by), 0)}`;

@@ -1,4 +1,4 @@
-import { STATES } from '../../core/lenses';
+import { lensNamed, STATES } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import { changeKey } from '../../core/changes';
 import type { Change } from '../../core/changes';
@@ -23,24 +23,12 @@ export function valueChange(table: LensTable, row: number, to: number): Change |
   const now = table.value[row];
   // A target without a bid of its own goes from its ad group’s default: undone, it bids that again.
   const from = Number.isNaN(now) ? null : now;
-  switch (table.lens) {
-    case 'keywords':
-    case 'items':
-    case 'auto':
-      return { kind: 'set-bid', targetId: table.targetId[row], from, to };
-    case 'campaigns':
-      return { kind: 'set-budget', campaignId: table.campaignId[row], from, to };
-    case 'placements':
-      return {
-        kind: 'set-modifier',
-        campaignId: table.campaignId[row],
-        placement: PLACEMENTS[table.termId[row]],
-        from: from ?? 0,
-        to,
-      };
-    default:
-      return null;
-  }
+  const { sets, value } = lensNamed(table.lens);
+  if (!sets) return null;
+  if (value === 'bid') return { kind: 'set-bid', targetId: table.targetId[row], from, to };
+  const campaignId = table.campaignId[row];
+  if (value === 'budget') return { kind: 'set-budget', campaignId, from, to };
+  return { kind: 'set-modifier', campaignId, placement: PLACEMENTS[table.part[row]], from: from ?? 0, to };
 }
 
 /** The value that is staged for a row; undefined for none. */
@@ -55,19 +43,11 @@ export function stagedValue(staged: Staged, table: LensTable, row: number): numb
 export function stateChange(table: LensTable, row: number, to: 'enabled' | 'paused'): Change | null {
   const from = STATES[table.state[row]];
   if (from === to || from === 'archived' || from === 'draft') return null;
-  const entity = ENTITIES[table.lens as keyof typeof ENTITIES];
+  const { pauses: entity } = lensNamed(table.lens);
   if (!entity) return null;
   const id = { target: table.targetId, campaign: table.campaignId, 'ad-group': table.adGroupId }[entity][row];
   return { kind: 'set-state', entity, id, from, to };
 }
-
-const ENTITIES = {
-  keywords: 'target',
-  items: 'target',
-  auto: 'target',
-  campaigns: 'campaign',
-  'ad-groups': 'ad-group',
-} as const;
 
 /** Whether a row was changed so lately that what it did cannot be seen yet. */
 export const isRecent = (table: LensTable, row: number): boolean => table.age[row] <= COOL_DOWN_DAYS;

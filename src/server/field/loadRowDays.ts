@@ -1,3 +1,4 @@
+import { lensNamed } from '../../core/lenses';
 import { dayNumber, daysIn } from '../../core/units';
 import type { RowDaysAnswer, RowsRequest, SparksAnswer } from '../../contract/field';
 import { MowingError } from '../../contract/mowingError';
@@ -7,7 +8,7 @@ import { db } from '../context/context';
 
 async function check({ account, ids, parts, lens, from, to }: RowsRequest): Promise<void> {
   await needAccount(account);
-  const needsParts = lens === 'terms' || lens === 'placements';
+  const needsParts = lensNamed(lens).part !== null;
   if (needsParts && ids.length !== parts.length)
     throw new MowingError('bad-request', `The lens ${lens} needs as many parts as ids.`);
   if (from > to) throw new MowingError('bad-request', `The span ends (${to}) before it begins (${from}).`);

@@ -5,9 +5,10 @@ import type { FieldsOffered } from '../shared/conditions/words';
 
 /** The fields that conditions of a lens can be on. */
 export function fieldsOffered(lens: LensName): FieldsOffered {
-  const hasKind = !['campaigns', 'ad-groups', 'products'].includes(lens);
+  const { entity, value } = lensNamed(lens);
+  const hasKind = !['campaign', 'ad-group', 'product'].includes(entity);
   // Modifiers are no money, and terms have no bid: a condition on one would compare what cannot be compared.
-  const hasBid = lensNamed(lens).value !== 'modifier' && lensNamed(lens).value !== 'none';
+  const hasBid = value !== 'modifier' && value !== 'none';
   return {
     numbers: NUMBER_FIELDS.map(({ key }) => key).filter((key) => hasBid || key !== 'bid'),
     texts: ['name', 'place'],
@@ -16,7 +17,7 @@ export function fieldsOffered(lens: LensName): FieldsOffered {
       'evidence',
       'state',
       ...(hasKind ? (['kind'] as const) : []),
-      ...(lens === 'terms' ? (['termKind', 'seen'] as const) : []),
+      ...(entity === 'term' ? (['termKind', 'seen'] as const) : []),
     ],
   };
 }

@@ -7,36 +7,18 @@ export function idsOf(
   table: LensTable,
   rows: ArrayLike<number>,
 ): Pick<RowsRequest, 'lens' | 'ids' | 'parts'> {
-  const column = {
-    terms: table.targetId,
-    placements: table.campaignId,
-    campaigns: table.campaignId,
-    'ad-groups': table.adGroupId,
-    products: table.productId,
-    keywords: table.targetId,
-    items: table.targetId,
-    auto: table.targetId,
-    targets: table.targetId,
-  }[table.lens];
-  const hasParts = table.lens === 'terms' || table.lens === 'placements';
+  const { id, part } = lensNamed(table.lens);
   return {
     lens: table.lens,
-    ids: Array.from(rows, (row) => column[row]),
-    parts: hasParts ? Array.from(rows, (row) => table.termId[row]) : [],
+    ids: Array.from(rows, (row) => table[id][row]),
+    parts: part === null ? [] : Array.from(rows, (row) => table.part[row]),
   };
 }
 
 /** What names a row for good: "target 12", "term 12 5", "campaign 3". Notes hang on it. */
 export function subjectOf(table: LensTable, row: number): string {
   const { ids, parts } = idsOf(table, [row]);
-  const words: Record<string, string> = {
-    terms: 'term',
-    placements: 'placement',
-    campaigns: 'campaign',
-    'ad-groups': 'ad-group',
-    products: 'product',
-  };
-  return [words[table.lens] ?? 'target', ids[0], ...parts].join(' ');
+  return [lensNamed(table.lens).entity, ids[0], ...parts].join(' ');
 }
 
 /** The words for some rows: "1 keyword", "1,204 keywords". */

@@ -8,7 +8,7 @@ export type TellKind = 'done' | 'warning' | 'fault';
 const VARIANTS = { done: 'default', warning: 'warning', fault: 'error' } as const;
 const SHOWN_MS = { done: 2500, warning: 8000, fault: 9000 };
 /** A notice with a way back stays longer: it has to be read and reached. */
-const UNDO_MS = 6000;
+const UNDO_MS = 12_000;
 
 interface TellMore {
   kind?: TellKind;

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import type { RefObject } from 'react';
 import type { AcosBands, HandStep } from '../../../core/changes';
 import { lensNamed } from '../../../core/lenses';
-import type { LensTable } from '../../../core/lenses';
 import { MICROS_PER_UNIT } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { NewChange } from '../../../contract/changes';
@@ -47,9 +46,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
   const [kind, setKind] = useState<StepKind>('percent');
   const [text, setText] = useState('-15');
   const [againToo, setAgainToo] = useState(false);
-  const { value } = lensNamed(table.lens);
-  const isSettable =
-    value === 'bid' ? table.lens !== 'ad-groups' : value === 'budget' || value === 'modifier';
+  const { value, sets: isSettable, whyNotSet } = lensNamed(table.lens);
   const steps = STEPS.filter(({ bidsOnly }) => !bidsOnly || value === 'bid');
   const chosenKind = steps.some((one) => one.kind === kind) ? kind : 'percent';
   const [bands, setBands] = useRemembered<AcosBands>('acos-bands', USUAL_BANDS);
@@ -129,7 +126,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
           </Button>
         </>
       )}
-      {!isSettable && <span className="faint">{WHY_NOT[table.lens] ?? ''}</span>}
+      {!isSettable && <span className="faint">{whyNotSet}</span>}
       {pausing.length > 0 && (
         <Button onClick={() => onStage(pausing)} title="p">
           Pause {pausing.length}
@@ -143,12 +140,6 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
     </form>
   );
 }
-
-const WHY_NOT: Partial<Record<LensTable['lens'], string>> = {
-  terms: 'Search terms have no bid of their own: Round proposes keywords and negatives for them.',
-  'ad-groups': 'Bids stand on the targets: Enter shows those of the focused ad group.',
-  products: 'Costs and targets of products are set under Setup.',
-};
 
 function readStep(kind: StepKind, text: string, isShare: boolean, bands: AcosBands): HandStep | null {
   const number = Number(text.replace(',', '.').replace('−', '-'));

@@ -1,3 +1,4 @@
+import { lensNamed } from '../../../core/lenses';
 import { formatOnStep, formatShare } from '../../../core/units';
 import { BidCell } from '../../shared/BidCell';
 import { isRecent, limitsOf, stagedValue, valueChange } from '../../../plans/byHand';
@@ -15,7 +16,7 @@ export function ValueCell({
 }: ColumnsOf & { row: number }) {
   const now = table.value[row];
   const to = stagedValue(staged, table, row);
-  const isShare = table.lens === 'placements';
+  const isShare = lensNamed(table.lens).value === 'modifier';
   const { step } = limitsOf(table.lens, limits);
   const show = (value: number) => (isShare ? `+${formatShare(value, 0)}` : formatOnStep(value, step));
   const isSettable = valueChange(table, row, 0) !== null && table.state[row] !== 2;

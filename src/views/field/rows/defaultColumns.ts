@@ -1,46 +1,6 @@
+import { lensNamed } from '../../../core/lenses';
 import type { LensName } from '../../../core/lenses';
 import type { ColumnState } from '../../../table';
-
-const FIGURES = ['clicks', 'spend', 'd.spend', 'orders', 'sales', 'acos'];
-const OF_TARGETS = ['standing', 'name', 'place', 'kind', 'bid', ...FIGURES, 'trend'];
-
-const SHOWN: Record<LensName, string[]> = {
-  keywords: OF_TARGETS,
-  items: OF_TARGETS,
-  auto: OF_TARGETS,
-  targets: OF_TARGETS,
-  terms: [
-    'standing',
-    'name',
-    'place',
-    'kind',
-    'termKind',
-    'clicks',
-    'spend',
-    'd.spend',
-    'orders',
-    'sales',
-    'acos',
-    'trend',
-  ],
-  placements: [
-    'standing',
-    'name',
-    'place',
-    'bid',
-    'clicks',
-    'cvr',
-    'cpc',
-    'spend',
-    'orders',
-    'sales',
-    'acos',
-    'trend',
-  ],
-  campaigns: ['standing', 'name', 'place', 'state', 'bid', ...FIGURES, 'trend'],
-  'ad-groups': ['standing', 'name', 'place', 'state', ...FIGURES, 'loss', 'trend'],
-  products: ['standing', 'name', 'place', ...FIGURES, 'loss', 'breakEvenLoss', 'trend'],
-};
 
 const WIDTHS: Record<string, number> = {
   standing: 16,
@@ -74,7 +34,7 @@ export const widthOf = (key: string): number => WIDTHS[key] ?? USUAL_WIDTH;
 
 /** How the columns of a lens stand as long as nobody has set them. */
 export const defaultColumns = (lens: LensName): ColumnState => ({
-  shown: SHOWN[lens],
+  shown: [...lensNamed(lens).columns],
   widths: {},
   pinned: ['standing', 'name'],
 });

@@ -59,7 +59,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
     },
     {
       key: 'place',
-      label: table.lens === 'products' ? 'Line' : table.lens === 'campaigns' ? 'Product' : 'Where',
+      label: lens.placeLabel,
       width: widthOf('place'),
       grows: 2,
       sortable: true,
@@ -78,7 +78,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
         'Match type, or what kind of target it is; for search terms, of the target that caught them.',
       cell: (row) => <span title={table.kind[row]}>{table.kind[row]}</span>,
     },
-    ...(table.lens === 'terms' ? termColumns(of) : []),
+    ...(lens.entity === 'term' ? termColumns(of) : []),
     {
       key: 'state',
       label: 'State',

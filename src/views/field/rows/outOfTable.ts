@@ -1,3 +1,4 @@
+import { lensNamed } from '../../../core/lenses';
 import { isChoiceKey, isNumberKey, numberField } from '../../../core/conditions';
 import type { RowReader } from '../../../core/conditions';
 import type { LensTable } from '../../../core/lenses';
@@ -29,7 +30,9 @@ function headingOf(table: LensTable, key: string, label: string, currency: strin
 
 /** Whether a column is money; the value of a placement is a share. */
 const isMoney = (table: LensTable, key: string): boolean =>
-  isNumberKey(key) && numberField(key).unit === 'money' && !(key === 'bid' && table.lens === 'placements');
+  isNumberKey(key) &&
+  numberField(key).unit === 'money' &&
+  !(key === 'bid' && lensNamed(table.lens).value === 'modifier');
 
 function cellReader(table: LensTable, reader: RowReader, key: string): (row: number) => Cell {
   if (key === 'name') return (row) => table.name[row];

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { describeChange } from '../../../core/changes';
+import { lensNamed } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { daysIn, dayNumber, formatDay } from '../../../core/units';
 import { api } from '../api';
@@ -19,7 +20,8 @@ const MOST = 6;
 
 /** What was changed on a row, marked below its days and told in words. */
 export function History({ account, table, row, from, stripFrom, stripTo, width }: HistoryProps) {
-  const of = historyOf(table, row);
+  const column = lensNamed(table.lens).history;
+  const of = column && { [column]: table[column][row] };
   const history = useQuery({
     queryKey: ['history', account, from, of],
     queryFn: () => api.history(account, from, of!),
@@ -68,19 +70,4 @@ export function History({ account, table, row, from, stripFrom, stripTo, width }
       )}
     </>
   );
-}
-
-/** Whose changes count for a row: of a target its own, of what is above it everything below too. */
-function historyOf(table: LensTable, row: number) {
-  switch (table.lens) {
-    case 'campaigns':
-    case 'placements':
-      return { campaignId: table.campaignId[row] };
-    case 'ad-groups':
-      return { adGroupId: table.adGroupId[row] };
-    case 'products':
-      return null;
-    default:
-      return { targetId: table.targetId[row] };
-  }
 }

@@ -1,3 +1,4 @@
+import { lensNamed } from '../../../core/lenses';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
@@ -15,7 +16,7 @@ interface SameElsewhereProps {
 /** Where else the same words or the same item run. */
 export function SameElsewhere({ engine, loaded, row, onRow }: SameElsewhereProps) {
   const { lens } = loaded.table;
-  const hasWords = lens === 'keywords' || lens === 'items' || lens === 'terms';
+  const { hasWords } = lensNamed(lens);
   const isResting = useResting(row);
   const { data } = useQuery({
     queryKey: ['elsewhere', loaded.loadId, row],

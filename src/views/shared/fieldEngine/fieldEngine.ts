@@ -200,7 +200,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     /** Other rows of the lens with the same words or item; most clicks first. */
     elsewhere(loadId: number, row: number): ElsewhereRow[] {
       const at = ofLoad(loadId);
-      if (!at || !['keywords', 'items', 'terms'].includes(at.table.lens)) return [];
+      if (!at || !lensNamed(at.table.lens).hasWords) return [];
       const { place, kind, now } = at.table;
       return at
         .sameWords(row)
