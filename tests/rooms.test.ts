@@ -1,7 +1,11 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { circlesOf } from './cycles';
+import type { Import } from './cycles';
 import { KINDS } from '../src/core/changes';
+import { LENS_NAMES } from '../src/core/lenses';
+import { PLACEMENTS } from '../src/core/structure';
 
 const src = path.resolve('src');
 
@@ -34,11 +38,6 @@ function listFiles(folder: string): string[] {
   });
 }
 
-interface Import {
-  from: string;
-  to: string;
-}
-
 function importsOf(file: string): Import[] {
   const text = readFileSync(file, 'utf8');
   const found = [
@@ -50,6 +49,9 @@ function importsOf(file: string): Import[] {
     to: path.relative(src, path.resolve(path.dirname(file), target)),
   }));
 }
+
+/** Rooms whose folders have doors. */
+const DOORED = ['core', 'plans'];
 
 const files = listFiles(src).filter((file) => /\.(ts|tsx|astro)$/.test(file) && !file.endsWith('.test.ts'));
 const imports = files.flatMap(importsOf).filter(({ to }) => !to.startsWith('..'));
@@ -81,12 +83,36 @@ describe('imports between rooms', () => {
     expect(wrong.map(told)).toEqual([]);
   });
 
-  test('a folder of the core is entered by its door', () => {
+  test('a folder of the core or of the plans is entered by its door', () => {
     const wrong = imports.filter(({ from, to }) => {
       const [room, folder, file] = to.split(path.sep);
-      return room === 'core' && file !== undefined && file !== 'index' && from.split(path.sep)[1] !== folder;
+      return (
+        DOORED.includes(room) &&
+        file !== undefined &&
+        file !== 'index' &&
+        existsSync(path.join(src, room, folder, 'index.ts')) &&
+        from.split(path.sep).slice(0, 2).join('/') !== `${room}/${folder}`
+      );
     });
     expect(wrong.map(told)).toEqual([]);
+  });
+
+  test('another room is entered by the door of what is inside, wherever there is one', () => {
+    const wrong = imports.filter(({ from, to }) => {
+      const inside = to.split(path.sep).slice(0, -1).join('/');
+      const isDoor = path.basename(to) === 'index';
+      return roomOf(from) !== roomOf(to) && !isDoor && existsSync(path.join(src, inside, 'index.ts'));
+    });
+    expect(wrong.map(told)).toEqual([]);
+  });
+
+  test('go in no circles, types neither', () => {
+    expect(
+      circlesOf(
+        files.map((file) => path.relative(src, file)),
+        imports,
+      ),
+    ).toEqual([]);
   });
 });
 
@@ -112,5 +138,36 @@ describe('a kind of change', () => {
         !file.startsWith(path.join(src, 'core/changes/kinds')) && compared.test(readFileSync(file, 'utf8')),
     );
     expect(wrong).toEqual([]);
+  });
+});
+
+/** Words that name a kind of report, of entity or a part of a page too. */
+const ALSO_OTHERS = ['terms', 'placements', 'campaigns', 'ad-groups', 'products', 'items'];
+
+describe('a literal of a closed list', () => {
+  /** Files in which one of some words is compared with, outside where they may be. */
+  const compared = (words: readonly string[], ...allowed: string[]) => {
+    const pattern = new RegExp(`(?:[=!]==?|case) ?['"](?:${words.join('|')})['"]`);
+    return files.filter(
+      (file) =>
+        !allowed.some((one) => file.startsWith(path.join(src, one))) &&
+        pattern.test(readFileSync(file, 'utf8')),
+    );
+  };
+
+  test('of lenses stands in their specs alone', () => {
+    const pattern = /\blens(?:\.name)? ?[=!]==? ?['"]/;
+    const wrong = files.filter((file) => pattern.test(readFileSync(file, 'utf8')));
+    expect([...wrong, ...compared(LENS_NAMES.filter((name) => !ALSO_OTHERS.includes(name)))]).toEqual([]);
+  });
+
+  test('of placements stands in the structure alone', () => {
+    expect(compared(PLACEMENTS, 'core/structure')).toEqual([]);
+    const listed = files.filter(
+      (file) =>
+        !file.startsWith(path.join(src, 'core/structure')) &&
+        /\['top', 'rest', 'pages'\]|'top' \| 'rest' \| 'pages'/.test(readFileSync(file, 'utf8')),
+    );
+    expect(listed).toEqual([]);
   });
 });

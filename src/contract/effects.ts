@@ -1,5 +1,5 @@
 // What the ledger gets of measured effects.
-import type { ChangeSort } from '../core/changes';
+import type { ChangePurpose } from '../core/changes';
 import type { MeasuredEffect } from '../core/effect';
 
 /** A measured effect; `readyOn` is the account's day from which a first answer can be given. */
@@ -12,12 +12,12 @@ export interface BaleEffects {
   changes: { id: number; effect: EffectInfo }[];
 }
 
-export interface SortEffects {
+export interface PurposeEffects {
   settledThrough: string;
-  sorts: {
-    sort: ChangeSort;
+  purposes: {
+    purpose: ChangePurpose;
     changes: number;
-    /** Targets to which something of another sort was done on the same day; they are left out. */
+    /** Targets to which something of another purpose was done on the same day; they are left out. */
     mixed: number;
     expected: { spend: number; sales: number };
     effect: EffectInfo;

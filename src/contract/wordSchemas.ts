@@ -1,6 +1,6 @@
 // Joi schemas of the requests about words and terms.
 import Joi from 'joi';
-import { NEGATIVE_SCOPES } from '../core/negatives';
+import { NEGATIVE_REACHES } from '../core/negatives';
 import { USUAL_START } from '../core/routes';
 import type { HomeRequest, RoutesRequest } from './routes';
 import { bid, expression, id } from './schemas';
@@ -39,7 +39,7 @@ export const routesRequest = Joi.object<RoutesRequest>({
         homeId: id.required(),
         match: Joi.string().valid('exact', 'phrase', 'broad').required(),
         block: Joi.string()
-          .valid('nowhere', ...NEGATIVE_SCOPES)
+          .valid('nowhere', ...NEGATIVE_REACHES)
           .required(),
         asks: asks.allow(null).default(null),
         start: start.default(USUAL_START),

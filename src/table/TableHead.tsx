@@ -5,7 +5,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { pinned } from './column';
 import type { Column, Sort } from './column';
 import { ResizeGrip } from './ResizeGrip';
-import type { VirtualTableProps } from './VirtualTable';
+import type { VirtualTableProps } from './tableProps';
 
 type HeadProps<T> = Pick<
   VirtualTableProps<T>,

@@ -1,6 +1,6 @@
 import { memo, useSyncExternalStore } from 'react';
 import { pinned } from './column';
-import type { RowProps } from './VirtualTable';
+import type { RowProps } from './tableProps';
 
 interface TableRowProps<T> {
   index: number;

@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { ChangeInfo } from '../../src/contract/changes';
-import type { AccountTree } from '../../src/core/lenses';
+import type { AccountTree } from '../../src/core/structure';
 
 /** Lines in the browser's console that mean something is broken. */
 export function watch(page: Page): string[] {

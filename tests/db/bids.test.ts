@@ -8,7 +8,7 @@ import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { BID_QUEUE, targetSubject } from '../../src/contract/aside';
 import { loadAside, putAside } from '../../src/server/aside/aside';
 import { closeContext, db } from '../../src/server/context/context';
-import { loadBaleEffects, loadSortEffects } from '../../src/server/effects/loadEffects';
+import { loadBaleEffects, loadPurposeEffects } from '../../src/server/effects/loadEffects';
 import { addDays } from '../../src/core/units';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
@@ -125,7 +125,9 @@ describe('the effect of a bale', () => {
     const again = await accepted(ids[0], addDays(CHANGED, 8), 'over');
     expect((await loadBaleEffects(account.id, bale)).bale.days).toBe(7);
     expect((await loadBaleEffects(account.id, again)).bale.days).toBe(7);
-    expect(await loadSortEffects(account.id)).toMatchObject({ sorts: [{ sort: 'over', changes: 2 }] });
+    expect(await loadPurposeEffects(account.id)).toMatchObject({
+      purposes: [{ purpose: 'over', changes: 2 }],
+    });
   });
 
   test('is too early while its days are not in, and says from when on', async () => {

@@ -7,7 +7,7 @@ import { askForJob, cancelJob } from '../../src/server/jobs/askForJob';
 import type { JobAt, JobKind } from '../../src/server/jobs/kind';
 import { runDueJobs } from '../../src/server/jobs/runJobs';
 import { THIS_MACHINE } from '../../src/server/trail';
-import { loadTrail } from '../../src/server/trail/loadTrail';
+import { loadTrail } from '../../src/server/audit/loadTrail';
 import { anAccount } from './account';
 
 afterAll(closeContext);

@@ -1,7 +1,7 @@
 import { noSumColumns } from '../../src/core/lenses';
-import type { AccountTree, GrainSums } from '../../src/core/lenses';
+import type { GrainSums } from '../../src/core/lenses';
+import type { AccountTree, Target } from '../../src/core/structure';
 import type { Sums } from '../../src/core/measures';
-import type { Target } from '../../src/core/structure';
 
 /** A made-up account: two products of one line, an automatic and an exact campaign for the first, one for the second. */
 export function aTree(over: Partial<AccountTree> = {}): AccountTree {

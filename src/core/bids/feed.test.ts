@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { aBidFeed, settings, someTargets } from '../../../tests/make/bids';
 import { aTree, aTreeTarget } from '../../../tests/make/lenses';
 import { USUAL_LIMITS } from '../changes';
-import { indexTree } from '../lenses';
-import type { AccountTree } from '../lenses';
+import { indexTree } from '../structure';
+import type { AccountTree } from '../structure';
 import {
   effectAtBid,
   monthAt,

@@ -1,5 +1,4 @@
-import type { Place, TreeIndex } from '../lenses';
-import type { Target } from '../structure';
+import type { Place, Target, TreeIndex } from '../structure';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
 import type { BidObservations } from './observations';

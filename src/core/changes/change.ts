@@ -1,8 +1,9 @@
 import { KINDS, specOf } from './kinds';
 import type { Change } from './kinds';
-import type { Accepted, ChangedPlace, FieldShape, Made, Named, SetValue, Stop, Touch } from './kinds/spec';
+import type { Accepted, ChangedPlace, FieldShape, SetValue, Stop, Touch } from './kinds/spec';
+import type { Made, Named } from './named';
 import type { Finding, MarketLimits } from './limits';
-import type { ChangeSort } from './sorts';
+import type { ChangePurpose } from './purposes';
 import type { Standing } from './standing';
 import type { MarketAct, MarketIds } from './towardsMarket';
 import { microsToDecimal } from '../units';
@@ -66,9 +67,9 @@ export const stopOf = (change: Change): Stop | null => specOf(change).stops?.(ch
 /** The words or item that a change keeps out, and where; null for others. */
 export const blockOf = (change: Change) => specOf(change).blocks?.(change) ?? null;
 
-/** Which sort a change is. @param step the step of the round that it came from */
-export const sortOfChange = (change: Change, step: string | undefined, isUndo: boolean): ChangeSort =>
-  isUndo ? 'other' : specOf(change).sort(change, step);
+/** What a change is for. @param step the step of the round that it came from */
+export const purposeOf = (change: Change, step: string | undefined, isUndo: boolean): ChangePurpose =>
+  isUndo ? 'other' : specOf(change).purpose(change, step);
 
 /** The targets that a change works on, by itself or by where they stand. */
 export const touchOf = (change: Change, place: ChangedPlace): Touch => specOf(change).touches(change, place);

@@ -7,7 +7,7 @@ export interface Effect {
 }
 
 /** Sum of expected effects. */
-export function sumEffects(effects: Iterable<Effect>): Effect {
+export function sumExpected(effects: Iterable<Effect>): Effect {
   const total = { spend: 0, sales: 0 };
   for (const effect of effects) {
     total.spend += effect.spend;

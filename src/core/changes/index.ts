@@ -1,16 +1,7 @@
 export { KINDS, kindsThat } from './kinds';
 export type { Change, ChangeKind } from './kinds';
-export type {
-  Accepted,
-  ChangedPlace,
-  FieldShape,
-  Made,
-  Named,
-  SetValue,
-  Stop,
-  Touch,
-  Values,
-} from './kinds/spec';
+export type { Accepted, ChangedPlace, FieldShape, SetValue, Stop, Touch, Values } from './kinds/spec';
+export type { Made, Named } from './named';
 export type { AddNegative } from './kinds/addNegative';
 export type { Pausable } from './kinds/setState';
 export {
@@ -30,15 +21,15 @@ export {
   isReplaced,
   presentOf,
   setValueOf,
-  sortOfChange,
+  purposeOf,
   stopOf,
   toMarket,
   touchOf,
   withValue,
 } from './change';
 export type { ChangeState } from './change';
-export { CHANGE_SORTS } from './sorts';
-export type { ChangeSort } from './sorts';
+export { CHANGE_PURPOSES } from './purposes';
+export type { ChangePurpose } from './purposes';
 export { isRunning, standingOf } from './standing';
 export type { AdGroupNow, CampaignNow, Entities, NegativeNow, Standing, TargetNow } from './standing';
 export type { MarketAct, MarketChange, MarketFields, MarketIds, OwnKind } from './towardsMarket';
@@ -54,7 +45,7 @@ export {
   withoutRefused,
 } from './limits';
 export type { Finding, MarketLimits } from './limits';
-export { sumEffects } from './effect';
+export { sumExpected } from './effect';
 export type { Effect } from './effect';
 export { findConflicts } from './conflicts';
 export type { Conflict, StagedChange, WayOut } from './conflicts';

@@ -1,6 +1,6 @@
 import type { PlaceState, State } from '../structure';
 import type { Micros } from '../units';
-import type { Made, Named } from './kinds/spec';
+import type { Made, Named } from './named';
 
 /** What changes name, as it stands now. Money in micros, modifiers as shares; null: not known. */
 export interface CampaignNow {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { CHANGE_SORTS, sortOfChange } from '../changes';
+import { CHANGE_PURPOSES, purposeOf } from '../changes';
 import { effectMeasure, MOST_WEEKS, touchedTargets } from '.';
 import type { EffectFeed, MadeChange, WeeksAround } from '.';
 import { steadyChance } from './chance';
@@ -139,8 +139,8 @@ test('a change works on its target, or on all of the ad group or campaign where 
 
 test('changes are told apart by what they were for', () => {
   const low = { kind: 'set-bid', targetId: 5, from: 2, to: 1 } as const;
-  expect(sortOfChange(low, 'over', false)).toBe('over');
-  expect(sortOfChange(low, undefined, false)).toBe('down');
-  expect(sortOfChange(low, 'over', true)).toBe('other');
-  expect(CHANGE_SORTS[sortOfChange({ ...low, to: 3 }, undefined, false)]).toBe('Bids up by hand');
+  expect(purposeOf(low, 'over', false)).toBe('over');
+  expect(purposeOf(low, undefined, false)).toBe('down');
+  expect(purposeOf(low, 'over', true)).toBe('other');
+  expect(CHANGE_PURPOSES[purposeOf({ ...low, to: 3 }, undefined, false)]).toBe('Bids up by hand');
 });

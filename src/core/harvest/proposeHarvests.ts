@@ -1,3 +1,4 @@
+import type { HarvestSettings } from './harvestSettings';
 import { isItemCode } from '../matching';
 import type { KeywordMatch } from '../matching';
 import { checkWords, withoutRefused } from '../changes';
@@ -6,7 +7,7 @@ import { ratio } from '../measures';
 import type { Micros } from '../units';
 import type { TermContext } from '../terms';
 import { marginOr, sumsOfRow } from '../terms';
-import type { NegativeScope } from '../negatives';
+import type { NegativeReach } from '../negatives';
 import { findHome, USUAL_START } from '../routes';
 import type { Route } from '../routes';
 import { harvestGain } from './harvestGain';
@@ -14,26 +15,6 @@ import type { GainFigures, HarvestGain } from './harvestGain';
 import { routesBySource, routesOf, routeThatTakes } from './qualifies';
 import { costOfBid, startingBid } from './startingBid';
 import type { StartingBid } from './startingBid';
-
-/** When a search term is worth a target of its own. */
-export interface HarvestSettings {
-  /** By the probability that it stays under the ACOS, or by plain counts; routes may ask something else. */
-  basis: 'chance' | 'counts';
-  /** Counts: orders in the window, at least. (By chance one is enough.) */
-  minOrders: number;
-  /** ACOS at most (share): of the window by counts, of what is to be expected by chance. */
-  maxAcos: number;
-  /** Chance: terms that stay under the ACOS at least as surely as this are proposed. */
-  surety: number;
-  /** Target ACOS that the starting bid aims at (share). */
-  targetAcos: number;
-  /** Days of the window. */
-  days: number;
-  /** Where terms move to; of an ad group's routes the first that takes a term counts. Where there is none, a home is looked for. */
-  routes: readonly Route[];
-  /** What the market suggests to bid on a term in a home, where it was asked; see suggestionKey. Micros. */
-  suggested?: ReadonlyMap<string, Micros>;
-}
 
 /** One term that is to move to a home of its own. */
 export interface HarvestProposal {
@@ -52,7 +33,7 @@ export interface HarvestProposal {
   /** Whether the market's suggestion decides the bid, known or not. */
   asksMarket: boolean;
   /** Where the term is made a negative once its home has it, so that its traffic is bid on in one place. */
-  block: NegativeScope | 'nowhere';
+  block: NegativeReach | 'nowhere';
   /** How the home bids on it; item codes become item targets. */
   match: KeywordMatch;
   /** What it is expected to change in a month, and what that is reckoned from. */

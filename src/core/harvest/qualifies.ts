@@ -4,7 +4,7 @@ import { groupBy } from '../order';
 import type { Route, RouteAsks } from '../routes';
 import type { TermContext } from '../terms';
 import { chanceWithin } from '../terms';
-import type { HarvestSettings } from './proposeHarvests';
+import type { HarvestSettings } from './harvestSettings';
 
 /** Routes by the ad group that they begin at and what they take, best first. */
 export type RoutesBySource = ReadonlyMap<string, readonly Route[]>;

@@ -1,9 +1,10 @@
+import type { GrainSums, LensRow } from './lensRow';
 import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
 import type { Usual } from '../evidence';
 import { NO_SUMS } from '../measures';
 import type { Sums } from '../measures';
 import { dayNumber } from '../units';
-import type { Place, TreeIndex } from './accountTree';
+import type { TreeIndex } from '../structure';
 import { lensNamed } from './lens';
 import type { LensName } from './lens';
 import type { KnownTerm } from './knownTerms';
@@ -12,33 +13,6 @@ import type { LensTable } from './lensTable';
 import { rowsOfLens } from './lensRows';
 import { addAt, noSumColumns, sumsAt } from './sumColumns';
 import type { SumColumns } from './sumColumns';
-
-/** Sums of a grain over two windows, as the server tells them. */
-export interface GrainSums {
-  size: number;
-  targetId?: Int32Array;
-  termId?: Int32Array;
-  campaignId?: Int32Array;
-  placement?: Int32Array;
-  now: SumColumns;
-  before: SumColumns;
-}
-
-/** One row of a lens before its figures: what it is and where it hangs. */
-export interface LensRow {
-  /** Of the lens of search terms. */
-  term?: KnownTerm;
-  name: string;
-  place: string;
-  kind: string;
-  state: (typeof STATES)[number];
-  isHeld: boolean;
-  at: Place;
-  part: number;
-  value: number | null;
-  isInherited: boolean;
-  changedOn: string | undefined;
-}
 
 /**
  * The table of a lens: its rows, their sums, what is aimed at, and how sure their sales per click are. Things that are
@@ -84,7 +58,7 @@ function fill(table: LensTable, at: number, row: LensRow, index: TreeIndex) {
   table.termKind[at] = row.term?.kind ?? '';
   table.isNew[at] = row.term?.isNew ? 1 : 0;
   table.state[at] = STATES.indexOf(row.state);
-  table.isHeld[at] = row.isHeld ? 1 : 0;
+  table.isStoppedAbove[at] = row.isStoppedAbove ? 1 : 0;
   table.targetId[at] = row.at.targetId;
   table.adGroupId[at] = row.at.adGroupId;
   table.campaignId[at] = row.at.campaignId;

@@ -1,6 +1,6 @@
 import type { Sums } from '../measures';
 import { addSums, NO_SUMS } from '../measures';
-import type { TreeIndex } from './accountTree';
+import type { TreeIndex } from '../structure';
 import { GRADES, STANDINGS, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { sumsAt } from './sumColumns';

@@ -1,21 +1,11 @@
 export { LENS_NAMES, LENSES, lensNamed } from './lens';
 export type { IdColumn, Lens, LensEntity, LensGrain, LensName, LensValue } from './lens';
-export { indexTree } from './accountTree';
-export type {
-  AccountTree,
-  AdGroupNode,
-  CampaignNode,
-  LastChange,
-  Place,
-  ProductNode,
-  TreeIndex,
-} from './accountTree';
 export { noSumColumns, SUM_KEYS, sumOfRows, sumsAt } from './sumColumns';
 export type { SumColumns } from './sumColumns';
 export { GRADES, STANDINGS, standingOf, STATES } from './lensTable';
 export type { LensTable, Standing } from './lensTable';
 export { buildLens } from './buildLens';
-export type { GrainSums } from './buildLens';
+export type { GrainSums } from './lensRow';
 export { knownTerms } from './knownTerms';
 export type { KnownTerm } from './knownTerms';
 export { lensReader, measureReader } from './lensReader';

@@ -1,8 +1,7 @@
 import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
-import type { Target } from '../structure';
-import type { GrainSums, LensRow } from './buildLens';
+import type { Place, Target, TreeIndex } from '../structure';
+import type { GrainSums, LensRow } from './lensRow';
 import type { KnownTerm } from './knownTerms';
-import type { Place, TreeIndex } from './accountTree';
 import { lensNamed } from './lens';
 import type { LensName } from './lens';
 
@@ -50,7 +49,7 @@ function byPlace(
   };
 }
 
-const PLAIN = { kind: '', part: 0, isInherited: false, isHeld: false } as const;
+const PLAIN = { kind: '', part: 0, isInherited: false, isStoppedAbove: false } as const;
 
 function targetRows(index: TreeIndex, shows: (target: Target) => boolean): Map<number, LensRow> {
   const rows = new Map<number, LensRow>();
@@ -70,7 +69,7 @@ const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto
 interface Home {
   at: Place;
   place: string;
-  isHeld: boolean;
+  isStoppedAbove: boolean;
   defaultBid: number | null;
 }
 
@@ -79,12 +78,16 @@ function homeOf(index: TreeIndex, adGroupId: number): Home {
   return {
     at,
     place: placeName(index, at),
-    isHeld: isHeld(index, at),
+    isStoppedAbove: isStoppedAbove(index, at),
     defaultBid: index.adGroups.get(adGroupId)?.defaultBid ?? null,
   };
 }
 
-function targetRow(index: TreeIndex, target: Target, { at, place, isHeld: held, defaultBid }: Home): LensRow {
+function targetRow(
+  index: TreeIndex,
+  target: Target,
+  { at, place, isStoppedAbove: held, defaultBid }: Home,
+): LensRow {
   const { adGroupId, campaignId, productId, lineId } = at;
   return {
     name:
@@ -92,7 +95,7 @@ function targetRow(index: TreeIndex, target: Target, { at, place, isHeld: held, 
     place,
     kind: kindOf(target),
     state: target.state,
-    isHeld: held,
+    isStoppedAbove: held,
     at: { targetId: target.id, adGroupId, campaignId, productId, lineId },
     part: 0,
     value: target.bid ?? defaultBid,
@@ -101,7 +104,7 @@ function targetRow(index: TreeIndex, target: Target, { at, place, isHeld: held, 
   };
 }
 
-function isHeld(index: TreeIndex, at: Place): boolean {
+function isStoppedAbove(index: TreeIndex, at: Place): boolean {
   const above = [index.campaigns.get(at.campaignId)?.state, index.adGroups.get(at.adGroupId)?.state];
   return above.some((state) => state !== undefined && state !== 'enabled');
 }
@@ -195,7 +198,7 @@ function adGroupRows(index: TreeIndex): Map<number, LensRow> {
       name,
       place: campaign?.name ?? '',
       state,
-      isHeld: campaign !== undefined && campaign.state !== 'enabled',
+      isStoppedAbove: campaign !== undefined && campaign.state !== 'enabled',
       at: index.placeOfAdGroup(id),
       value: defaultBid,
       changedOn: index.changedOn('ad-group', id),

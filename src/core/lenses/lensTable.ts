@@ -27,7 +27,7 @@ export interface LensTable {
   /** Index in STATES of the row's own state. */
   state: Uint8Array;
   /** 1 where it is enabled but what it hangs below is not. */
-  isHeld: Uint8Array;
+  isStoppedAbove: Uint8Array;
   targetId: Int32Array;
   /** What tells rows with the same id apart: the term's id, or the placement's number (see PLACEMENTS); 0 for others. */
   part: Int32Array;
@@ -73,7 +73,7 @@ export function emptyLensTable(
     termKind: new Array<string>(size).fill(''),
     isNew: new Uint8Array(size),
     state: new Uint8Array(size),
-    isHeld: new Uint8Array(size),
+    isStoppedAbove: new Uint8Array(size),
     targetId: ids(),
     part: ids(),
     adGroupId: ids(),

@@ -8,7 +8,6 @@ import {
   knownTerms,
   crossTabOf,
   findMovers,
-  indexTree,
   LENS_NAMES,
   lensReader,
   pathOf,
@@ -22,6 +21,7 @@ import {
   sumStandings,
   writeScope,
 } from '.';
+import { indexTree } from '../structure';
 import type { LensName, LensTable } from '.';
 
 const index = indexTree(aTree());

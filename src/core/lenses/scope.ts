@@ -1,4 +1,4 @@
-import type { TreeIndex } from './accountTree';
+import type { TreeIndex } from '../structure';
 import type { LensTable } from './lensTable';
 
 /** What the field can be narrowed to, from wide to narrow. */

@@ -1,5 +1,5 @@
-export { listScope, listOfScope, NEGATIVE_SCOPES, placesByScope, placesOf, stoppedBy } from './scope';
-export type { BlockScope, NegativeList, NegativePlace, NegativeScope, Stopped } from './scope';
+export { reachOfList, listOfReach, NEGATIVE_REACHES, placesByReach, placesOf, stoppedBy } from './reach';
+export type { BlockReach, NegativeList, NegativePlace, NegativeReach, Stopped } from './reach';
 export { listStanding } from './listStanding';
 export type { ListPlace, ListStanding } from './listStanding';
 export { chanceToPay, negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';

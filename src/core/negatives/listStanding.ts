@@ -1,7 +1,7 @@
 import { matchForm } from '../matching';
 import type { NegativeMatch } from '../matching';
 import type { Negative } from '../structure';
-import type { NegativeList } from './scope';
+import type { NegativeList } from './reach';
 
 /** A negative of a list in one of its campaigns. */
 export interface ListPlace {

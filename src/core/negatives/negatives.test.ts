@@ -17,7 +17,7 @@ import {
   chanceToPay,
   listStanding,
   negativeReason,
-  placesByScope,
+  placesByReach,
   placesOf,
   proposeNegatives,
   spendPerMonth,
@@ -39,7 +39,7 @@ describe('a search term is blocked', () => {
   // An order usually takes ten clicks here.
   test('when it took twice the clicks an order usually takes, and none came', () => {
     expect(propose([{ term: 'paperweight', clicks: 21 }])).toEqual([
-      { row: 0, match: 'exact', scope: 'ad group' },
+      { row: 0, match: 'exact', reach: 'ad group' },
     ]);
   });
 
@@ -196,11 +196,11 @@ describe('a named list', () => {
 
   test('is offered for terms of its campaigns, and blocks them in all of these', () => {
     const context = aContext([{ term: 'second hand jar' }]);
-    expect(placesByScope(context, 0, [list]).get('list 5')).toEqual([
+    expect(placesByReach(context, 0, [list]).get('list 5')).toEqual([
       { campaignId: 1, adGroupId: null },
       { campaignId: 2, adGroupId: null },
     ]);
-    expect([...placesByScope(context, 0, [{ ...list, campaignIds: [2] }]).keys()]).toEqual([
+    expect([...placesByReach(context, 0, [{ ...list, campaignIds: [2] }]).keys()]).toEqual([
       'ad group',
       'campaign',
       'research',

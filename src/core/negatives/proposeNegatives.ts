@@ -7,7 +7,7 @@ import type { TermContext } from '../terms';
 import { daysIn, DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import type { Window } from '../windows';
-import type { BlockScope } from './scope';
+import type { BlockReach } from './reach';
 
 /** When a search term had its chance. */
 export interface NegativeSettings {
@@ -40,7 +40,7 @@ export function chanceToPay(
 export interface NegativeProposal {
   row: number;
   match: NegativeMatch;
-  scope: BlockScope;
+  reach: BlockReach;
 }
 
 /**
@@ -92,7 +92,7 @@ function hadItsChance(context: TermContext, row: number, settings: NegativeSetti
 
 /** The negative of any row, whether it qualifies or the specialist chose it by hand. */
 export function negativeOf(context: TermContext, row: number): NegativeProposal {
-  return { row, match: isItemCode(context.table.term[row]) ? 'item' : 'exact', scope: 'ad group' };
+  return { row, match: isItemCode(context.table.term[row]) ? 'item' : 'exact', reach: 'ad group' };
 }
 
 /** What a term spends in a month of 30.4 days, from its spend in the window. Micros. */

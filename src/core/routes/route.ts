@@ -1,5 +1,5 @@
 import type { KeywordMatch } from '../matching';
-import type { NegativeScope } from '../negatives';
+import type { NegativeReach } from '../negatives';
 import type { Micros } from '../units';
 
 /** What a term has to show before a route takes it; everything that is not null has to hold. */
@@ -37,7 +37,7 @@ export interface Route {
   /** How the home bids on the words; item codes become item targets. */
   match: KeywordMatch;
   /** Where a moved term is made a negative, once its home has it. */
-  block: NegativeScope | 'nowhere';
+  block: NegativeReach | 'nowhere';
   /** Null: what the step asks of every term. */
   asks: RouteAsks | null;
   start: StartRule;

@@ -12,3 +12,13 @@ export type {
 } from './structure';
 export { PLACEMENT_LABELS, PLACEMENTS } from './placement';
 export type { Placement } from './placement';
+export { indexTree } from './accountTree';
+export type {
+  AccountTree,
+  AdGroupNode,
+  CampaignNode,
+  LastChange,
+  Place,
+  ProductNode,
+  TreeIndex,
+} from './accountTree';

@@ -1,5 +1,5 @@
 import type { Change } from '../../core/changes';
-import type { AdGroupNode, CampaignNode } from '../../core/lenses';
+import type { AdGroupNode, CampaignNode } from '../../core/structure';
 import type { Query } from '../connection';
 
 export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {

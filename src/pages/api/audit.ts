@@ -1,6 +1,6 @@
 import { accountQuery } from '../../contract/schemas';
 import { endpoint } from '../../server/http/endpoint';
-import { loadTrail } from '../../server/trail/loadTrail';
+import { loadTrail } from '../../server/audit/loadTrail';
 
 /** Who did what, newest first. */
 export const GET = endpoint({

@@ -4,14 +4,14 @@ import { arrangeRows } from '../../core/conditions';
 import type { Stack } from '../../core/conditions';
 import { orderByNumbers } from '../../core/order';
 import type { BidStepName } from '../../contract/review';
-import { rowStake } from './heldBids';
-import type { HeldLens } from '../field';
+import { rowStake } from './keptBids';
+import type { KeptLens } from '../field';
 import type { ArrangedBids, BidSort, BidsAsked, BidStepSummary } from './types';
 
 const STEPS: BidStepName[] = ['dead', 'over', 'grow'];
 
 /** The rows of a step that tunes bids, in order, and how much there is to do in each. */
-export function arrangeBids(held: HeldLens, plan: PlanColumns, asked: BidsAsked): ArrangedBids {
+export function arrangeBids(held: KeptLens, plan: PlanColumns, asked: BidsAsked): ArrangedBids {
   const { table, reader, loadId } = held;
   const staged = new Set(asked.staged);
   const aside = new Set(asked.aside);
@@ -44,7 +44,7 @@ function summary(step: BidStepName, rows: number[], stake: Float64Array): BidSte
 
 /** By what only a plan knows, or by any measure; the largest stake first where nothing else is asked for. */
 function sortBids(
-  { reader }: HeldLens,
+  { reader }: KeptLens,
   plan: PlanColumns,
   stake: Float64Array,
   rows: Int32Array,

@@ -1,5 +1,5 @@
-export { heldBids, rowStake } from './heldBids';
-export type { HeldBids, TargetTrial } from './heldBids';
+export { keptBids, rowStake } from './keptBids';
+export type { KeptBids, TargetTrial } from './keptBids';
 export { arrangeBids } from './arrangeBids';
 export { actOf, sumActs } from './bidEdits';
 export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';

@@ -2,8 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { aTree, sumsByTarget } from '../../../tests/make/lenses';
 import { changeKey, USUAL_LIMITS } from '../../core/changes';
 import type { Change } from '../../core/changes';
-import { buildLens, indexTree, noSumColumns } from '../../core/lenses';
-import type { AccountTree } from '../../core/lenses';
+import { buildLens, noSumColumns } from '../../core/lenses';
+import { indexTree } from '../../core/structure';
+import type { AccountTree } from '../../core/structure';
 import { planMove, planState } from './handChanges';
 import type { Staged } from './staged';
 

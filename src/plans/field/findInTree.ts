@@ -1,4 +1,4 @@
-import type { TreeIndex } from '../../core/lenses';
+import type { TreeIndex } from '../../core/structure';
 import { normaliseTerm } from '../../core/matching';
 import type { Found } from './types';
 

@@ -1,5 +1,5 @@
-export { heldLens } from './heldLens';
-export type { HeldLens } from './heldLens';
+export { keptLens } from './keptLens';
+export type { KeptLens } from './keptLens';
 export { toGrainSums } from './toGrainSums';
 export type { LoadedSums } from './toGrainSums';
 export { overviewOf } from './overviewParts';

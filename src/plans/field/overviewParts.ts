@@ -1,5 +1,6 @@
 import { buildLens, findMovers, sumOfRows, sumStandings } from '../../core/lenses';
-import type { GrainSums, LensTable, TreeIndex } from '../../core/lenses';
+import type { GrainSums, LensTable } from '../../core/lenses';
+import type { TreeIndex } from '../../core/structure';
 import { addSums, NO_SUMS } from '../../core/measures';
 import type { Sums } from '../../core/measures';
 import type { OverviewParts } from './types';

@@ -1,15 +1,16 @@
 import { settingsOf } from '../../core/bids';
 import type { BidFeed, BidSettings } from '../../core/bids';
 import { inDecimals } from '../../core/changes';
-import { buildLens, GRADES, indexTree, sumsAt } from '../../core/lenses';
-import type { AccountTree } from '../../core/lenses';
+import { buildLens, GRADES, sumsAt } from '../../core/lenses';
+import { indexTree } from '../../core/structure';
+import type { AccountTree } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanChoices } from '../../contract/choices';
 import type { BidStepName } from '../../contract/review';
 import type { MarketLimits } from '../../core/changes';
-import { actOf, arrangeBids, heldBids, toBidChange } from '../bids';
+import { actOf, arrangeBids, keptBids, toBidChange } from '../bids';
 import type { BidEdits } from '../bids';
-import { heldLens, toGrainSums } from '../field';
+import { keptLens, toGrainSums } from '../field';
 import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
 
@@ -34,10 +35,10 @@ export function planBids(
 ): { settings: BidSettings; planned: Planned[] } {
   const { tree, feed, choices, limits, staged, aside } = parts;
   const index = indexTree(tree);
-  const held = heldLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
+  const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
   const settings = settingsOf(choices, limits);
-  const plan = heldBids(index, feed).columns(settings, table);
+  const plan = keptBids(index, feed).columns(settings, table);
   const { rows } = arrangeBids(held, plan, {
     step,
     show: 'proposed',

@@ -4,13 +4,13 @@ import { sumsOfRow } from '../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../core/units';
 import type { StepName } from '../../contract/review';
 import { toChanges } from '../terms';
-import type { HeldReview, Proposal, ReviewSettings } from '../terms';
+import type { KeptReview, Proposal, ReviewSettings } from '../terms';
 import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
 
 /** What a step proposes for the search terms of a window, in the order of the page. @param handled keys of rows that are staged or put aside */
 export function planTerms(
-  held: HeldReview,
+  held: KeptReview,
   step: StepName,
   settings: ReviewSettings,
   handled: ReadonlySet<string>,
@@ -18,7 +18,7 @@ export function planTerms(
   return held.proposals(step, settings, handled).map((proposal) => planned(held, proposal, settings));
 }
 
-function planned(held: HeldReview, proposal: Proposal, { targetAcos }: ReviewSettings): Planned {
+function planned(held: KeptReview, proposal: Proposal, { targetAcos }: ReviewSettings): Planned {
   const { loaded, context } = held;
   const { table, estimates, window } = loaded;
   const { row } = proposal;

@@ -1,12 +1,12 @@
 import { harvestReason } from '../../core/harvest';
 import type { HarvestProposal } from '../../core/harvest';
-import { negativeReason, placesByScope } from '../../core/negatives';
+import { negativeReason, placesByReach } from '../../core/negatives';
 import type { NegativeList, NegativeProposal } from '../../core/negatives';
 import { chanceWithin, sumsOfRow } from '../../core/terms';
 import type { TermContext } from '../../core/terms';
 import type { Proposal, ReviewSettings } from './types';
 
-/** A proposal with its reason, and the places of each scope in which its term can be blocked. */
+/** A proposal with its reason, and the places of each reach in which its term can be blocked. */
 export function tell(
   context: TermContext,
   proposal: HarvestProposal | NegativeProposal,
@@ -14,7 +14,7 @@ export function tell(
   lists: readonly NegativeList[],
 ): Proposal {
   const { row } = proposal;
-  const places = placesByScope(context, row, lists);
+  const places = placesByReach(context, row, lists);
   if (!('bid' in proposal)) {
     const reason = negativeReason(context, row, targetAcos);
     return { step: 'negatives', ...proposal, reason, places };

@@ -52,7 +52,7 @@ const negative = (over: Partial<Extract<Proposal, { step: 'negatives' }>> = {}):
   step: 'negatives',
   row: 1,
   match: 'exact',
-  scope: 'ad group',
+  reach: 'ad group',
   places,
   reason: 'never sold',
   ...over,
@@ -137,13 +137,13 @@ describe('an accepted negative', () => {
 
   test('for the whole campaign names no ad group', () => {
     expect(
-      toChanges(negative({ scope: 'campaign', match: 'phrase' }), review, 0.24)![0].change,
+      toChanges(negative({ reach: 'campaign', match: 'phrase' }), review, 0.24)![0].change,
     ).toMatchObject({ campaignId: 1, adGroupId: null, match: 'phrase' });
   });
 });
 
 test('wherever the product looks for terms is a negative in each ad group, the saving told once', () => {
-  const list = toChanges(negative({ scope: 'research' }), review, 0.24)!;
+  const list = toChanges(negative({ reach: 'research' }), review, 0.24)!;
   expect(list.map(({ change }) => (change as { adGroupId: number }).adGroupId)).toEqual([AUTO, 14]);
   expect(list.map(({ effect }) => effect.spend < 0)).toEqual([true, false]);
   const moved = toChanges(harvest({ block: 'research' }), review, 0.24)!;
@@ -151,7 +151,7 @@ test('wherever the product looks for terms is a negative in each ad group, the s
 });
 
 test('on a named list is a negative for each of its campaigns, and the list is named', () => {
-  const list = toChanges(negative({ scope: 'list 5' }), review, 0.24)!;
+  const list = toChanges(negative({ reach: 'list 5' }), review, 0.24)!;
   expect(list.map(({ change }) => change)).toMatchObject([
     { campaignId: 1, adGroupId: null },
     { campaignId: 9, adGroupId: null },

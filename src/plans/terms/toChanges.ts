@@ -1,6 +1,6 @@
 import { withoutRefused } from '../../core/changes';
 import { writeItemCode } from '../../core/matching';
-import { listOfScope, spendPerMonth } from '../../core/negatives';
+import { listOfReach, spendPerMonth } from '../../core/negatives';
 import type { NegativePlace } from '../../core/negatives';
 import { sumsOfRow } from '../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../core/units';
@@ -32,9 +32,9 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
     const saved = -spendPerMonth(sums.spend, review.window);
     const lost = -Math.round((sums.sales / daysIn(review.window.from, review.window.to)) * DAYS_PER_MONTH);
     // What is saved and given up is known of where it ran; the other places only keep it from moving there.
-    const listId = listOfScope(proposal.scope);
+    const listId = listOfReach(proposal.reach);
     const carries = listId === null ? {} : { listId };
-    return (proposal.places.get(proposal.scope) ?? []).map((place, at) => ({
+    return (proposal.places.get(proposal.reach) ?? []).map((place, at) => ({
       change: negativeAt(place, proposal.match, row, review),
       reason,
       figures,

@@ -1,6 +1,6 @@
 import type { SortOrder, Stack } from '../../core/conditions';
 import type { HarvestProposal } from '../../core/harvest';
-import type { BlockScope, NegativePlace, NegativeProposal } from '../../core/negatives';
+import type { BlockReach, NegativePlace, NegativeProposal } from '../../core/negatives';
 import type { Sums } from '../../core/measures';
 import type { TermKind } from '../../core/matching';
 import type { Negative } from '../../core/structure';
@@ -38,10 +38,10 @@ export interface StepSummary {
   profit: number;
 }
 
-/** What a proposal is told with: its reason, and the places of each scope in which its term can be blocked. */
+/** What a proposal is told with: its reason, and the places of each reach in which its term can be blocked. */
 interface Told {
   reason: string;
-  places: Map<BlockScope, NegativePlace[]>;
+  places: Map<BlockReach, NegativePlace[]>;
 }
 
 export type Proposal =

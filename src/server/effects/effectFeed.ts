@@ -1,6 +1,6 @@
 import { MOST_WEEKS, touchedTargets } from '../../core/effect';
 import type { EffectFeed, MadeChange, TargetPlaces, WeeksAround } from '../../core/effect';
-import { indexTree } from '../../core/lenses';
+import { indexTree } from '../../core/structure';
 import { dayFromNumber, dayNumber } from '../../core/units';
 import { readWeeksAround } from '../../db/queries/effects';
 import type { AcceptedChange } from '../../db/queries/effects';

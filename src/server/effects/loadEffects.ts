@@ -1,11 +1,10 @@
-import { sumEffects } from '../../core/changes';
-import { CHANGE_SORTS, sortOfChange } from '../../core/changes';
-import type { ChangeSort } from '../../core/changes';
+import { CHANGE_PURPOSES, purposeOf, sumExpected } from '../../core/changes';
+import type { ChangePurpose } from '../../core/changes';
 import { effectMeasure } from '../../core/effect';
 import type { MadeChange } from '../../core/effect';
 import { addDays, dayFromNumber, dayNumber } from '../../core/units';
 import { UNSETTLED_DAYS, unsettledDays } from '../../core/windows';
-import type { BaleEffects, SortEffects } from '../../contract/effects';
+import type { BaleEffects, PurposeEffects } from '../../contract/effects';
 import { listAccepted } from '../../db/queries/effects';
 import type { AcceptedChange } from '../../db/queries/effects';
 import { needAccount } from '../accounts/accounts';
@@ -52,39 +51,41 @@ export async function loadBaleEffects(accountId: number, baleId: number): Promis
 }
 
 /**
- * What each sort of change did, over all bales of the last half year. Targets to which things of two sorts were done on one day say
+ * What each purpose of change did, over all bales of the last half year. Targets to which things of two purposes were done on one day say
  * nothing of either and are left out.
  */
-export async function loadSortEffects(accountId: number): Promise<SortEffects> {
+export async function loadPurposeEffects(accountId: number): Promise<PurposeEffects> {
   const { asked, made, settledThrough, measure } = await loadMeasure(accountId, () => true);
-  const bySort = new Map<ChangeSort, MadeChange[]>();
-  const sortsOn = new Map<string, Set<ChangeSort>>();
+  const byPurpose = new Map<ChangePurpose, MadeChange[]>();
+  const purposesOn = new Map<string, Set<ChangePurpose>>();
   const keyOf = (day: number, target: number) => `${day} ${target}`;
   for (const { id, change, figures, isUndo } of asked) {
-    const sort = sortOfChange(change, figures.step, isUndo);
+    const purpose = purposeOf(change, figures.step, isUndo);
     const one = made.get(id)!;
-    const list = bySort.get(sort);
+    const list = byPurpose.get(purpose);
     if (list) list.push(one);
-    else bySort.set(sort, [one]);
+    else byPurpose.set(purpose, [one]);
     for (const target of one.targets) {
       const key = keyOf(one.day, target);
-      sortsOn.set(key, (sortsOn.get(key) ?? new Set()).add(sort));
+      purposesOn.set(key, (purposesOn.get(key) ?? new Set()).add(purpose));
     }
   }
   const ofOneSort = ({ day, targets }: MadeChange) =>
-    targets.filter((target) => sortsOn.get(keyOf(day, target))!.size === 1);
-  const sorts = (Object.keys(CHANGE_SORTS) as ChangeSort[]).filter((sort) => bySort.has(sort));
+    targets.filter((target) => purposesOn.get(keyOf(day, target))!.size === 1);
+  const purposes = (Object.keys(CHANGE_PURPOSES) as ChangePurpose[]).filter((purpose) =>
+    byPurpose.has(purpose),
+  );
   return {
     settledThrough,
-    sorts: sorts.map((sort) => {
-      const changes = bySort.get(sort)!;
+    purposes: purposes.map((purpose) => {
+      const changes = byPurpose.get(purpose)!;
       const targets = new Set(changes.flatMap(({ day, targets }) => targets.map((one) => keyOf(day, one))));
-      const mixed = [...targets].filter((key) => sortsOn.get(key)!.size > 1).length;
+      const mixed = [...targets].filter((key) => purposesOn.get(key)!.size > 1).length;
       return {
-        sort,
+        purpose,
         changes: changes.length,
         mixed,
-        expected: sumEffects(changes.map(({ expected }) => expected)),
+        expected: sumExpected(changes.map(({ expected }) => expected)),
         effect: measure(changes.map((one) => ({ ...one, targets: ofOneSort(one) }))),
       };
     }),

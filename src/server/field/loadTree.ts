@@ -1,6 +1,6 @@
 import { marginOf } from '../../core/economics';
 import { entitiesOf, kindsThat } from '../../core/changes';
-import type { AccountTree, LastChange } from '../../core/lenses';
+import type { AccountTree, LastChange } from '../../core/structure';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { listTargets } from '../../db/queries/structure';
 import { listAdGroupNodes, listCampaignNodes, listLastAccepted, listLines } from '../../db/queries/tree';

@@ -1,3 +1,4 @@
+import type { TableResult } from './tables/tableResult';
 import type { Caller } from '../trail';
 import { closeImport, openImport } from './openImport';
 import { asText } from '../../connect/spreadsheet';
@@ -15,13 +16,6 @@ import { importMessage, refusedMessage } from './importMessage';
 import { keepCosts } from './tables/costs';
 import { keepEntities } from './tables/entities';
 import { keepGoals } from './tables/goals';
-
-/** What became of the rows of a list. */
-export interface TableResult {
-  kept: number;
-  unchanged: number;
-  refused: { line: number; reason: string }[];
-}
 
 type Keeper = (tx: Query, account: AccountRow, rows: TableRow[]) => Promise<TableResult>;
 const KEEPERS: Record<TableKind, Keeper> = { costs: keepCosts, goals: keepGoals, entities: keepEntities };

@@ -1,10 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { MowingError } from '../../contract/mowingError';
-import { accountsDue, endJob, keepJobInput, retryJob, takeJob, touchJob } from '../../db/queries/jobs';
+import {
+  accountsDue,
+  endJob,
+  insertJob,
+  keepJobInput,
+  retryJob,
+  takeJob,
+  touchJob,
+} from '../../db/queries/jobs';
 import type { JobRow } from '../../db/queries/jobs';
 import { db, log } from '../context/context';
 import { MOWING, recorded } from '../trail';
-import { insertJob } from '../../db/queries/jobs';
 import { JOB_KINDS } from './kinds';
 import { JobStopped } from './kind';
 import type { JobKind } from './kind';

@@ -9,7 +9,7 @@ import { listChangeRows } from '../../db/queries/changes';
 import { pendingTargets } from '../../plans/bids';
 import { planBids, planTerms, summaryOf } from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
-import { askSuggestions, heldReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
+import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { loadAside } from '../aside/aside';
@@ -97,7 +97,7 @@ async function termPlan({ account: id, step, from, to, target }: PlanRequest): P
   ]);
   const { account, window } = review;
   const settings = reviewSettings(account.choices.terms, target ?? account.targetAcos);
-  const held = heldReview(1, review);
+  const held = keptReview(1, review);
   await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
   const handled = pendingKeys(pending);
   for (const [adGroupId, termId] of aside) handled.add(rowKey(step as 'harvest', adGroupId, termId));

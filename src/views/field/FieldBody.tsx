@@ -1,18 +1,6 @@
-import type { AccountInfo } from '../../contract/api';
-import type { TrayState } from '../shared/tray/useTray';
+import type { FieldBodyProps } from './fieldBodyProps';
 import { Trouble } from '../shared/Trouble';
 import { LoadedField } from './LoadedField';
-import type { FieldState } from './useFieldState';
-import type { LensState } from './useLens';
-
-export interface FieldBodyProps {
-  account: AccountInfo | undefined;
-  error: Error | null;
-  state: FieldState;
-  lens: LensState;
-  tray: TrayState;
-  onWindow: () => void;
-}
 
 /** The field once its figures are here; until then what is being waited for, or what went wrong. */
 export function FieldBody(props: FieldBodyProps) {

@@ -6,7 +6,7 @@ import { ChangeBar } from './changes/ChangeBar';
 import { CrossTabView } from './cross/CrossTabView';
 import { belowOf } from './evidence/below';
 import { EvidencePanel } from './evidence/EvidencePanel';
-import type { FieldBodyProps } from './FieldBody';
+import type { FieldBodyProps } from './fieldBodyProps';
 import { FieldHead } from './FieldHead';
 import { PicturePane } from './picture/PicturePane';
 import { ColumnsMenu } from './rows/ColumnsMenu';

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { describeChange, setValueOf, sumEffects } from '../../core/changes';
+import { describeChange, setValueOf, sumExpected } from '../../core/changes';
 import type { Moved } from '../../core/effect';
 import type { EffectInfo } from '../../contract/effects';
 import { formatCount, formatMoney } from '../../core/units';
@@ -26,7 +26,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
   const undoable = ledger.changes.filter((one) => one.undoable).map(({ id }) => id);
   const refused = ledger.all.filter(({ state }) => state === 'refused');
   const effects = new Map(ledger.effects?.changes.map(({ id, effect }) => [id, effect]));
-  const expected = sumEffects(
+  const expected = sumExpected(
     ledger.all.filter(({ state }) => state === 'accepted').map(({ effect }) => effect),
   );
   const order = [...ledger.changes].sort(

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { NEGATIVE_SCOPES } from '../../core/negatives';
+import { NEGATIVE_REACHES } from '../../core/negatives';
 import type { Route } from '../../core/routes';
 import type { AdGroup } from '../../core/structure';
 import { AsksFields } from './AsksFields';
@@ -77,7 +77,7 @@ export function RouteForm(props: RouteFormProps) {
           value={route.block}
           onChange={(block) => set({ block: block as Route['block'] })}
         >
-          {(['nowhere', ...NEGATIVE_SCOPES] as const).map((one) => [one, BLOCK_WORDS[one]])}
+          {(['nowhere', ...NEGATIVE_REACHES] as const).map((one) => [one, BLOCK_WORDS[one]])}
         </Choice>
       </div>
       <AsksFields asks={route.asks} currency={currency} onAsks={(asks) => set({ asks })} />

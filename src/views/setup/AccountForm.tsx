@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { api } from '../shared/api';
-import { placeLink } from '../shared/frame/places';
+import { pageLink } from '../shared/frame/pages';
 
 /** Makes an account that is fed by files. */
 export function AccountForm({ onClose }: { onClose: () => void }) {
@@ -11,7 +11,7 @@ export function AccountForm({ onClose }: { onClose: () => void }) {
   const make = async () => {
     try {
       const account = await api.createAccount({ name, currency });
-      location.assign(placeLink('setup', account.id));
+      location.assign(pageLink('setup', account.id));
     } catch (error) {
       setFault((error as Error).message);
     }

@@ -24,10 +24,11 @@ import type {
   SuggestionsAnswer,
   Swath,
 } from '../../contract/field';
-import type { BaleEffects, SortEffects } from '../../contract/effects';
+import type { BaleEffects, PurposeEffects } from '../../contract/effects';
 import type { Aside, AsideRequest } from '../../contract/aside';
 import type { BidFeed } from '../../core/bids';
-import type { AccountTree, LensGrain } from '../../core/lenses';
+import type { LensGrain } from '../../core/lenses';
+import type { AccountTree } from '../../core/structure';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
 import type { WordLists } from '../../core/matching';
@@ -117,7 +118,7 @@ export const api = {
     }),
   baleEffects: (account: number, bale: number) =>
     ask<BaleEffects>(`/api/effects?${query({ account, bale })}`),
-  sortEffects: (account: number) => ask<SortEffects>(`/api/effects?${query({ account })}`),
+  purposeEffects: (account: number) => ask<PurposeEffects>(`/api/effects?${query({ account })}`),
   bales: (account: number) => ask<BaleInfo[]>(`/api/bales?${query({ account })}`),
   sendBale: (account: number, ids: number[]) =>
     ask<{ baleId: number; trouble: string }>('/api/bales', send('POST', { account, ids })),

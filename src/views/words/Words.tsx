@@ -1,27 +1,19 @@
+import type { WordsPartProps } from './wordsPartProps';
 import type { ReactNode } from 'react';
-import type { AccountInfo } from '../../contract/api';
 import { formatCount, formatDay } from '../../core/units';
 import { App } from '../shared/App';
 import { Frame } from '../shared/frame/Frame';
 import { PartList } from '../shared/frame/PartList';
-import type { TrayState } from '../shared/tray/useTray';
 import { Trouble } from '../shared/Trouble';
 import { TroubleBoundary } from '../shared/TroubleBoundary';
 import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
-import type { LoadedWords } from '../shared/wordsEngine/types';
 import { useWords } from '../shared/wordsEngine/useWords';
 import { CorePart } from './core/CorePart';
 import { ListsPart } from './lists/ListsPart';
 import { PartsPart } from './parts/PartsPart';
 import { PreviewPart } from './preview/PreviewPart';
 import { StandingPart } from './standing/StandingPart';
-
-export interface WordsPartProps {
-  account: AccountInfo;
-  loaded: LoadedWords;
-  tray: TrayState;
-}
 
 const PARTS: { name: string; label: string; does: string; Part: (props: WordsPartProps) => ReactNode }[] = [
   { name: 'parts', label: 'Word parts', does: 'One to three words over all terms', Part: PartsPart },

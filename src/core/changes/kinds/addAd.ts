@@ -14,7 +14,7 @@ export const addAd: ChangeSpec<AddAd> = {
   key: ({ adGroupId, productId }) => `ad ${adGroupId} ${productId}`,
   words: () => 'Advertise the product there',
   group: () => 'Campaigns and ad groups',
-  sort: () => 'made',
+  purpose: () => 'made',
   entities: ({ adGroupId, productId }) => ({ adGroup: adGroupId, product: productId }),
   sets: null,
   makes: 'ad',

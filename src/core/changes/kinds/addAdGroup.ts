@@ -20,7 +20,7 @@ export const addAdGroup: ChangeSpec<AddAdGroup, ArchivePlace> = {
   key: ({ adGroupId }) => `ad group ${adGroupId}`,
   words: ({ name, defaultBid }) => `Make the ad group “${name}”, bid ${formatMoney(defaultBid)}`,
   group: () => 'Campaigns and ad groups',
-  sort: () => 'made',
+  purpose: () => 'made',
   entities: ({ campaignId, adGroupId }) => ({ campaign: campaignId, adGroup: adGroupId }),
   sets: null,
   makes: 'ad-group',

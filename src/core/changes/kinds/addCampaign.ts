@@ -19,7 +19,7 @@ export const addCampaign: ChangeSpec<AddCampaign, ArchivePlace> = {
   key: ({ campaignId }) => `campaign ${campaignId}`,
   words: ({ name, budget }) => `Make the campaign “${name}”, ${formatMoney(budget)} a day`,
   group: () => 'Campaigns and ad groups',
-  sort: () => 'made',
+  purpose: () => 'made',
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: null,
   makes: 'campaign',

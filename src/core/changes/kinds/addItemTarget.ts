@@ -20,7 +20,7 @@ export const addItemTarget: ChangeSpec<AddItemTarget, ArchiveTarget> = {
   key: ({ adGroupId, expression }) => `item ${adGroupId} ${normaliseTerm(expression)}`,
   words: ({ expression }) => `Bid on item ${expression}`,
   group: () => 'New item targets',
-  sort: () => 'harvest',
+  purpose: () => 'harvest',
   entities: ({ adGroupId }) => ({ adGroup: adGroupId }),
   sets: null,
   makes: 'target',

@@ -27,7 +27,7 @@ export const addKeyword: ChangeSpec<AddKeyword, ArchiveTarget> = {
   key: ({ adGroupId, match, expression }) => `keyword ${adGroupId} ${match} ${normaliseTerm(expression)}`,
   words: ({ expression, match }) => `Bid on “${expression}” (${match})`,
   group: () => 'New keywords',
-  sort: () => 'harvest',
+  purpose: () => 'harvest',
   entities: ({ adGroupId }) => ({ adGroup: adGroupId }),
   sets: null,
   makes: 'target',

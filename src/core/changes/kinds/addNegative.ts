@@ -28,7 +28,7 @@ export const addNegative: ChangeSpec<AddNegative, ArchiveNegative> = {
   words: ({ expression, match, adGroupId }) =>
     `Block “${expression}” (${match}${adGroupId === null ? ', whole campaign' : ''})`,
   group: () => 'Negatives',
-  sort: (_, step) => (step === 'harvest' ? 'harvest' : 'negatives'),
+  purpose: (_, step) => (step === 'harvest' ? 'harvest' : 'negatives'),
   entities: ({ campaignId, adGroupId }) => ({
     campaign: campaignId,
     ...(adGroupId === null ? {} : { adGroup: adGroupId }),

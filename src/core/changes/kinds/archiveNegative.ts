@@ -14,7 +14,7 @@ export const archiveNegative: ChangeSpec<ArchiveNegative> = {
   key: ({ negativeId }) => `archive negative ${negativeId}`,
   words: () => 'Lift the negative',
   group: () => 'Ended and lifted',
-  sort: () => 'other',
+  purpose: () => 'other',
   entities: ({ negativeId }) => ({ negative: negativeId }),
   sets: null,
   makes: null,

@@ -1,4 +1,5 @@
-import type { ChangeSpec, Named } from './spec';
+import type { ChangeSpec } from './spec';
+import type { Named } from '../named';
 
 /** Ends a campaign or an ad group: final on a market, where archived things stay archived. */
 export interface ArchivePlace {
@@ -14,7 +15,7 @@ export const archivePlace: ChangeSpec<ArchivePlace> = {
   key: ({ entity, id }) => `archive ${entity} ${id}`,
   words: ({ entity }) => `End the ${entity.replace('-', ' ')}`,
   group: () => 'Ended and lifted',
-  sort: () => 'other',
+  purpose: () => 'other',
   entities: ({ entity, id }): Named => (entity === 'campaign' ? { campaign: id } : { adGroup: id }),
   sets: null,
   makes: null,

@@ -13,7 +13,7 @@ export const archiveTarget: ChangeSpec<ArchiveTarget> = {
   key: ({ targetId }) => `archive target ${targetId}`,
   words: () => 'End the target',
   group: () => 'Ended and lifted',
-  sort: () => 'other',
+  purpose: () => 'other',
   entities: ({ targetId }) => ({ target: targetId }),
   sets: null,
   makes: null,

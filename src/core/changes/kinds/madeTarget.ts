@@ -1,5 +1,5 @@
 import type { ArchiveTarget } from './archiveTarget';
-import type { Made } from './spec';
+import type { Made } from '../named';
 
 /** What undoes a target that was made: it is ended. */
 export const endsMade = (_: unknown, { targetId }: Made): ArchiveTarget | null =>

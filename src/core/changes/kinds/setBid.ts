@@ -21,7 +21,7 @@ export const setBid: ChangeSpec<SetBid> = {
   key: ({ targetId }) => `bid ${targetId}`,
   words: ({ from, to }) => `${moved(from, to)} the bid ${formatMoney(from)} → ${formatMoney(to)}`,
   group: (change) => (isDown(change) ? 'Bids down' : 'Bids up'),
-  sort: (change, step) =>
+  purpose: (change, step) =>
     step === 'dead' || step === 'over' || step === 'grow' ? step : isDown(change) ? 'down' : 'up',
   entities: ({ targetId }) => ({ target: targetId }),
   sets: 'bid',

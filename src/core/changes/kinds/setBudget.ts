@@ -19,7 +19,7 @@ export const setBudget: ChangeSpec<SetBudget> = {
   key: ({ campaignId }) => `budget ${campaignId}`,
   words: ({ from, to }) => `${moved(from, to)} the budget ${formatMoney(from)} → ${formatMoney(to)}`,
   group: () => 'Budgets',
-  sort: () => 'budget',
+  purpose: () => 'budget',
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: 'budget',
   makes: null,

@@ -1,4 +1,4 @@
-import { PLACEMENT_LABELS } from '../../structure';
+import { PLACEMENT_LABELS, PLACEMENTS } from '../../structure';
 import type { Placement } from '../../structure';
 import { formatShare } from '../../units';
 import { checkModifier } from '../limits';
@@ -17,7 +17,7 @@ export const setModifier: ChangeSpec<SetModifier> = {
   kind: 'set-modifier',
   shape: {
     campaignId: 'id',
-    placement: { oneOf: ['top', 'rest', 'pages'] },
+    placement: { oneOf: PLACEMENTS },
     from: 'modifier',
     to: 'modifier',
   },
@@ -26,7 +26,7 @@ export const setModifier: ChangeSpec<SetModifier> = {
   words: ({ placement, from, to }) =>
     `Modifier at ${PLACEMENT_LABELS[placement]} ${formatShare(from, 0)} → ${formatShare(to, 0)}`,
   group: () => 'Placement modifiers',
-  sort: () => 'modifier',
+  purpose: () => 'modifier',
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: 'modifier',
   makes: null,

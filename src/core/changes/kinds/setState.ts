@@ -1,5 +1,6 @@
 import type { State } from '../../structure';
-import type { ChangeSpec, Named } from './spec';
+import type { ChangeSpec } from './spec';
+import type { Named } from '../named';
 
 /** Entities that can be paused and resumed. */
 export type Pausable = 'campaign' | 'ad-group' | 'target';
@@ -27,7 +28,7 @@ export const setState: ChangeSpec<SetState> = {
   key: ({ entity, id }) => `state ${entity} ${id}`,
   words: (change) => `${change.to === 'paused' ? 'Pause' : 'Resume'} the ${plain(change)}`,
   group: ({ to }) => (to === 'paused' ? 'Paused' : 'Resumed'),
-  sort: (_, step) => (step === 'dead' ? 'dead' : 'state'),
+  purpose: (_, step) => (step === 'dead' ? 'dead' : 'state'),
   entities: ({ entity, id }): Named =>
     ({ campaign: { campaign: id }, 'ad-group': { adGroup: id }, target: { target: id } })[entity],
   sets: 'state',

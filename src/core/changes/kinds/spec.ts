@@ -1,24 +1,10 @@
+import type { Named, Made } from '../named';
 import type { NegativeMatch } from '../../matching';
-import type { State } from '../../structure';
-import type { ChangeSort } from '../sorts';
+import type { Placement, State } from '../../structure';
+import type { ChangePurpose } from '../purposes';
 import type { Finding, MarketLimits } from '../limits';
 import type { Standing } from '../standing';
 import type { MarketAct, MarketIds } from '../towardsMarket';
-
-/** The entities that a change names, by our ids. They have to be there for it to make sense. */
-export interface Named {
-  campaign?: number;
-  adGroup?: number;
-  target?: number;
-  negative?: number;
-  product?: number;
-}
-
-/** What became of an accepted change in the account: the target or negative it made. */
-export interface Made {
-  targetId: number | null;
-  negativeId: number | null;
-}
 
 /** What a field of a change holds; its checks at the edge are made of this. Money in micros, modifiers as shares. */
 export type FieldShape =
@@ -65,9 +51,7 @@ export type Accepted =
   | { does: 'adopt'; entity: 'campaign' | 'ad-group'; id: number; values: Values }
   | { does: 'adopt-ad'; adGroupId: number; productId: number };
 
-export type Values = Partial<
-  Record<'state' | 'bid' | 'budget' | 'defaultBid' | 'top' | 'rest' | 'pages', number | State>
->;
+export type Values = Partial<Record<'state' | 'bid' | 'budget' | 'defaultBid' | Placement, number | State>>;
 
 /** The targets that a change works on: one, or all of an ad group or campaign. */
 export type Touch = { target: number | null } | { adGroup: number } | { campaign: number } | null;
@@ -104,8 +88,8 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   words: (change: C) => string;
   /** What it stands under in the tray. */
   group: (change: C) => string;
-  /** Which of the sorts it is when it is asked which changes worked. @param step of the round that it came from */
-  sort: (change: C, step: string | undefined) => ChangeSort;
+  /** What it is for, when it is asked which changes worked. @param step of the round that it came from */
+  purpose: (change: C, step: string | undefined) => ChangePurpose;
   entities: (change: C) => Named;
   /** What it sets; null for what makes or ends something. Staged again, what is set takes the new value. */
   sets: 'bid' | 'budget' | 'modifier' | 'state' | null;

@@ -1,3 +1,4 @@
+import type { Placement } from '../../../core/structure';
 import type { MarketLimits } from '../../../core/changes';
 
 /** A product of a scenario, and the words shoppers use around it. */
@@ -26,7 +27,7 @@ export interface MarketOptions {
   /** Broad and phrase keywords. */
   looseKeywords: boolean;
   /** Placements whose bids can be raised. */
-  modifiers: ('top' | 'rest' | 'pages')[];
+  modifiers: Placement[];
   schedules: boolean;
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;

@@ -1,3 +1,4 @@
+import { PLACEMENTS } from '../../../core/structure';
 import type { Scenario } from './scenario';
 import { TARNBROOK_PRODUCTS } from './tarnbrookProducts';
 
@@ -37,7 +38,7 @@ export const TARNBROOK: Scenario = {
   options: {
     productTargets: true,
     looseKeywords: true,
-    modifiers: ['top', 'rest', 'pages'],
+    modifiers: [...PLACEMENTS],
     schedules: true,
     bidFlex: true,
   },

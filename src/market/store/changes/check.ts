@@ -1,3 +1,4 @@
+import { PLACEMENTS } from '../../../core/structure';
 import type { MarketOptions, OwnKind } from '../../../contract/market';
 import { checkBid, checkBudget, checkModifier, checkWords } from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
@@ -60,7 +61,7 @@ function checkMoney(fields: Fields, { limits }: Rules): Refusal | null {
 }
 
 function checkOptions(fields: Fields, { options }: Rules): Refusal | null {
-  for (const placement of ['top', 'rest', 'pages'] as const) {
+  for (const placement of PLACEMENTS) {
     if (fields[placement] === undefined) continue;
     const [finding] = checkModifier(Number(fields[placement]));
     if (finding) return finding;

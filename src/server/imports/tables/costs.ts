@@ -4,7 +4,7 @@ import type { AccountRow } from '../../../db/queries/accounts';
 import { listProducts, upsertCosts } from '../../../db/queries/economics';
 import type { CostsToKeep } from '../../../db/queries/economics';
 import { resolvePlaces } from '../../../db/queries/importPlaces';
-import type { TableResult } from '../takeInTable';
+import type { TableResult } from './tableResult';
 
 /**
  * Keeps what products cost. A product is found by item code, else by SKU; an item code that is not known yet is made.

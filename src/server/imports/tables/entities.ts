@@ -5,7 +5,7 @@ import type { AccountRow } from '../../../db/queries/accounts';
 import { setEntityValues } from '../../../db/queries/entityValues';
 import type { EntityValues } from '../../../db/queries/entityValues';
 import { resolvePlaces } from '../../../db/queries/importPlaces';
-import type { TableResult } from '../takeInTable';
+import type { TableResult } from './tableResult';
 
 /**
  * Keeps campaigns, ad groups and targets with their bids, budgets and states: one row for each target, or for an ad group

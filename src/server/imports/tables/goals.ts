@@ -3,7 +3,7 @@ import type { TableRow } from '../../../connect/tables';
 import type { Query } from '../../../db/connection';
 import type { AccountRow } from '../../../db/queries/accounts';
 import { listScopes, upsertGoals } from '../../../db/queries/economics';
-import type { TableResult } from '../takeInTable';
+import type { TableResult } from './tableResult';
 
 /** Keeps targets by scope; what they stand on is found by its name. */
 export async function keepGoals(tx: Query, { id }: AccountRow, rows: TableRow[]): Promise<TableResult> {

@@ -1,7 +1,7 @@
 import { numberField } from '../../../core/conditions';
 import { Bars } from '../../../charts';
 import { formatField } from '../../shared/formatValue';
-import type { PictureProps } from './Picture';
+import type { PictureProps } from './pictureProps';
 import { usePicture } from './usePicture';
 
 const MOST = 40;

@@ -1,7 +1,7 @@
 import { numberField, shownScale } from '../../../core/conditions';
 import { Histogram } from '../../../charts';
 import { formatField } from '../../shared/formatValue';
-import type { PictureProps } from './Picture';
+import type { PictureProps } from './pictureProps';
 import { usePicture } from './usePicture';
 
 /** How a measure is spread over the rows; a bar becomes two conditions. */

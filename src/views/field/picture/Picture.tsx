@@ -1,12 +1,7 @@
-import type { Remote } from 'comlink';
+import type { PictureProps } from './pictureProps';
 import { useMemo } from 'react';
 import { CutLine } from '../../../charts';
-import type { Area, CutLinePoints } from '../../../charts';
-import type { AccountInfo } from '../../../contract/api';
-import type { Hovered } from '../../../table';
-import type { RowsState } from '../../shared/useRows';
-import type { FieldState, PictureKind } from '../useFieldState';
-import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
+import type { PictureKind } from '../useFieldState';
 import type { LoadedLens } from '../../../plans/field';
 import { BarsPicture } from './BarsPicture';
 import { HistogramPicture } from './HistogramPicture';
@@ -18,20 +13,6 @@ export const PICTURES: { kind: PictureKind; label: string }[] = [
   { kind: 'trend', label: 'Trend' },
   { kind: 'histogram', label: 'Histogram' },
 ];
-
-export interface PictureProps {
-  account: AccountInfo;
-  engine: Remote<FieldEngine>;
-  loaded: LoadedLens;
-  state: FieldState;
-  /** The rows that the picture is of: all that meet the conditions, brushed or not. */
-  all: Int32Array;
-  points: CutLinePoints | null;
-  area: Area | null;
-  onArea: (area: Area | null) => void;
-  rows: RowsState;
-  hovered: Hovered;
-}
 
 /** The picture that is chosen. */
 export function Picture(props: PictureProps & { height: number }) {

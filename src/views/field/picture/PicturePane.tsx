@@ -9,7 +9,7 @@ import { saveBlob } from '../../shared/api';
 import type { FieldState, PictureKind } from '../useFieldState';
 import { fieldsOffered } from '../fieldsOffered';
 import { PICTURES, Picture } from './Picture';
-import type { PictureProps } from './Picture';
+import type { PictureProps } from './pictureProps';
 
 interface PicturePaneProps extends PictureProps {
   isFolded: boolean;

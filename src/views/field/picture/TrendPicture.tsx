@@ -9,7 +9,7 @@ import { describeChange } from '../../../core/changes';
 import { api } from '../../shared/api';
 import { trendSeries } from '../../shared/trendSeries';
 import { idsOf } from '../../shared/rowRequest';
-import type { PictureProps } from './Picture';
+import type { PictureProps } from './pictureProps';
 
 /** So many rows are asked for by their ids; of more, those with the highest spend. */
 const MOST_ROWS = 20_000;

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { PictureAnswer, PictureAsked } from '../../../plans/field';
-import type { PictureProps } from './Picture';
+import type { PictureProps } from './pictureProps';
 
 /** What a picture is drawn from, computed by the worker; null until it has answered. */
 export function usePicture<K extends PictureAsked['kind']>(

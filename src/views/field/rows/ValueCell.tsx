@@ -2,7 +2,7 @@ import { lensNamed } from '../../../core/lenses';
 import { formatOnStep, formatShare } from '../../../core/units';
 import { BidCell } from '../../shared/BidCell';
 import { isRecent, limitsOf, stagedValue, valueChange } from '../../../plans/byHand';
-import type { ColumnsOf } from './fieldColumns';
+import type { ColumnsOf } from './columnsOf';
 
 /** Bid, budget or modifier of a row: edited in place, with what is staged and how new its last change is. */
 export function ValueCell({

@@ -1,6 +1,6 @@
-import type { MarketLimits } from '../../../core/changes';
+import type { ColumnsOf } from './columnsOf';
 import { NUMBER_FIELDS, numberField } from '../../../core/conditions';
-import type { NumberKey, RowReader } from '../../../core/conditions';
+import type { NumberKey } from '../../../core/conditions';
 import { lensNamed, STATES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { measure } from '../../../core/measures';
@@ -10,20 +10,6 @@ import { formatField } from '../../shared/formatValue';
 import { widthOf } from './defaultColumns';
 import { EvidenceMark, Spark, StandingMark } from '../../shared/evidence/marks';
 import { ValueCell } from './ValueCell';
-import type { Staged } from '../../../plans/byHand';
-
-export interface ColumnsOf {
-  table: LensTable;
-  reader: RowReader;
-  currency: string;
-  /** What the market takes. */
-  limits: MarketLimits;
-  staged: Staged;
-  sparks: (row: number) => number[] | undefined;
-  editing: number | null;
-  onEditing: (row: number | null) => void;
-  onValue: (row: number, value: number) => void;
-}
 
 const VALUE_LABELS: Record<string, [label: string, definition: string]> = {
   budget: ['Budget', 'What a campaign may spend: a day, or in its lifetime.'],
@@ -158,9 +144,9 @@ function whyNone(key: NumberKey, value: number | null): string | undefined {
   return `No value: ${measure(name as MeasureKey).definition} The lower part is zero${key.startsWith('d.') ? ' in one of the windows' : ''}.`;
 }
 
-const isOff = (table: LensTable, row: number) => table.state[row] !== 0 || table.isHeld[row] === 1;
+const isOff = (table: LensTable, row: number) => table.state[row] !== 0 || table.isStoppedAbove[row] === 1;
 
 function stateOf(table: LensTable, row: number): string {
   if (table.state[row] !== 0) return STATES[table.state[row]];
-  return table.isHeld[row] === 1 ? 'held' : 'enabled';
+  return table.isStoppedAbove[row] === 1 ? 'held' : 'enabled';
 }

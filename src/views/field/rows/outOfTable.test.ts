@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { aTree, sumsByTarget } from '../../../../tests/make/lenses';
-import { buildLens, indexTree, lensReader } from '../../../core/lenses';
+import { buildLens, lensReader } from '../../../core/lenses';
+import { indexTree } from '../../../core/structure';
 import { asTabText, outOfTable } from './outOfTable';
 
 const table = buildLens(

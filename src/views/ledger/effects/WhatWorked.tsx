@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { CHANGE_SORTS } from '../../../core/changes';
+import { CHANGE_PURPOSES } from '../../../core/changes';
 import { formatCount, formatDay } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
@@ -12,7 +12,7 @@ import { ProfitCell } from './ProfitCell';
 export function WhatWorked({ account }: { account: AccountInfo }) {
   const { data, error } = useQuery({
     queryKey: ['sort-effects', account.id, account.lastDay],
-    queryFn: () => api.sortEffects(account.id),
+    queryFn: () => api.purposeEffects(account.id),
   });
   return (
     <>
@@ -30,12 +30,12 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
         </p>
       )}
       {!data && !error && <p className="faint">Measuring …</p>}
-      {data?.sorts.length === 0 && (
+      {data?.purposes.length === 0 && (
         <p className="faint">
           No change was accepted yet. Some twelve days after the first bale its effect can be measured here.
         </p>
       )}
-      {data && data.sorts.length > 0 && (
+      {data && data.purposes.length > 0 && (
         <table className="plain" aria-label="Effects by sort of change">
           <thead>
             <tr>
@@ -49,10 +49,10 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
             </tr>
           </thead>
           <tbody>
-            {data.sorts.map(({ sort, changes, mixed, expected, effect }) => (
-              <tr key={sort}>
+            {data.purposes.map(({ purpose, changes, mixed, expected, effect }) => (
+              <tr key={purpose}>
                 <td style={{ maxWidth: 320 }}>
-                  <strong>{CHANGE_SORTS[sort]}</strong>
+                  <strong>{CHANGE_PURPOSES[purpose]}</strong>
                   <div className="faint" style={{ fontSize: 12.5 }}>
                     {howMeasured(effect)}
                     {mixed > 0 &&

@@ -3,7 +3,7 @@ import type { PlanColumns } from '../../../core/bids';
 import type { LensTable } from '../../../core/lenses';
 import { formatDay } from '../../../core/units';
 import { reasonOf } from '../../../plans/bids';
-import { placeLink } from '../../shared/frame/places';
+import { pageLink } from '../../shared/frame/pages';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
@@ -76,15 +76,15 @@ function lackingOf({ id }: AccountInfo, table: LensTable) {
   if (table.size === 0)
     return (
       <p>
-        The account has no targets yet. <a href={placeLink('setup', id)}>Sync it or import its structure</a>{' '}
-        to begin.
+        The account has no targets yet. <a href={pageLink('setup', id)}>Sync it or import its structure</a> to
+        begin.
       </p>
     );
   if (table.value.every((bid) => Number.isNaN(bid)))
     return (
       <p>
         No bid of the account is known: search-term reports do not tell bids.{' '}
-        <a href={placeLink('setup', id)}>Import a list of targets with their bids</a>, or connect the account.
+        <a href={pageLink('setup', id)}>Import a list of targets with their bids</a>, or connect the account.
       </p>
     );
   return null;

@@ -12,5 +12,5 @@ const work = { useWork: useBidWork };
 export function makeBidStep(spec: BidStepSpec): RoundStep<BidWork> {
   const { name, label, money } = spec;
   const Step = (at: RoundAt & { work: BidWork }) => <BidStep {...at} spec={spec} />;
-  return { name, label, money, sort: name, keys: BID_KEYS, work, Step, hasEvidence: true };
+  return { name, label, money, purpose: name, keys: BID_KEYS, work, Step, hasEvidence: true };
 }

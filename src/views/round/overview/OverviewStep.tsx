@@ -2,7 +2,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
-import { placeLink } from '../../shared/frame/places';
+import { pageLink } from '../../shared/frame/pages';
 import { Figures } from './Figures';
 import { overviewFigures } from './figures';
 import type { Figure } from './figures';
@@ -35,14 +35,14 @@ export function OverviewStep({ account, state: { from, to } }: RoundAt) {
       <main style={{ padding: 24 }}>
         <p className="faint">
           This account has no figures yet. Fetch from the market or import a report under{' '}
-          <a href={placeLink('setup', account.id)}>Setup</a>.
+          <a href={pageLink('setup', account.id)}>Setup</a>.
         </p>
       </main>
     );
   const figures = overviewFigures(whole);
   const fieldLink = (query: string) => {
     const window = from && to ? `&from=${from}&to=${to}` : '';
-    return `${placeLink('field', account.id)}&${query}${window}`;
+    return `${pageLink('field', account.id)}&${query}${window}`;
   };
   const common = { parts, currency: account.currency, fieldLink };
   return (
@@ -101,7 +101,7 @@ function DataNotes({ account, overview }: { account: AccountInfo; overview: Over
         <p key={report} className="over" style={{ margin: 0 }}>
           ▲ {report}: {days.length} {days.length === 1 ? 'day is' : 'days are'} missing (
           {days.slice(0, 3).map(formatDay).join(', ')}
-          {days.length > 3 && ' …'}). <a href={placeLink('setup', account.id)}>Fetch them under Setup</a>.
+          {days.length > 3 && ' …'}). <a href={pageLink('setup', account.id)}>Fetch them under Setup</a>.
         </p>
       ))}
       <span className="faint">{notes.join(' ')}</span>

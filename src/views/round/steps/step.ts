@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import type { ChangeSort } from '../../../core/changes';
+import type { ChangePurpose } from '../../../core/changes';
 import type { KeyLine } from '../../shared/frame/KeysHelp';
 import type { TrayState } from '../../shared/tray/useTray';
 import type { RoundState } from '../useRoundState';
@@ -40,8 +40,8 @@ export interface RoundStep<W extends WorkState = WorkState> {
   label: string;
   /** The words of its money, after the currency; null for a step that decides nothing. */
   money: string | null;
-  /** Under which sort its changes are asked whether they worked; null for a step that decides nothing. */
-  sort: ChangeSort | null;
+  /** What its changes are for, when it is asked whether they worked; null for a step that decides nothing. */
+  purpose: ChangePurpose | null;
   /** Keys that it knows beside those of all steps. */
   keys: readonly KeyLine[];
   /** What it works on; null for a step that needs nothing but the account. */

@@ -13,7 +13,7 @@ const hedges: RoundStep<WorkState & { word: string }> = {
   name: 'hedges',
   label: 'Hedges',
   money: 'to trim',
-  sort: 'other',
+  purpose: 'other',
   keys: [['q', 'hedges: trim']],
   work: {
     useWork: () => ({ left: [{ step: 'hedges', left: 12, money: 34_500_000 }], staged: {}, word: 'box' }),
@@ -63,8 +63,8 @@ describe('a step of the round is a folder and a line', () => {
     expect(keys).toContainEqual(['q', 'hedges: trim']);
   });
 
-  test('no two steps share a name, and each that decides names its sort of change', () => {
+  test('no two steps share a name, and each that decides names what its changes are for', () => {
     expect(new Set(STEPS.map(({ name }) => name)).size).toBe(STEPS.length);
-    for (const { money, sort } of STEPS) expect(sort === null).toBe(money === null);
+    for (const { money, purpose } of STEPS) expect(purpose === null).toBe(money === null);
   });
 });

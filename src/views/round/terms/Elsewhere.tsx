@@ -17,12 +17,12 @@ function StopWords({
   review: LoadedReview;
   row: number;
 }) {
-  const scope = proposal.step === 'harvest' ? proposal.block : proposal.scope;
-  if (scope === 'nowhere') return null;
+  const reach = proposal.step === 'harvest' ? proposal.block : proposal.reach;
+  if (reach === 'nowhere') return null;
   const { clicks, all, goesOn } = stoppedBy(
     review,
     [row, ...detail.elsewhere],
-    proposal.places.get(scope) ?? [],
+    proposal.places.get(reach) ?? [],
   );
   if (all === 0) return null;
   const places = new Set(goesOn).size;

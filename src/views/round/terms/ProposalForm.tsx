@@ -1,13 +1,13 @@
 import type { NewChange } from '../../../contract/changes';
 import { changeKey, checkChange, describeChange } from '../../../core/changes';
 import type { Change } from '../../../core/changes';
-import { NEGATIVE_SCOPES } from '../../../core/negatives';
-import type { BlockScope } from '../../../core/negatives';
+import { NEGATIVE_REACHES } from '../../../core/negatives';
+import type { BlockReach } from '../../../core/negatives';
 import { isExactTarget } from '../../../core/structure';
 import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../../core/units';
 import { NumberField } from '../../shared/NumberField';
 import { adGroupName, campaignName } from './placeName';
-import { scopeWords } from './scopeWords';
+import { reachWords } from './reachWords';
 import { toChanges } from '../../../plans/terms';
 import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
@@ -108,9 +108,9 @@ function HarvestFields({
           onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
         >
           <option value="nowhere">nowhere</option>
-          {NEGATIVE_SCOPES.map((scope) => (
-            <option key={scope} value={scope}>
-              {scopeWords(scope, places, review.negativeLists)}
+          {NEGATIVE_REACHES.map((reach) => (
+            <option key={reach} value={reach}>
+              {reachWords(reach, places, review.negativeLists)}
             </option>
           ))}
         </select>
@@ -136,7 +136,7 @@ function NegativeFields({
   review,
   decisions,
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'negatives' }> }) {
-  const { row, match, scope, places } = proposal;
+  const { row, match, reach, places } = proposal;
   return (
     <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 10 }}>
       <label style={LABEL}>
@@ -155,13 +155,13 @@ function NegativeFields({
         <span className="faint">Block in</span>
         <select
           aria-label="Block in"
-          value={scope}
+          value={reach}
           style={{ width: '100%' }}
-          onChange={(event) => decisions.edit(row, { scope: event.target.value as BlockScope })}
+          onChange={(event) => decisions.edit(row, { reach: event.target.value as BlockReach })}
         >
           {[...places.keys()].map((one) => (
             <option key={one} value={one}>
-              {scopeWords(one, places, review.negativeLists)}
+              {reachWords(one, places, review.negativeLists)}
             </option>
           ))}
         </select>

@@ -2,7 +2,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { TERM_KINDS } from '../../../core/matching';
 import { rowKey } from '../../../plans/terms';
 import type { Arranged, LoadedReview } from '../../../plans/terms';
-import { placeLink } from '../../shared/frame/places';
+import { pageLink } from '../../shared/frame/pages';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
@@ -77,7 +77,7 @@ function NoTerms({ account }: { account: AccountInfo | undefined }) {
         </>
       ) : (
         <>
-          <a href={placeLink('setup', account?.id)}>Import a search-term report</a> to begin.
+          <a href={pageLink('setup', account?.id)}>Import a search-term report</a> to begin.
         </>
       )}
     </p>

@@ -7,7 +7,7 @@ import { BidCell } from '../../shared/BidCell';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { DecideButtons } from '../frame/DecideButtons';
 import { GAIN } from './ProposalForm';
-import { nextScope, scopeWords } from './scopeWords';
+import { nextReach, reachWords } from './reachWords';
 import type { TermStepSpec } from './termSpec';
 import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
@@ -135,9 +135,9 @@ function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnCon
       className="cut"
       style={{ all: 'unset', cursor: 'pointer' }}
       title="Ad group, campaign, wherever the product looks for terms, or a list of the campaign"
-      onClick={() => decisions.edit(view.row, { scope: nextScope(proposal.scope, proposal.places) })}
+      onClick={() => decisions.edit(view.row, { reach: nextReach(proposal.reach, proposal.places) })}
     >
-      {proposal.match}, {scopeWords(proposal.scope, proposal.places, review.negativeLists)}
+      {proposal.match}, {reachWords(proposal.reach, proposal.places, review.negativeLists)}
     </button>
   );
 }

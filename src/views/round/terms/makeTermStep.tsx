@@ -11,5 +11,5 @@ const work = { useWork: useTermWork };
 export function makeTermStep(spec: TermStepSpec): RoundStep<TermWork> {
   const { name, label, money } = spec;
   const Step = (at: RoundAt & { work: TermWork }) => <TermStep {...at} spec={spec} />;
-  return { name, label, money, sort: name, keys: [], work, Step, hasEvidence: true };
+  return { name, label, money, purpose: name, keys: [], work, Step, hasEvidence: true };
 }

@@ -1,6 +1,6 @@
 import { useBrush } from '../../shared/picture/useBrush';
 import { nudged } from '../../../core/changes';
-import { nextScope } from './scopeWords';
+import { nextReach } from './reachWords';
 import { rowKeys } from '../frame/rowKeys';
 import { useKeys } from '../../shared/useKeys';
 import type { TermWork } from './useTermWork';
@@ -28,7 +28,7 @@ export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
     if (row === null || !proposal) return;
     const now = decisions.edited(proposal);
     if (now.step === 'harvest') setEditing(row);
-    else decisions.edit(row, { scope: nextScope(now.scope, now.places) });
+    else decisions.edit(row, { reach: nextReach(now.reach, now.places) });
   };
   const brush = useBrush(area, setArea, points, rows);
   // No key decides on rows that are about to change.

@@ -5,7 +5,7 @@ import type { StepName } from '../../../contract/review';
 import { gainOf } from '../../../core/harvest';
 import { pendingKeys, rowKey, toChanges } from '../../../plans/terms';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
-import type { BlockScope, NegativeScope } from '../../../core/negatives';
+import type { BlockReach, NegativeReach } from '../../../core/negatives';
 import { useTell } from '../../shared/useTell';
 import { useDecisions } from '../decisions/useDecisions';
 import type { Decisions } from '../decisions/useDecisions';
@@ -18,9 +18,9 @@ import { useArranged, useReview } from './useReview';
 export type Edit = Partial<{
   bid: number;
   homeId: number;
-  block: NegativeScope | 'nowhere';
+  block: NegativeReach | 'nowhere';
   match: 'exact' | 'phrase' | 'broad' | 'item';
-  scope: BlockScope;
+  reach: BlockReach;
 }>;
 
 /** What is decided on the rows of a step, by their numbers in the table. */

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Goal } from '../../../core/goals';
 import type { GoalsAnswer } from '../../../contract/api';
-import { SCOPE_LABELS } from './GoalsPart';
+import { SCOPE_LABELS } from './scopeLabels';
 
 type Scope = GoalsAnswer['scopes'][number];
 

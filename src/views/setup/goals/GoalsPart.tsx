@@ -1,3 +1,4 @@
+import { SCOPE_LABELS } from './scopeLabels';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../../shared/useTell';
 import type { Goal } from '../../../core/goals';
@@ -7,14 +8,6 @@ import { api, exportLink } from '../../shared/api';
 import { TargetField } from '../../shared/TargetField';
 import { PartHead } from '../PartHead';
 import { GoalForm } from './GoalForm';
-
-export const SCOPE_LABELS: Record<Goal['scope'], string> = {
-  account: 'Account',
-  line: 'Product line',
-  product: 'Product',
-  campaign: 'Campaign',
-  'ad-group': 'Ad group',
-};
 
 /** Targets by scope: the nearest one counts. */
 export function GoalsPart({ account }: { account: AccountInfo }) {

@@ -4,27 +4,28 @@ import {
   buildLens,
   knownTerms,
   crossTabOf,
-  indexTree,
   lensNamed,
   pathOf,
   rankRows,
   rowsInScope,
   spreadOf,
 } from '../../../core/lenses';
-import type { LensGrain, LensName, TreeIndex } from '../../../core/lenses';
+import { indexTree } from '../../../core/structure';
+import type { LensGrain, LensName } from '../../../core/lenses';
+import type { TreeIndex } from '../../../core/structure';
 import { api } from '../api';
 import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
-import { arrangeBids, heldBids } from '../../../plans/bids';
-import { findInTree, heldLens, overviewOf, toGrainSums } from '../../../plans/field';
-import type { ArrangedBids, BidsAsked, HeldBids, TargetTrial } from '../../../plans/bids';
+import { arrangeBids, keptBids } from '../../../plans/bids';
+import { findInTree, keptLens, overviewOf, toGrainSums } from '../../../plans/field';
+import type { ArrangedBids, BidsAsked, KeptBids, TargetTrial } from '../../../plans/bids';
 import type {
   ArrangedRows,
   CrossTab,
   Dimension,
   ElsewhereRow,
   Found,
-  HeldLens,
+  KeptLens,
   LoadedLens,
   LoadedSums,
   OverviewParts,
@@ -43,12 +44,12 @@ const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
 export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'> = api) {
   let lastLoad = 0;
-  let loaded: HeldLens | null = null;
+  let loaded: KeptLens | null = null;
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
-  let preparedBids: { key: string; bids: Promise<HeldBids> } | null = null;
+  let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
   let bidsLoaded: {
     loadId: number;
-    bids: HeldBids;
+    bids: KeptBids;
     plan: { key: string; columns: PlanColumns } | null;
   } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
@@ -75,11 +76,11 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   }
 
   /** The account's bids, prepared anew for another state of the tree. */
-  function bidsOf(account: number, version: DataVersion): Promise<HeldBids> {
+  function bidsOf(account: number, version: DataVersion): Promise<KeptBids> {
     const key = keyOf(account, version);
     if (preparedBids?.key !== key) {
       const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
-        heldBids(index, feed),
+        keptBids(index, feed),
       );
       bids.catch(() => (preparedBids = null));
       preparedBids = { key, bids };
@@ -116,7 +117,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
     const table = buildLens(lens, index, grainSums, known);
     // A slower answer to an earlier request must not take the place of a newer one.
-    if (loadId === lastLoad) loaded = heldLens(loadId, table, index);
+    if (loadId === lastLoad) loaded = keptLens(loadId, table, index);
     return { loadId, ...rest, table };
   }
 

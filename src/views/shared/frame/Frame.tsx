@@ -11,11 +11,11 @@ import { KeysHelp } from './KeysHelp';
 import type { KeyLine } from './KeysHelp';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
-import { PARTS, PLACES, goTo } from './places';
-import type { PlaceName } from './places';
+import { PARTS, PAGES, goTo } from './pages';
+import type { PageName } from './pages';
 
 interface FrameProps {
-  place: PlaceName;
+  place: PageName;
   accounts: AccountInfo[];
   account: AccountInfo | undefined;
   /** What the place adds to the top bar: its window, its target. */
@@ -44,7 +44,7 @@ export function Frame({
   const [isHelpOpen, openHelp] = useState(false);
   const [isFindOpen, openFind] = useState(false);
   const always: Action[] = [
-    ...PLACES.map(({ name, label, key }) => ({
+    ...PAGES.map(({ name, label, key }) => ({
       label: `Go to ${label}`,
       keys: `g ${key}`,
       run: () => goTo(name, account?.id),
@@ -58,7 +58,7 @@ export function Frame({
     { label: 'Show the keys', keys: '?', run: () => openHelp(true) },
   ];
   const going: KeyMap = Object.fromEntries(
-    PLACES.map(({ name, key }) => [`g ${key}`, () => goTo(name, account?.id)]),
+    PAGES.map(({ name, key }) => [`g ${key}`, () => goTo(name, account?.id)]),
   );
   useKeys({
     ...going,

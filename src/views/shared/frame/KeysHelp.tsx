@@ -1,13 +1,13 @@
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { PLACES } from './places';
+import { PAGES } from './pages';
 
 /** Keys, and what they do. */
 export type KeyLine = [keys: string, does: string];
 
 const EVERYWHERE: KeyLine[] = [
-  ...PLACES.map(({ key, label }): KeyLine => [`g ${key}`, `go to ${label}`]),
+  ...PAGES.map(({ key, label }): KeyLine => [`g ${key}`, `go to ${label}`]),
   ['ctrl k', 'find anything by its name, or do anything'],
   ['t', 'open or close the tray; Enter there sends'],
   ['?', 'these keys'],

@@ -10,11 +10,11 @@ import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { TrayState } from '../tray/useTray';
 import { useNewData } from '../revision';
-import { PLACES, placeLink } from './places';
-import type { PlaceName } from './places';
+import { PAGES, pageLink } from './pages';
+import type { PageName } from './pages';
 
 interface TopBarProps {
-  place: PlaceName;
+  place: PageName;
   accounts: AccountInfo[];
   account: AccountInfo | undefined;
   tray: TrayState;
@@ -38,7 +38,7 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
       }}
     >
       <a
-        href={placeLink('round', account?.id)}
+        href={pageLink('round', account?.id)}
         className="serif"
         style={{ fontSize: 20, fontWeight: 600, color: 'var(--ink)', textDecoration: 'none' }}
       >
@@ -49,7 +49,7 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
           variant="standard"
           disableUnderline
           value={account?.id ?? ''}
-          onChange={(event) => location.assign(placeLink(place, Number(event.target.value)))}
+          onChange={(event) => location.assign(pageLink(place, Number(event.target.value)))}
           inputProps={{ 'aria-label': 'Account' }}
           sx={{ fontSize: 13, maxWidth: 170 }}
         >
@@ -61,10 +61,10 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
         </Select>
       )}
       <nav aria-label="Places" style={{ display: 'flex', gap: 14 }}>
-        {PLACES.map(({ name, label, key }) => (
+        {PAGES.map(({ name, label, key }) => (
           <a
             key={name}
-            href={placeLink(name, account?.id)}
+            href={pageLink(name, account?.id)}
             title={`g ${key}`}
             aria-current={name === place ? 'page' : undefined}
             style={{

@@ -1,7 +1,7 @@
 import { writeScope } from '../../../core/lenses';
 import type { LensName } from '../../../core/lenses';
 import type { Found } from '../../../plans/field';
-import { placeLink } from './places';
+import { pageLink } from './pages';
 
 /** What is shown of a thing that was found. */
 const LENS: Record<Found['kind'], LensName> = {
@@ -18,5 +18,5 @@ export function foundLink(found: Found, account: number | undefined): string {
   const query = new URLSearchParams({ lens: LENS[found.kind] });
   if (found.scope) query.set('in', writeScope(found.scope));
   if (found.term) query.set('where', `name~${found.term.replaceAll('|', '%7C')}`);
-  return `${placeLink('field', account)}&${query}`;
+  return `${pageLink('field', account)}&${query}`;
 }

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useNegativeCheck } from './useNegativeCheck';
 import type { TrayState } from './useTray';
-import { placeLink } from '../frame/places';
+import { pageLink } from '../frame/pages';
 import { ChangeFileMenu } from './ChangeFileMenu';
 import { changeCount, signed } from './money';
 import { TrayList } from './TrayList';
@@ -33,7 +33,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const send = async () => {
     const { baleId, trouble } = await tray.send.mutateAsync();
     if (trouble !== '') tell(trouble, { kind: 'warning' });
-    else location.assign(`${placeLink('ledger', account?.id)}&bale=${baleId}`);
+    else location.assign(`${pageLink('ledger', account?.id)}&bale=${baleId}`);
   };
   // Pressed while something is still on its way into the tray: sent once all of it is there.
   const [isWanted, setWanted] = useState(false);

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { groupOf, sumEffects } from '../../../core/changes';
+import { groupOf, sumExpected } from '../../../core/changes';
 import type { Effect } from '../../../core/changes';
 import type { ChangeInfo } from '../../../contract/changes';
 
@@ -15,7 +15,7 @@ export interface ChangeGroup {
 /** Staged changes in groups, those that move the most money first; without any claimed, the most changes. */
 export function groupChanges(changes: readonly ChangeInfo[], by: Grouping): ChangeGroup[] {
   return [...group(changes, (one) => (by === 'kind' ? groupOf(one.change) : one.campaign))]
-    .map(([name, list]) => ({ name, changes: list, effect: sumEffects(list.map(({ effect }) => effect)) }))
+    .map(([name, list]) => ({ name, changes: list, effect: sumExpected(list.map(({ effect }) => effect)) }))
     .sort(
       (a, b) =>
         weight(b.effect) - weight(a.effect) ||

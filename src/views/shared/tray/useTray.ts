@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../useTell';
 import { useMemo } from 'react';
-import { findConflicts, sumEffects } from '../../../core/changes';
+import { findConflicts, sumExpected } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
 
@@ -28,7 +28,7 @@ export function useTray(account: number | undefined) {
     });
   const fail = (error: Error) => tell(error.message, { kind: 'fault' });
   const changes = staged.data ?? NOTHING;
-  const effect = useMemo(() => sumEffects(changes.map((one) => one.effect)), [changes]);
+  const effect = useMemo(() => sumExpected(changes.map((one) => one.effect)), [changes]);
   const conflicts = useMemo(() => findConflicts(changes), [changes]);
 
   const stage = useMutation({

@@ -2,13 +2,13 @@ import { matchForm } from '../../../core/matching';
 import { blockedForms, rowsOfForm } from '../../../core/words';
 import { sumsOfRows } from '../../../core/terms';
 import type { PartDetail, PartPlace } from './types';
-import { lineOf, placeText, productOfRow } from './heldWords';
-import type { HeldWords } from './heldWords';
+import { lineOf, placeText, productOfRow } from './keptWords';
+import type { KeptWords } from './keptWords';
 
 const MOST_TERMS = 100;
 
 /** Which terms hold a part, where they ran, and what a phrase negative of it would block there. */
-export function partDetail(held: HeldWords, text: string, productId: number | null): PartDetail {
+export function partDetail(held: KeptWords, text: string, productId: number | null): PartDetail {
   const { context, check } = held;
   const { table, structure } = context;
   const [forms] = blockedForms(check.terms, [{ match: 'phrase', expression: text }]);

@@ -13,8 +13,8 @@ import type { TermContext } from '../../../core/terms';
 import { addDays } from '../../../core/units';
 import { api } from '../api';
 import { toTermTable } from '../../../plans/terms';
-import { lineOf, placeText, productOfRow } from './heldWords';
-import type { HeldWords } from './heldWords';
+import { lineOf, placeText, productOfRow } from './keptWords';
+import type { KeptWords } from './keptWords';
 import { partDetail } from './partDetail';
 import { PAST_DAYS } from './pastDays';
 import type {
@@ -35,7 +35,7 @@ const MOST_EXAMPLES = 5;
 /** Loads an account's search terms and answers what is asked of their words; lives in a worker. */
 export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
   let lastLoad = 0;
-  let held: HeldWords | null = null;
+  let held: KeptWords | null = null;
   let known: { key: string; parts: WordPart[] } | null = null;
 
   const ofLoad = (loadId: number) => (held?.loadId === loadId ? held : null);

@@ -5,7 +5,7 @@ import { useUrlState } from '../../shared/urlState';
 import { Head } from '../Head';
 import { ProductChoice } from '../ProductChoice';
 import { useWordsAnswer } from '../useWordsAnswer';
-import type { WordsPartProps } from '../Words';
+import type { WordsPartProps } from '../wordsPartProps';
 import { CoreRow } from './CoreRow';
 import { usePinned } from './usePinned';
 

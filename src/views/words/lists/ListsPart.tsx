@@ -4,7 +4,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { formatCount } from '../../../core/units';
 import { Head } from '../Head';
-import type { WordsPartProps } from '../Words';
+import type { WordsPartProps } from '../wordsPartProps';
 import { ListBody } from './ListBody';
 import { useNegativeLists } from './useNegativeLists';
 

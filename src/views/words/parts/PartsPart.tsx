@@ -11,7 +11,7 @@ import { VirtualTable } from '../../../table';
 import { Head } from '../Head';
 import { ProductChoice } from '../ProductChoice';
 import { useWordsAnswer } from '../useWordsAnswer';
-import type { WordsPartProps } from '../Words';
+import type { WordsPartProps } from '../wordsPartProps';
 import { partColumns } from './partColumns';
 import { PartPanel } from './PartPanel';
 

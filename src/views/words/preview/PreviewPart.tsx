@@ -5,7 +5,7 @@ import { useUrlState } from '../../shared/urlState';
 import { Head } from '../Head';
 import { TermLines } from '../TermLines';
 import { useWordsAnswer } from '../useWordsAnswer';
-import type { WordsPartProps } from '../Words';
+import type { WordsPartProps } from '../wordsPartProps';
 
 const MATCHES: KeywordMatch[] = ['exact', 'phrase', 'broad'];
 

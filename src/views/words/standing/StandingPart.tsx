@@ -8,7 +8,7 @@ import { formatCount, formatMoney } from '../../../core/units';
 import type { NegativeFinding } from '../../../core/words';
 import { Head } from '../Head';
 import { useWordsAnswer } from '../useWordsAnswer';
-import type { WordsPartProps } from '../Words';
+import type { WordsPartProps } from '../wordsPartProps';
 
 type Finding = NegativeFinding & { place: string; byPlace: string };
 

@@ -5,7 +5,7 @@ export const overview: RoundStep = {
   name: 'overview',
   label: 'Overview',
   money: null,
-  sort: null,
+  purpose: null,
   keys: [],
   work: null,
   Step: OverviewStep,

@@ -1,9 +1,9 @@
 import type { StepName } from '../../../../contract/review';
-import { askSuggestions, heldReview } from '../../../../plans/terms';
+import { askSuggestions, keptReview } from '../../../../plans/terms';
 import type {
   Arranged,
   ArrangeRequest,
-  HeldReview,
+  KeptReview,
   LoadedReview,
   Proposal,
   ReviewSettings,
@@ -17,14 +17,14 @@ export type ReviewServer = Pick<typeof api, 'review' | 'suggestNew'>;
 /** Loads a window's search terms and answers what is asked of them; lives in a worker. */
 export function reviewEngine(server: ReviewServer = api) {
   let lastLoad = 0;
-  let loaded: HeldReview | null = null;
+  let loaded: KeptReview | null = null;
   const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
 
   return {
     /** Fetches a window and keeps it in place of the one before. */
     async load(account: number, from?: string, to?: string): Promise<LoadedReview> {
       const loadId = (lastLoad += 1);
-      const held = heldReview(loadId, await server.review(account, from, to));
+      const held = keptReview(loadId, await server.review(account, from, to));
       // A slower answer to an earlier request must not take the place of a newer one.
       if (loadId === lastLoad) loaded = held;
       return held.loaded;

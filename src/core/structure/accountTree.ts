@@ -1,7 +1,7 @@
 import type { Goal } from '../goals';
 import { goalFinder } from '../goals';
 import type { WordLists } from '../matching';
-import type { AdGroup, Campaign, Target } from '../structure';
+import type { AdGroup, Campaign, Target } from './structure';
 import type { Day, Micros } from '../units';
 
 /** A campaign with what can be set on it. Modifiers are shares: 0.5 raises a bid by half. */

@@ -17,7 +17,8 @@ import type {
   PlanColumns,
   PreparedBids,
 } from '../../core/bids';
-import type { LensTable, TreeIndex } from '../../core/lenses';
+import type { LensTable } from '../../core/lenses';
+import type { TreeIndex } from '../../core/structure';
 
 /** What all running targets come to in a month, now and with every proposal made, at some target ACOS. */
 export interface TargetTrial {
@@ -29,7 +30,7 @@ export interface TargetTrial {
 }
 
 /** An account's bids, prepared once and decided on for each choice of settings. */
-export interface HeldBids {
+export interface KeptBids {
   /** The plan at some settings; the last one is kept. */
   decide: (settings: BidSettings) => BidPlan;
   /** A plan by the rows of a table of targets. */
@@ -40,7 +41,7 @@ export interface HeldBids {
   tryTarget: (settings: BidSettings, acos: number) => TargetTrial;
 }
 
-export function heldBids(index: TreeIndex, feed: BidFeed): HeldBids {
+export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const account = observationsOf(index, feed);
   const prepared = prepareBids(account.observations);
   let known: { key: string; plan: BidPlan } | null = null;

@@ -1,5 +1,5 @@
-/** The sorts of changes that are told apart when it is asked which of them worked, in words. */
-export const CHANGE_SORTS = {
+/** What changes are for, as they are told apart when it is asked which of them worked, in words. */
+export const CHANGE_PURPOSES = {
   dead: 'Dead spend: bids down or paused',
   over: 'Overpaying: bids down',
   grow: 'Room to grow: bids up',
@@ -13,4 +13,4 @@ export const CHANGE_SORTS = {
   made: 'Campaigns and ad groups made',
   other: 'Ended, lifted and undone',
 } as const;
-export type ChangeSort = keyof typeof CHANGE_SORTS;
+export type ChangePurpose = keyof typeof CHANGE_PURPOSES;

@@ -1,14 +1,15 @@
 import { arrangeRows } from '../../core/conditions';
 import type { RowReader, SortOrder } from '../../core/conditions';
 import { lensReader, rowsInScope, sumOfRows, sumStandings } from '../../core/lenses';
-import type { LensTable, TreeIndex } from '../../core/lenses';
+import type { LensTable } from '../../core/lenses';
+import type { TreeIndex } from '../../core/structure';
 import { matchForm } from '../../core/matching';
 import type { ArrangedRows } from './types';
 
 type SetSums = Pick<ArrangedRows, 'now' | 'before' | 'standings'>;
 
 /** A lens's table with what was worked out of it: a condition changes no order, and an order changes no sums. */
-export interface HeldLens {
+export interface KeptLens {
   loadId: number;
   table: LensTable;
   reader: RowReader;
@@ -24,7 +25,7 @@ export interface HeldLens {
 /** So many orders are kept, the oldest let go. */
 const ORDERS_KEPT = 4;
 
-export function heldLens(loadId: number, table: LensTable, index: TreeIndex): HeldLens {
+export function keptLens(loadId: number, table: LensTable, index: TreeIndex): KeptLens {
   const reader = lensReader(table);
   const orders = new Map<string, Int32Array>();
   let known: { set: string; sums: SetSums } | null = null;

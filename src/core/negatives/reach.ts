@@ -5,10 +5,10 @@ import type { TermContext } from '../terms';
  * Where a term is blocked: in the ad group where it ran, in its whole campaign, or in every ad group of the product that looks for terms (all
  * but the homes).
  */
-export const NEGATIVE_SCOPES = ['ad group', 'campaign', 'research'] as const;
-export type NegativeScope = (typeof NEGATIVE_SCOPES)[number];
-/** A scope, or every campaign of a named list. */
-export type BlockScope = NegativeScope | `list ${number}`;
+export const NEGATIVE_REACHES = ['ad group', 'campaign', 'research'] as const;
+export type NegativeReach = (typeof NEGATIVE_REACHES)[number];
+/** A reach, or every campaign of a named list. */
+export type BlockReach = NegativeReach | `list ${number}`;
 
 /** A named list of negatives that is kept over many campaigns. */
 export interface NegativeList {
@@ -18,10 +18,10 @@ export interface NegativeList {
   campaignIds: number[];
 }
 
-export const listScope = (id: number): BlockScope => `list ${id}`;
-/** The list that a scope means; null for the others. */
-export const listOfScope = (scope: BlockScope): number | null =>
-  scope.startsWith('list ') ? Number(scope.slice(5)) : null;
+export const reachOfList = (id: number): BlockReach => `list ${id}`;
+/** The list that a reach means; null for the others. */
+export const listOfReach = (reach: BlockReach): number | null =>
+  reach.startsWith('list ') ? Number(reach.slice(5)) : null;
 
 /** A place that a negative can stand in; null: the whole campaign. */
 export interface NegativePlace {
@@ -29,17 +29,17 @@ export interface NegativePlace {
   adGroupId: number | null;
 }
 
-/** The places of a scope for a row; its own ad group first. Ad groups that bid on exactly the term are left out. */
+/** The places of a reach for a row; its own ad group first. Ad groups that bid on exactly the term are left out. */
 export function placesOf(
   { table, structure, forms }: TermContext,
   row: number,
-  scope: BlockScope,
+  reach: BlockReach,
   lists: readonly NegativeList[] = [],
 ): NegativePlace[] {
   const own = { campaignId: table.campaignId[row], adGroupId: table.adGroupId[row] };
-  if (scope === 'campaign') return [{ ...own, adGroupId: null }];
-  if (scope === 'ad group') return [own];
-  const listId = listOfScope(scope);
+  if (reach === 'campaign') return [{ ...own, adGroupId: null }];
+  if (reach === 'ad group') return [own];
+  const listId = listOfReach(reach);
   if (listId !== null)
     return (lists.find(({ id }) => id === listId)?.campaignIds ?? [])
       .filter((id) => !structure.isNegativeInCampaign(forms[row], id))
@@ -56,15 +56,15 @@ export function placesOf(
   return [own, ...others];
 }
 
-/** The places of every scope that a row's term can be blocked in: the three that always are, and the lists kept over its campaign. */
-export function placesByScope(
+/** The places of every reach that a row's term can be blocked in: the three that always are, and the lists kept over its campaign. */
+export function placesByReach(
   context: TermContext,
   row: number,
   lists: readonly NegativeList[],
-): Map<BlockScope, NegativePlace[]> {
+): Map<BlockReach, NegativePlace[]> {
   const own = lists.filter(({ campaignIds }) => campaignIds.includes(context.table.campaignId[row]));
-  const scopes: BlockScope[] = [...NEGATIVE_SCOPES, ...own.map(({ id }) => listScope(id))];
-  return new Map(scopes.map((scope) => [scope, placesOf(context, row, scope, lists)]));
+  const reaches: BlockReach[] = [...NEGATIVE_REACHES, ...own.map(({ id }) => reachOfList(id))];
+  return new Map(reaches.map((reach) => [reach, placesOf(context, row, reach, lists)]));
 }
 
 /** Clicks of a window that negatives in some places would stop, of all that went to a term. */

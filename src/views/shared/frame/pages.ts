@@ -1,5 +1,5 @@
 /** Places that work, in the order of the top bar. */
-export const PLACES = [
+export const PAGES = [
   { name: 'round', label: 'Round', key: 'r' },
   { name: 'field', label: 'Field', key: 'f' },
   { name: 'routes', label: 'Routes', key: 'o' },
@@ -20,15 +20,15 @@ export const PARTS = [
   { place: 'setup', part: 'words', label: 'Brands and words' },
 ] as const;
 
-export type PlaceName = (typeof PLACES)[number]['name'];
+export type PageName = (typeof PAGES)[number]['name'];
 
 /** Address of a place for an account. */
-export function placeLink(place: PlaceName, account?: number): string {
+export function pageLink(place: PageName, account?: number): string {
   return account === undefined ? `/${place}` : `/${place}?account=${account}`;
 }
 
 /** @param part of the place, where it has some */
-export function goTo(place: PlaceName, account?: number, part?: string): void {
-  const link = placeLink(place, account);
+export function goTo(place: PageName, account?: number, part?: string): void {
+  const link = pageLink(place, account);
   location.assign(part === undefined ? link : `${link}${link.includes('?') ? '&' : '?'}part=${part}`);
 }

@@ -5,7 +5,7 @@ import type { TermContext } from '../../../core/terms';
 import type { TermLine } from './types';
 
 /** An account's terms of the last 90 days, by their words. */
-export interface HeldWords {
+export interface KeptWords {
   loadId: number;
   context: TermContext;
   check: NegativeCheck;
@@ -24,7 +24,7 @@ export function placeText({ structure }: TermContext, campaignId: number, adGrou
 }
 
 /** A form with its sums over all places, and the place where it has most clicks. */
-export function lineOf({ context, check }: HeldWords, form: number, rows?: number[]): TermLine {
+export function lineOf({ context, check }: KeptWords, form: number, rows?: number[]): TermLine {
   const { table } = context;
   const own = rows ?? Array.from(rowsOfForm(check.terms, form));
   const most = own.reduce((best, row) => (table.clicks[row] > table.clicks[best] ? row : best), own[0]);

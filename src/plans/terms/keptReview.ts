@@ -23,7 +23,7 @@ export interface SuggestionAsked {
 }
 
 /** Search terms of a window with everything that is proposed on them. */
-export interface HeldReview {
+export interface KeptReview {
   loadId: number;
   /** What the page gets of it. */
   loaded: LoadedReview;
@@ -50,7 +50,7 @@ interface Proposed {
 }
 
 /** Makes a window's answer ready: linear in its rows. The last settings' proposals are kept. */
-export function heldReview(loadId: number, { rows, ...data }: ReviewData): HeldReview {
+export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptReview {
   const table = toTermTable(rows);
   const margins = new Map(data.margins.map(({ productId, share }) => [productId, share]));
   const context = termContext(table, data.structure, margins, data.lists);
@@ -211,7 +211,7 @@ export function heldReview(loadId: number, { rows, ...data }: ReviewData): HeldR
  * @param ask in the order of the targets; null where the market knows nothing like it
  */
 export async function askSuggestions(
-  held: HeldReview,
+  held: KeptReview,
   settings: ReviewSettings,
   ask: (targets: NewTarget[]) => Promise<({ bid: number } | null)[]>,
 ): Promise<void> {

@@ -1,0 +1,31 @@
+import type { Place } from '../structure';
+import type { KnownTerm } from './knownTerms';
+import { STATES } from './lensTable';
+import type { SumColumns } from './sumColumns';
+
+/** Sums of a grain over two windows, as the server tells them. */
+export interface GrainSums {
+  size: number;
+  targetId?: Int32Array;
+  termId?: Int32Array;
+  campaignId?: Int32Array;
+  placement?: Int32Array;
+  now: SumColumns;
+  before: SumColumns;
+}
+
+/** One row of a lens before its figures: what it is and where it hangs. */
+export interface LensRow {
+  /** Of the lens of search terms. */
+  term?: KnownTerm;
+  name: string;
+  place: string;
+  kind: string;
+  state: (typeof STATES)[number];
+  isStoppedAbove: boolean;
+  at: Place;
+  part: number;
+  value: number | null;
+  isInherited: boolean;
+  changedOn: string | undefined;
+}

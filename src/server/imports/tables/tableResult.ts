@@ -1,0 +1,6 @@
+/** What became of the rows of a list. */
+export interface TableResult {
+  kept: number;
+  unchanged: number;
+  refused: { line: number; reason: string }[];
+}

@@ -1,0 +1,13 @@
+import type { AccountInfo } from '../../contract/api';
+import type { TrayState } from '../shared/tray/useTray';
+import type { FieldState } from './useFieldState';
+import type { LensState } from './useLens';
+
+export interface FieldBodyProps {
+  account: AccountInfo | undefined;
+  error: Error | null;
+  state: FieldState;
+  lens: LensState;
+  tray: TrayState;
+  onWindow: () => void;
+}
