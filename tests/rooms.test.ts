@@ -142,7 +142,7 @@ describe('a kind of change', () => {
 });
 
 /** Words that name a kind of report, of entity or a part of a page too. */
-const ALSO_OTHERS = ['terms', 'placements', 'campaigns', 'ad-groups', 'products', 'items'];
+const ALSO_OTHERS = ['terms', 'placements', 'campaigns', 'ad-groups', 'products', 'items', 'targets', 'auto'];
 
 describe('a literal of a closed list', () => {
   /** Files in which one of some words is compared with, outside where they may be. */

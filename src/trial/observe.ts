@@ -1,4 +1,5 @@
 import type { BidObservations } from '../core/bids';
+import { targetForm } from '../core/structure';
 import { dayNumber } from '../core/units';
 import type { PlayedMarket } from './playedMarket';
 
@@ -54,7 +55,7 @@ export function observe(market: PlayedMarket, memory: BidMemory, held: number[] 
       campaign,
       product: productOf.get(target.adGroupId)!,
       scope: 0,
-      kind: target.match ?? (target.kind === 'auto' ? target.expression : target.kind),
+      kind: targetForm(target),
       bid: target.bid ?? adGroup.defaultBid,
       isRunning: [target, adGroup, books.campaigns[campaign]].every(({ state }) => state === 'enabled'),
       daysSinceChange: memory.daysSinceChange(target.id, today),

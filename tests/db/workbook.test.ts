@@ -1,19 +1,12 @@
-import ExcelJS from 'exceljs';
 import { deflateRawSync } from 'node:zlib';
 import { afterAll, describe, expect, test } from 'vitest';
 import { closeContext } from '../../src/server/context/context';
+import { aWorkbook } from '../make/workbook';
 import { anAccount, take } from './account';
 
 afterAll(closeContext);
 
 describe('a workbook', () => {
-  /** A workbook with real days and numbers, as a spreadsheet saves it. */
-  async function aWorkbook(rows: unknown[][]): Promise<Uint8Array> {
-    const book = new ExcelJS.Workbook();
-    book.addWorksheet('notes');
-    book.addWorksheet('report').addRows(rows);
-    return new Uint8Array(await book.xlsx.writeBuffer());
-  }
   const HEADINGS = ['Date', 'Item code', 'Product', 'Orders', 'Units', 'Sales'];
 
   test('is read with its days and numbers; bad rows are told by their row in the sheet', async () => {
@@ -22,7 +15,7 @@ describe('a workbook', () => {
     const result = await take(
       account,
       'sales',
-      await aWorkbook([
+      aWorkbook([
         HEADINGS,
         [day, 'Q7BC12D3F4', 'Crock', 3, 4, 275.6],
         [],
@@ -36,7 +29,7 @@ describe('a workbook', () => {
 
   test('that was cut off is refused, and nothing of it kept', async () => {
     const account = await anAccount();
-    const whole = await aWorkbook([HEADINGS, ['2026-10-05', 'Q7BC12D3F4', 'Crock', 3, 4, 275.6]]);
+    const whole = aWorkbook([HEADINGS, ['2026-10-05', 'Q7BC12D3F4', 'Crock', 3, 4, 275.6]]);
     const result = await take(account, 'sales', whole.slice(0, whole.length - 200));
     expect(result).toMatchObject({ state: 'refused', kept: 0 });
     expect(result.message).toContain('damaged or was cut off');
@@ -56,7 +49,7 @@ describe('a workbook', () => {
 
   test('without a sheet is refused', async () => {
     const account = await anAccount();
-    expect((await take(account, 'sales', await aWorkbook([]))).message).toContain('no sheet with rows');
+    expect((await take(account, 'sales', aWorkbook([]))).message).toContain('no sheet with rows');
   });
 });
 

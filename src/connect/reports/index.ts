@@ -9,6 +9,7 @@ export { FileDecoder } from './textDecoder';
 export type { FileShape } from './fileShape';
 export { classifyTarget } from './classifyTarget';
 export type { TargetDescription } from './classifyTarget';
+export { readByHeading } from './readByHeading';
 export { RecordReader } from './recordReader';
 export { findDecimalMark, parseAmount, parseCount, parseDay } from './figures';
 export { reportRowReader, withoutGuard } from './reportRow';

@@ -1,3 +1,3 @@
 export { asText } from './asText';
-export { csvCell } from './csvCell';
+export { csvLine } from './csvLine';
 export { neutralCell, writeWorkbook, XLSX_TYPE } from './writeWorkbook';

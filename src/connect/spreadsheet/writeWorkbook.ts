@@ -1,7 +1,10 @@
-import { PassThrough } from 'node:stream';
-import ExcelJS from 'exceljs';
+import { Zip, ZipDeflate } from 'fflate';
+import { bookParts, rowXml, SHEET_FOOT, SHEET_HEAD, SHEET_PART } from './workbook/parts';
 
 export const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+/** Letters of rows that are packed at once. */
+const LOT_LETTERS = 65_536;
 
 /** A text that a spreadsheet would run as a formula gets an apostrophe in front. */
 export function neutralCell(text: string): string {
@@ -9,20 +12,44 @@ export function neutralCell(text: string): string {
 }
 
 /** Writes rows as a workbook of one sheet, streamed: numbers as numbers, everything else as text. */
-export function writeWorkbook(
+export async function* writeWorkbook(
   title: string,
   headings: string[],
   rows: AsyncIterable<(string | number)[]>,
-): AsyncIterable<Uint8Array> {
-  const out = new PassThrough();
-  const book = new ExcelJS.stream.xlsx.WorkbookWriter({ stream: out, useSharedStrings: false });
-  const sheet = book.addWorksheet(title);
-  const write = async () => {
-    sheet.addRow(headings).commit();
-    for await (const row of rows)
-      sheet.addRow(row.map((cell) => (typeof cell === 'string' ? neutralCell(cell) : cell))).commit();
-    await book.commit();
+): AsyncGenerator<Uint8Array> {
+  const encoder = new TextEncoder();
+  let packed: Uint8Array[] = [];
+  const zip = new Zip((error, bytes) => {
+    if (error) throw error;
+    packed.push(bytes);
+  });
+  const taken = () => {
+    const now = packed;
+    packed = [];
+    return now;
   };
-  write().catch((error: Error) => out.destroy(error));
-  return out;
+  const opened = (name: string) => {
+    const part = new ZipDeflate(name, { level: 6 });
+    zip.add(part);
+    return part;
+  };
+  for (const [name, xml] of Object.entries(bookParts(title))) opened(name).push(encoder.encode(xml), true);
+
+  const sheet = opened(SHEET_PART);
+  let number = 1;
+  let lot = SHEET_HEAD + rowXml(number, headings);
+  for await (const row of rows) {
+    number += 1;
+    lot += rowXml(
+      number,
+      row.map((cell) => (typeof cell === 'string' ? neutralCell(cell) : cell)),
+    );
+    if (lot.length < LOT_LETTERS) continue;
+    sheet.push(encoder.encode(lot));
+    lot = '';
+    yield* taken();
+  }
+  sheet.push(encoder.encode(lot + SHEET_FOOT), true);
+  zip.end();
+  yield* taken();
 }

@@ -1,4 +1,5 @@
-import type { Place, Target, TreeIndex } from '../structure';
+import { targetForm } from '../structure';
+import type { Place, TreeIndex } from '../structure';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
 import type { BidObservations } from './observations';
@@ -61,7 +62,7 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
       // Targets of ad groups without one product share a product that is not known.
       product: productAt.get(place.productId) ?? tree.products.length,
       scope: scopeOf(place),
-      kind: kindOf(target),
+      kind: targetForm(target),
       bid,
       isRunning: bid > 0 && [target, adGroup, campaign].every((one) => one?.state === 'enabled'),
       daysSinceChange: changed === undefined ? null : dayNumber(feed.today) - dayNumber(changed),
@@ -89,8 +90,6 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
     accountScope: scopeAt.get(`account 0 ${Math.max(LEAST_ACOS, tree.accountAcos)}`) ?? -1,
   };
 }
-
-const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto' ? expression : kind);
 
 /** The days of targets that are known, each with the bid that held on it. */
 function daysOf(

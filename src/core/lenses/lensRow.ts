@@ -1,6 +1,6 @@
 import type { Place } from '../structure';
 import type { KnownTerm } from './knownTerms';
-import { STATES } from './lensTable';
+import type { STATES } from './lensTable';
 import type { SumColumns } from './sumColumns';
 
 /** Sums of a grain over two windows, as the server tells them. */

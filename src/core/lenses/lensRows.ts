@@ -1,4 +1,4 @@
-import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
+import { PLACEMENT_LABELS, PLACEMENTS, targetForm } from '../structure';
 import type { Place, Target, TreeIndex } from '../structure';
 import type { GrainSums, LensRow } from './lensRow';
 import type { KnownTerm } from './knownTerms';
@@ -63,8 +63,6 @@ function targetRows(index: TreeIndex, shows: (target: Target) => boolean): Map<n
   return rows;
 }
 
-const kindOf = ({ kind, match, expression }: Target) => match ?? (kind === 'auto' ? expression : kind);
-
 /** What all targets of an ad group share: worked out once, not for each of a hundred thousand. */
 interface Home {
   at: Place;
@@ -93,7 +91,7 @@ function targetRow(
     name:
       target.kind === 'unknown' && target.expression === '' ? 'not named by the report' : target.expression,
     place,
-    kind: kindOf(target),
+    kind: targetForm(target),
     state: target.state,
     isStoppedAbove: held,
     at: { targetId: target.id, adGroupId, campaignId, productId, lineId },
@@ -132,7 +130,7 @@ function termRows(
         ...PLAIN,
         name: '',
         place: placeName(index, at),
-        kind: target ? kindOf(target) : '',
+        kind: target ? targetForm(target) : '',
         state: 'enabled',
         at,
         value: null,

@@ -1,4 +1,4 @@
-export { indexStructure, isExactTarget } from './structureIndex';
+export { indexStructure, isExactTarget, targetForm } from './structureIndex';
 export type { StructureIndex } from './structureIndex';
 export type {
   AdGroup,

@@ -106,6 +106,13 @@ export function isExactTarget(target: Target): boolean {
   return target.kind === 'item' || (target.kind === 'keyword' && target.match === 'exact');
 }
 
+/** What sets a target apart from its neighbours: the match of a keyword, the name of an automatic target, else its kind. */
+export const targetForm = ({
+  kind,
+  match,
+  expression,
+}: Pick<Target, 'kind' | 'match' | 'expression'>): string => match ?? (kind === 'auto' ? expression : kind);
+
 const keywordKeys = (live: readonly Target[]): Set<string> =>
   new Set(
     live.flatMap(({ kind, match, adGroupId, expression }) =>

@@ -1,17 +1,16 @@
-import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import type { ChangeInfo } from '../../contract/changes';
 import { readBack, USUAL_LIMITS } from '../../core/changes';
+import { readByHeading } from '../../connect/reports';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
 
-const rows = (changes: ChangeInfo[]) =>
-  Papa.parse<Record<string, string>>(changesCsv(changes), { header: true, skipEmptyLines: true }).data;
+const rows = (changes: ChangeInfo[]) => readByHeading([new TextEncoder().encode(changesCsv(changes))]);
 
 describe('the change file', () => {
-  test('as CSV reads back to what it was, commas and quotes included', () => {
-    expect(rows([aChangeInfo()])).toEqual([
+  test('as CSV reads back to what it was, commas and quotes included', async () => {
+    expect(await rows([aChangeInfo()])).toEqual([
       {
         change: '7',
         state: 'staged',
@@ -31,7 +30,7 @@ describe('the change file', () => {
     ]);
   });
 
-  test('tells who waits for whom, and what the market answered', () => {
+  test('tells who waits for whom, and what the market answered', async () => {
     const block = aChangeInfo({
       id: 8,
       afterId: 7,
@@ -40,7 +39,7 @@ describe('the change file', () => {
       change: { kind: 'add-negative', campaignId: 1, adGroupId: null, match: 'phrase', expression: 'used' },
       adGroup: null,
     });
-    expect(rows([block])[0]).toMatchObject({
+    expect((await rows([block]))[0]).toMatchObject({
       'after change': '7',
       answer: 'No.',
       what: 'Block “used” (phrase, whole campaign)',
@@ -48,26 +47,30 @@ describe('the change file', () => {
     });
   });
 
-  test('names what an undoing change ends', () => {
+  test('names what an undoing change ends', async () => {
     const undo = aChangeInfo({ change: { kind: 'archive-negative', negativeId: 5 }, subject: 'paperweight' });
-    expect(rows([undo])[0]).toMatchObject({
+    expect((await rows([undo]))[0]).toMatchObject({
       kind: 'archive-negative',
       text: 'paperweight',
       what: 'Lift the negative',
     });
   });
 
-  test.each(['=1+1', '+49', '-x', '@sum', '\tx'])('keeps a spreadsheet from running "%s"', (text) => {
+  test.each(['=1+1', '+49', '-x', '@sum', '\tx'])('keeps a spreadsheet from running "%s"', async (text) => {
     expect(neutralCell(text)).toBe(`'${text}`);
     const harmful = aChangeInfo({
       change: { kind: 'add-keyword', adGroupId: 1, expression: text, match: 'exact', bid: 1 },
     });
-    expect(rows([harmful])[0].text.startsWith("'")).toBe(true);
+    expect((await rows([harmful]))[0].text.startsWith("'")).toBe(true);
   });
 
-  test('tells what a bid was and is to be', () => {
+  test('tells what a bid was and is to be', async () => {
     const lower = aChangeInfo({ change: { kind: 'set-bid', targetId: 3, from: 520_000, to: 400_000 } });
-    expect(rows([lower])[0]).toMatchObject({ from: '0.52', to: '0.40', what: 'Lower the bid 0.52 → 0.40' });
+    expect((await rows([lower]))[0]).toMatchObject({
+      from: '0.52',
+      to: '0.40',
+      what: 'Lower the bid 0.52 → 0.40',
+    });
     expect(JSON.parse(changesJson([lower]))).toMatchObject({ changes: [{ from: '0.52', to: '0.40' }] });
   });
 
@@ -103,13 +106,13 @@ describe('what is to be made', () => {
     aChangeInfo({ id: 13, change: { kind: 'add-ad', adGroupId: 6, productId: 7 } }),
   ];
 
-  test('stands with its budget or bid, and read back unedited changes nothing', () => {
-    expect(rows(made).map(({ what, bid }) => [what, bid])).toEqual([
+  test('stands with its budget or bid, and read back unedited changes nothing', async () => {
+    expect((await rows(made)).map(({ what, bid }) => [what, bid])).toEqual([
       ['Make the campaign “Lids – phrase”, 12.50 a day', '12.50'],
       ['Make the ad group “phrase”, bid 0.45', '0.45'],
       ['Advertise the product there', ''],
     ]);
-    const lines = rows(made).map(({ change, bid, to }, at) => ({ line: at + 2, change, bid, to }));
+    const lines = (await rows(made)).map(({ change, bid, to }, at) => ({ line: at + 2, change, bid, to }));
     const read = (text: string) => Math.round(Number(text) * 1e6);
     expect(readBack(lines, made, USUAL_LIMITS, read)).toEqual({
       edits: [],

@@ -1,9 +1,8 @@
-import Papa from 'papaparse';
 import { describeChange, inDecimals, isMaking, setValueOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { microsToDecimal } from '../../core/units';
 import type { ChangeFileFormat, ChangeInfo } from '../../contract/changes';
-import { neutralCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
+import { csvLine, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { fileResponse } from '../http/fileResponse';
 import { streamResponse } from '../http/streamResponse';
 
@@ -28,7 +27,7 @@ function fields(info: ChangeInfo): (string | number)[] {
   const { change } = info;
   const plain = inDecimals(change);
   const text = 'expression' in change ? change.expression : (info.subject ?? '');
-  const list = [
+  return [
     info.id,
     info.state,
     describeChange(change),
@@ -44,7 +43,6 @@ function fields(info: ChangeInfo): (string | number)[] {
     info.reason,
     info.answer ?? '',
   ];
-  return list.map((value) => (typeof value === 'string' ? neutralCell(value) : value));
 }
 
 /** What something new starts with, a decimal: a target's bid, an ad group's default bid, a campaign's budget. Empty for other changes. */
@@ -58,7 +56,7 @@ const valueText = (value: unknown): string => (value === null || value === undef
 
 /** Changes as a CSV file for a spreadsheet. */
 export function changesCsv(changes: ChangeInfo[]): string {
-  return `${Papa.unparse({ fields: FIELDS, data: changes.map(fields) }, { newline: '\n' })}\n`;
+  return [FIELDS, ...changes.map(fields)].map(csvLine).join('');
 }
 
 const NUMBERS = ['change', 'bid', 'from', 'to', 'after change'];

@@ -1,5 +1,5 @@
 import type { DataExportQuery } from '../../contract/requests';
-import { csvCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
+import { csvLine, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 import { IMPORT_LABELS } from '../../contract/reportFields';
 import { readExport } from '../../db/queries/exports';
 import type { ExportRows } from '../../db/queries/exports';
@@ -42,6 +42,5 @@ async function* cells({ headings, blocks }: ExportRows): AsyncGenerator<(string 
 async function* csvBytes({ headings, blocks }: ExportRows): AsyncGenerator<Uint8Array> {
   const encoder = new TextEncoder();
   yield encoder.encode(`${headings.join(',')}\n`);
-  for await (const block of blocks)
-    yield encoder.encode(block.map((row) => `${row.map(csvCell).join(',')}\n`).join(''));
+  for await (const block of blocks) yield encoder.encode(block.map(csvLine).join(''));
 }

@@ -1,5 +1,5 @@
 import type { TableToWrite } from '../../contract/requests';
-import { csvCell, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
+import { csvLine, writeWorkbook, XLSX_TYPE } from '../../connect/spreadsheet';
 
 type Cell = string | number | null;
 
@@ -25,12 +25,12 @@ async function* cells(rows: unknown[][]): AsyncGenerator<(string | number)[]> {
 
 async function* lines(headings: string[], rows: unknown[][]): AsyncGenerator<Uint8Array> {
   const encoder = new TextEncoder();
-  yield encoder.encode(`${headings.map(csvCell).join(',')}\n`);
+  yield encoder.encode(csvLine(headings));
   for (let at = 0; at < rows.length; at += 1000)
     yield encoder.encode(
       rows
         .slice(at, at + 1000)
-        .map((row) => `${row.map((value) => csvCell(toCell(value))).join(',')}\n`)
+        .map((row) => csvLine(row.map(toCell)))
         .join(''),
     );
 }

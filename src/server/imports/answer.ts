@@ -6,11 +6,10 @@ import { findImport, keepHeadingMatch, listImports, listRefused } from '../../db
 import type { ImportRow } from '../../db/queries/imports';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ImportKind, ReportField, ReportKind, TableKind } from '../../contract/reportFields';
-import Papa from 'papaparse';
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
-import { neutralCell } from '../../connect/spreadsheet';
+import { csvLine } from '../../connect/spreadsheet';
 
 export function importAnswer(row: ImportRow): ImportAnswer {
   const { accountId, fileName, byName: _byName, ...rest } = row;
@@ -37,13 +36,9 @@ export async function loadImports(accountId: number): Promise<ImportAnswer[]> {
 export async function refusedCsv(accountId: number, importId: number): Promise<string> {
   await needImport(accountId, importId);
   const rows = await listRefused(db(), importId);
-  return Papa.unparse(
-    {
-      fields: ['line', 'reason', 'row'],
-      data: rows.map((row) => [row.line, row.reason, neutralCell(row.text)]),
-    },
-    { newline: '\n' },
-  );
+  return [['line', 'reason', 'row'], ...rows.map(({ line, reason, text }) => [line, reason, text])]
+    .map(csvLine)
+    .join('');
 }
 
 /** Remembers which field each heading of an import's file means, for files with the same headings. */

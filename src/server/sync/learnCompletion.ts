@@ -1,9 +1,9 @@
-import Papa from 'papaparse';
 import { addDays, dayNumber } from '../../core/units';
 import type { MarketAccount } from '../../contract/market';
 import type { MarketClient } from '../../connect/market';
 import { insertSnapshots, listSnapshots, OLDEST_AGE } from '../../db/queries/snapshots';
 import type { Snapshot } from '../../db/queries/snapshots';
+import { readByHeading } from '../../connect/reports';
 import { db } from '../context/context';
 
 /** Days of the past whose reports are asked for as they looked then. */
@@ -35,7 +35,7 @@ export async function learnCompletion(
       to: addDays(madeOn, -1),
       madeOn,
     });
-    await insertSnapshots(db(), accountId, sum(await readAll(csv), madeOn, products));
+    await insertSnapshots(db(), accountId, sum(await readByHeading(csv), madeOn, products));
   }
 }
 
@@ -47,14 +47,6 @@ async function productsOfCampaigns(accountId: number): Promise<Map<string, numbe
     where c.account_id = ${accountId} and c.market_id is not null
     group by c.market_id having count(distinct g.product_id) <= 1`;
   return new Map(rows.map(({ campaign, product }) => [campaign, product]));
-}
-
-async function readAll(csv: AsyncIterable<Uint8Array>): Promise<Record<string, string>[]> {
-  const decoder = new TextDecoder();
-  let text = '';
-  for await (const part of csv) text += decoder.decode(part, { stream: true });
-  return Papa.parse<Record<string, string>>(text + decoder.decode(), { header: true, skipEmptyLines: true })
-    .data;
 }
 
 function sum(rows: Record<string, string>[], madeOn: string, products: Map<string, number>): Snapshot[] {
