@@ -25,7 +25,7 @@ export async function writeNegativeList(
       ? await tx<{ id: number }[]>`
           insert into mowing.negative_list (account_id, name) values (${accountId}, ${name}) returning list_id as id`
       : await tx<{ id: number }[]>`
-          update mowing.negative_list set name = ${name} where account_id = ${accountId} and list_id = ${id} returning list_id as id`;
+          update mowing.negative_list set name = ${name}, by_caller = mowing.caller() where account_id = ${accountId} and list_id = ${id} returning list_id as id`;
   if (!row) return null;
   const own = { account_id: accountId, list_id: row.id };
   await tx`delete from mowing.negative_list_term where account_id = ${accountId} and list_id = ${row.id}`;

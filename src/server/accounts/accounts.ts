@@ -65,8 +65,14 @@ export async function createAccount(caller: Caller, account: CheckedAccount): Pr
       `“${account.currency}” is no currency; write its three letters, for instance EUR.`,
     );
   const { timezone = machineTimeZone() } = account;
-  const id = await insertAccount(db(), { ...account, timeZone: timezone });
-  await recorded(caller, id, async (_, note) => note({ what: 'make account', to: { ...account, timezone } }));
+  const id = await recorded(
+    caller,
+    (made: number) => made,
+    async (tx, note) => {
+      note({ what: 'make account', to: { ...account, timezone } });
+      return insertAccount(tx, { ...account, timeZone: timezone });
+    },
+  );
   return accountInfo(await needAccount(id));
 }
 

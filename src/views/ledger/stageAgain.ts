@@ -4,8 +4,8 @@ import type { ChangeInfo, NewChange } from '../../contract/changes';
 export function stageAgain(refused: readonly ChangeInfo[]): NewChange[] {
   const ordered = [...refused].sort((a, b) => Number(a.afterId !== null) - Number(b.afterId !== null));
   const at = new Map(ordered.map(({ id }, index) => [id, index]));
-  return ordered.map(({ change, reason, figures, effect, afterId }) => {
+  return ordered.map(({ change, reason, figures, carries, effect, afterId }) => {
     const after = afterId === null ? undefined : at.get(afterId);
-    return { change, reason, figures, effect, ...(after === undefined ? {} : { after }) };
+    return { change, reason, figures, carries, effect, ...(after === undefined ? {} : { after }) };
   });
 }

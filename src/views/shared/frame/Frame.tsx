@@ -49,7 +49,7 @@ export function Frame({
       keys: `g ${key}`,
       run: () => goTo(name, account?.id),
     })),
-    ...PARTS.map(({ place: of, part, label }) => ({
+    ...PARTS.map(({ page: of, part, label }) => ({
       label: `Go to ${label}`,
       keys: '',
       run: () => goTo(of, account?.id, part),

@@ -1,0 +1,84 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { describe, expect, test } from 'vitest';
+import { draw } from '../../../../tests/make/page';
+import { anAccountInfo } from '../../../../tests/make/review';
+import { WindowButton } from './WindowButton';
+import type { ShownWindow } from './WindowButton';
+
+let chosen: (string | null)[][] = [];
+function Page({ shown }: { shown: ShownWindow | undefined }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <WindowButton
+      account={anAccountInfo({ firstDay: '2026-08-01', lastDay: '2026-11-19' })}
+      window={shown}
+      onWindow={(from, to) => chosen.push([from, to])}
+      isOpen={isOpen}
+      onOpen={setOpen}
+    />
+  );
+}
+
+const SHOWN = { from: '2026-10-18', to: '2026-11-16', unsettled: ['2026-11-17', '2026-11-18', '2026-11-19'] };
+function open(shown: ShownWindow = SHOWN) {
+  chosen = [];
+  draw(<Page shown={shown} />);
+  fireEvent.click(screen.getByTitle('Window (w)'));
+}
+const type = (label: string, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('the window', () => {
+  test('says which days count and how many are left out, both ends counted', () => {
+    draw(<Page shown={SHOWN} />);
+    expect(screen.getByTitle('Window (w)').textContent).toMatch(
+      /^18 Oct.* – 16 Nov.* · 30 days · 3 unsettled days left out$/,
+    );
+  });
+
+  test('of one day left out says “day”, and of none says nothing', () => {
+    const { unmount } = draw(<Page shown={{ ...SHOWN, unsettled: ['2026-11-19'] }} />);
+    expect(screen.getByTitle('Window (w)').textContent).toContain('1 unsettled day left out');
+    unmount();
+    draw(<Page shown={{ ...SHOWN, unsettled: [] }} />);
+    expect(screen.getByTitle('Window (w)').textContent).not.toContain('unsettled');
+  });
+
+  test('is not there before it is known', () => {
+    draw(<Page shown={undefined} />);
+    expect(screen.queryByTitle('Window (w)')).toBeNull();
+  });
+
+  test.each([
+    ['7 days', ['2026-11-10', '2026-11-16']],
+    ['90 days', ['2026-08-19', '2026-11-16']],
+    [/^Usual window/, [null, null]],
+  ])('can be %s, ending where it ends now', (name, window) => {
+    open();
+    press(name);
+    expect(chosen).toEqual([window]);
+  });
+
+  test('can be any days, but not from a later one to an earlier', () => {
+    open();
+    type('From', '2026-11-17');
+    expect((screen.getByRole('button', { name: 'Set' }) as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.submit(screen.getByLabelText('From').closest('form')!);
+    expect(chosen).toEqual([]);
+    type('From', '2026-11-01');
+    type('To', '2026-11-01');
+    press('Set');
+    expect(chosen).toEqual([['2026-11-01', '2026-11-01']]);
+  });
+
+  test('tells what there is, and why the last days are left out', () => {
+    open();
+    expect(
+      screen.getByText(
+        /Data from 2026-08-01 to 2026-11-19\. Orders of 17 Nov.*, 18 Nov.*, 19 Nov.* are still coming in/,
+      ),
+    ).toBeTruthy();
+  });
+});

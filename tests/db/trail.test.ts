@@ -1,0 +1,233 @@
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { closeContext, db } from '../../src/server/context/context';
+import { changeAccount, createAccount, needAccount } from '../../src/server/accounts/accounts';
+import { putAside } from '../../src/server/aside/aside';
+import { loadTrail } from '../../src/server/audit/loadTrail';
+import { removeGoal, setGoal } from '../../src/server/economics/goals';
+import { setCosts } from '../../src/server/economics/products';
+import { setMonthGoal } from '../../src/server/field/loadOverview';
+import { addNote, removeNote } from '../../src/server/field/notes';
+import { keepSwath, removeSwath } from '../../src/server/field/swaths';
+import { changeChoices, loadChoices, takeBackChoices } from '../../src/server/plans/choices';
+import { keepRoutes } from '../../src/server/routes/routes';
+import { RIGHTS } from '../../src/server/trail';
+import type { Caller } from '../../src/server/trail';
+import { pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
+import { keepNegativeList, removeNegativeList } from '../../src/server/words/negativeLists';
+import { keepWordLists } from '../../src/server/words/wordLists';
+import { anAccount, take } from './account';
+
+const ADA: Caller = { name: 'Ada', rights: RIGHTS };
+const BEN: Caller = { name: 'Ben', rights: RIGHTS };
+
+let account: number;
+let product: number;
+
+beforeAll(async () => {
+  const row = await anAccount();
+  account = row.id;
+  await take(
+    row,
+    'sales',
+    'Date,Item code,Product,Orders,Units,Sales\n2026-10-05,Q7BC12D3F4,Crock,3,4,275.60\n',
+  );
+  [{ product }] = await db()<{ product: number }[]>`
+    select product_id as product from mowing.product where account_id = ${account}`;
+});
+afterAll(closeContext);
+
+const newest = async () => (await loadTrail(account)).lines[0];
+const countOf = async () => (await loadTrail(account)).lines.length;
+/** Who stands on the rows of a table of this account. */
+const callersOn = async (table: string) =>
+  (
+    await db()<{ by: string }[]>`
+    select by_caller as by from ${db()(`mowing.${table}`)} where account_id = ${account} order by 1`
+  ).map(({ by }) => by);
+
+const NO_COSTS = { price: null, goods: null, fees: null, shipping: null, refundRate: null, recovered: null };
+const goal = (low: number) => ({
+  scope: 'product' as const,
+  scopeId: product,
+  kind: 'acos' as const,
+  low,
+  high: low,
+});
+const LIST = {
+  id: null,
+  name: 'never',
+  terms: [{ match: 'phrase' as const, expression: 'used' }],
+  campaignIds: [],
+};
+
+describe('whatever is decided leaves a line: who, what, from what, to what', () => {
+  test.each<[string, (by: Caller) => Promise<unknown>, object]>([
+    ['a target', (by) => setGoal(by, account, goal(0.2)), { what: 'set target', to: { low: 0.2 } }],
+    ['another target', (by) => setGoal(by, account, goal(0.3)), { from: { low: 0.2 }, to: { low: 0.3 } }],
+    [
+      'no target',
+      (by) => removeGoal(by, account, 'product', product),
+      { what: 'remove target', from: { low: 0.3 } },
+    ],
+    [
+      'costs',
+      (by) => setCosts(by, account, product, { ...NO_COSTS, price: 20_000_000 }),
+      { what: 'set costs', from: { price: null }, to: { price: 20_000_000 } },
+    ],
+    [
+      'a month’s goal',
+      (by) => setMonthGoal(by, account, { month: '2026-11-01', sales: 5_000_000, spend: null }),
+      { what: 'set month goal', subject: '2026-11-01', from: null },
+    ],
+    [
+      'what is put aside',
+      (by) => putAside(by, { account, queue: 'bids', subjects: ['target 1'], verdict: 'later' }),
+      { what: 'put aside: later', subject: 'bids', to: { subjects: ['target 1'] } },
+    ],
+    [
+      'what is taken back',
+      (by) => putAside(by, { account, queue: 'bids', subjects: ['target 1'], verdict: 'back' }),
+      { what: 'take back', subject: 'bids' },
+    ],
+    [
+      'brands and words',
+      (by) => keepWordLists(by, account, { own: ['crockly'], rival: [], unwanted: [] }),
+      { what: 'keep brands and words', from: { own: [] }, to: { own: ['crockly'] } },
+    ],
+    [
+      'a pinned term',
+      (by) => pinCoreTerm(by, { account, productId: product, term: 'crock' }),
+      { what: 'pin term', subject: expect.stringMatching(/^product \d+$/), to: 'crock' },
+    ],
+    [
+      'an unpinned term',
+      (by) => unpinCoreTerm(by, { account, productId: product, term: 'crock' }),
+      { what: 'unpin term', from: 'crock' },
+    ],
+    ['routes', (by) => keepRoutes(by, account, []), { what: 'keep routes', from: [], to: [] }],
+    [
+      'the account’s name and zone',
+      (by) => changeAccount(by, account, { name: 'Crocks', timezone: 'Europe/Lisbon' }),
+      { what: 'change account', from: { name: 'Test' }, to: { name: 'Crocks', timezone: 'Europe/Lisbon' } },
+    ],
+  ])('%s', async (_, does, line) => {
+    const before = await countOf();
+    await does(ADA);
+    expect(await countOf()).toBe(before + 1);
+    expect(await newest()).toMatchObject({ by: 'Ada', ...line });
+  });
+
+  test('notes, swaths and lists, also when they go', async () => {
+    const { id: note } = await addNote(ADA, account, 'campaign 1', 'Wait for the new pictures.');
+    expect(await newest()).toMatchObject({ what: 'write note', to: 'Wait for the new pictures.' });
+    await removeNote(BEN, account, note);
+    expect(await newest()).toMatchObject({ by: 'Ben', what: 'remove note', subject: `note ${note}` });
+    const swath = await keepSwath(ADA, account, { name: 's', lens: 'terms', conditions: [], sort: '' });
+    await removeSwath(BEN, account, swath.id);
+    expect(await newest()).toMatchObject({ by: 'Ben', what: 'remove swath', subject: `swath ${swath.id}` });
+    const { id: list } = await keepNegativeList(ADA, { account, list: LIST });
+    expect(await callersOn('negative_list')).toEqual(['Ada']);
+    await keepNegativeList(BEN, { account, list: { ...LIST, id: list, name: 'never ever' } });
+    expect(await newest()).toMatchObject({ by: 'Ben', from: { name: 'never' }, to: { name: 'never ever' } });
+    expect(await callersOn('negative_list')).toEqual(['Ben']);
+    await removeNegativeList(ADA, account, list);
+    expect(await newest()).toMatchObject({ what: 'remove list', from: { name: 'never ever' } });
+  });
+
+  test('a new account begins its own trail with its making', async () => {
+    const { id } = await createAccount(BEN, {
+      name: 'New',
+      currency: 'SEK',
+      targetAcos: 0.2,
+      timezone: 'Asia/Tokyo',
+    });
+    expect((await loadTrail(id)).lines).toMatchObject([
+      { by: 'Ben', what: 'make account', to: { currency: 'SEK', timezone: 'Asia/Tokyo' } },
+    ]);
+  });
+});
+
+describe('who decided last stands on what was decided', () => {
+  test('not who decided first', async () => {
+    await setGoal(ADA, account, goal(0.2));
+    await setGoal(BEN, account, goal(0.25));
+    expect(await callersOn('goal')).toEqual(['Ben']);
+    await setMonthGoal(BEN, account, { month: '2026-11-01', sales: 1, spend: null });
+    expect(await callersOn('month_goal')).toEqual(['Ben']);
+  });
+
+  test('and is this machine where nobody is named', async () => {
+    const [{ by }] = await db()<{ by: string }[]>`select mowing.caller() as by`;
+    expect(by).toBe('this machine');
+  });
+});
+
+describe('what is refused leaves nothing', () => {
+  test.each<[string, () => Promise<unknown>]>([
+    [
+      'a target on a product that there is not',
+      () => setGoal(ADA, account, { ...goal(0.2), scopeId: 999_999 }),
+    ],
+    ['a note that is gone', () => removeNote(ADA, account, 999_999)],
+    ['a term without a word', () => pinCoreTerm(ADA, { account, productId: product, term: '!!' })],
+    [
+      'a day that has passed',
+      () =>
+        putAside(ADA, {
+          account,
+          queue: 'bids',
+          subjects: ['target 1'],
+          verdict: 'left',
+          until: '2020-01-01',
+        }),
+    ],
+    ['a floor above its cap', () => changeChoices(ADA, { account, bids: { floor: 900_000, cap: 100_000 } })],
+    ['costs of a product that there is not', () => setCosts(ADA, account, 999_999, NO_COSTS)],
+  ])('%s', async (_, does) => {
+    const before = await countOf();
+    await expect(does()).rejects.toThrow();
+    expect(await countOf()).toBe(before);
+  });
+
+  test('nor an account whose currency there is not', async () => {
+    const [{ count }] = await db()<{ count: number }[]>`select count(*)::int as count from mowing.account`;
+    await expect(createAccount(ADA, { name: 'X', currency: 'QQQ', targetAcos: 0.2 })).rejects.toThrow(
+      'no currency',
+    );
+    expect(await db()`select count(*)::int as count from mowing.account`).toMatchObject([{ count }]);
+  });
+});
+
+describe('the choices of an account', () => {
+  test('are changed one by one, and taken back one by one to what they were at first', async () => {
+    const first = await loadChoices(account);
+    expect(first.canTakeBack).toBe(false);
+    const once = await changeChoices(ADA, { account, terms: { minOrders: 4 } });
+    const twice = await changeChoices(BEN, { account, bids: { cap: 1_500_000 }, terms: { maxAcos: 0.3 } });
+    expect(twice.choices.terms).toMatchObject({ minOrders: 4, maxAcos: 0.3 });
+    expect(await newest()).toMatchObject({
+      by: 'Ben',
+      what: 'change choices',
+      from: { terms: { maxAcos: null } },
+    });
+    expect(await takeBackChoices(ADA, account)).toEqual(once);
+    expect(await takeBackChoices(ADA, account)).toEqual(first);
+    await expect(takeBackChoices(ADA, account)).rejects.toThrow('nothing to take back');
+  });
+
+  test('do not make figures older: no page is told of newer data', async () => {
+    const { revision } = await needAccount(account);
+    await changeChoices(ADA, { account, terms: { minOrders: 3 } });
+    expect((await needAccount(account)).revision).toBe(revision);
+  });
+
+  test('while a report that comes in does', async () => {
+    const row = await needAccount(account);
+    await take(
+      row,
+      'sales',
+      'Date,Item code,Product,Orders,Units,Sales\n2026-10-06,Q7BC12D3F4,Crock,1,1,68.90\n',
+    );
+    expect((await needAccount(account)).revision).toBeGreaterThan(row.revision);
+  });
+});
