@@ -126,16 +126,6 @@ test.describe('conditions', () => {
     await expect.poll(() => rowCount(page)).toBeGreaterThan(both);
   });
 
-  test('that make no sense are told, and nothing is stacked', async ({ page }) => {
-    await openRound(page, account);
-    await press(page, 's');
-    await page.keyboard.type('many');
-    await press(page, 'Enter');
-    await expect(page.getByRole('alert')).toContainText('Type a number');
-    await press(page, 'Escape');
-    await expect(page).not.toHaveURL(/where=/);
-  });
-
   test('that no row meets say so, and can be cleared', async ({ page }) => {
     await page.goto(`/round?account=${account}&step=harvest&where=clicks>=1000000`);
     await page.getByRole('button', { name: 'Clear them' }).click();
@@ -184,16 +174,6 @@ test.describe('keys', () => {
     await expect(page.getByRole('img', { name: /^Cut line at/ })).toBeHidden();
     await page.reload();
     await expect(page.getByRole('button', { name: 'Show the cut line' })).toBeVisible();
-  });
-
-  test('Escape gives up an edited bid', async ({ page }) => {
-    await openRound(page, account);
-    const bid = rows(page).getByRole('row').nth(1).getByTitle('Edit (e)');
-    const before = await bid.textContent();
-    await press(page, 'e');
-    await rows(page).getByRole('textbox', { name: 'Bid' }).fill('9.99');
-    await press(page, 'Escape');
-    await expect(bid).toHaveText(before!);
   });
 });
 

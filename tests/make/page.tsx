@@ -6,9 +6,11 @@ import type { ReactNode } from 'react';
 /** Draws a component as a page would hold it: server state and messages around it. */
 export function draw(children: ReactNode) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  return render(
-    <QueryClientProvider client={client}>
-      <SnackbarProvider>{children}</SnackbarProvider>
-    </QueryClientProvider>,
-  );
+  return render(children, {
+    wrapper: ({ children: inside }) => (
+      <QueryClientProvider client={client}>
+        <SnackbarProvider>{inside}</SnackbarProvider>
+      </QueryClientProvider>
+    ),
+  });
 }

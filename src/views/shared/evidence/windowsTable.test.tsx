@@ -1,0 +1,55 @@
+import { screen, within } from '@testing-library/react';
+import { describe, expect, test } from 'vitest';
+import { draw } from '../../../../tests/make/page';
+import { NO_SUMS } from '../../../core/measures';
+import { addDays } from '../../../core/units';
+import { WindowsTable } from './WindowsTable';
+
+const TO = '2026-11-16';
+/** 100 days, each with 2 clicks of 0.50 and, every tenth day, an order of 20. */
+const DAYS = Array.from({ length: 100 }, (_, back) => ({
+  ...NO_SUMS,
+  day: addDays(TO, -back),
+  clicks: 2,
+  spend: 1_000_000,
+  orders: back % 10 === 0 ? 1 : 0,
+  units: back % 10 === 0 ? 1 : 0,
+  sales: back % 10 === 0 ? 20_000_000 : 0,
+}));
+
+const line = (label: string) =>
+  within(screen.getByText(label).closest('tr')!)
+    .getAllByRole('cell')
+    .slice(1)
+    .map(({ textContent }) => textContent);
+
+describe('windows side by side', () => {
+  test('all end with the last settled day; ratios come from their sums', () => {
+    draw(<WindowsTable days={DAYS} to={TO} currency="EUR" firstDay="2026-01-01" />);
+    expect(line('Clicks')).toEqual(['14', '28', '60', '120', '180']);
+    expect(line('Orders')).toEqual(['1', '2', '3', '6', '9']);
+    expect(line('Spend EUR')).toEqual(['7.00', '14.00', '30.00', '60.00', '90.00']);
+    expect(line('CPC EUR')).toEqual(['0.50', '0.50', '0.50', '0.50', '0.50']);
+    // 7 / 20, 14 / 40, 30 / 60 …
+    expect(line('ACOS')).toEqual(['35.0 %', '35.0 %', '50.0 %', '50.0 %', '50.0 %']);
+  });
+
+  test('later days do not count, and a ratio without a denominator is a dash', () => {
+    draw(<WindowsTable days={DAYS} to={addDays(TO, -95)} currency="EUR" firstDay={null} />);
+    expect(line('Clicks')).toEqual(['10', '10', '10', '10', '10']);
+    expect(line('ACOS')).toEqual(['–', '–', '–', '–', '–']);
+  });
+
+  test('a window that begins before the data is marked', () => {
+    draw(<WindowsTable days={DAYS} to={TO} currency="EUR" firstDay={addDays(TO, -20)} />);
+    expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual([
+      'Days',
+      '7',
+      '14',
+      '30*',
+      '60*',
+      '90*',
+    ]);
+    expect(screen.getAllByTitle('The data begin later')).toHaveLength(3);
+  });
+});
