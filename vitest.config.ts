@@ -4,12 +4,21 @@ export default defineConfig({
   test: {
     maxWorkers: 2,
     projects: [
-      { test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/rooms.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'tests/rooms.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+        },
+      },
       {
         test: {
           name: 'component',
           include: ['src/**/*.test.tsx'],
           environment: 'happy-dom',
+          // A machine that is busy with other things may take its time.
+          testTimeout: 30_000,
           setupFiles: ['tests/componentSetup.ts'],
         },
       },

@@ -1,5 +1,5 @@
 // npm test: lint, types, import directions, unit, component, database and browser tests, on ports and data of its own.
-// Prints how long each part takes.
+// Prints how long each part takes. `npm test -- FILE …` runs the tests of these files alone, with all that they stand on.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import path from 'node:path';
@@ -16,6 +16,9 @@ const dataDir = path.resolve(process.env.MOWING_TEST_DATA_DIR ?? path.join(root,
 const logs = path.join(dataDir, 'logs');
 const sums = { passed: 0, failed: 0 };
 const quiet = { ASTRO_TELEMETRY_DISABLED: '1', CI: 'true' };
+/** Files or folders of tests; none: all of them, and the checks. */
+const only = process.argv.slice(2);
+const isBrowser = (file) => file.includes('tests/browser');
 /** Tests that run beside one another: one a core of the smallest machine this is for. */
 const LANES = [0, 1];
 
@@ -168,7 +171,8 @@ async function browserTests(staged) {
     for (const lane of LANES) lanes.push(await openLane(staged, lane));
     server = await openStageServer(lanes);
     const report = path.join(dataDir, 'browser.json');
-    await runner('browser tests', ['playwright', 'test'], report, playwrightCount, {
+    const files = only.filter(isBrowser);
+    await runner('browser tests', ['playwright', 'test', ...files], report, playwrightCount, {
       ...staged.env,
       ...Object.fromEntries(lanes.map(({ url }, lane) => [`MOWING_URL_${lane}`, url])),
       MOWING_STAGE: `http://127.0.0.1:${server.address().port}`,
@@ -182,19 +186,30 @@ async function browserTests(staged) {
   }
 }
 
+async function otherTests({ env }) {
+  const report = path.join(dataDir, 'vitest.json');
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+  const files = only.filter((file) => !isBrowser(file));
+  await runner(
+    'unit, component and database tests',
+    ['vitest', 'run', ...reporters, ...files],
+    report,
+    vitestCount,
+    {
+      ...env,
+      NODE_ENV: 'test',
+      MOWING_LOG: 'silent',
+    },
+  );
+}
+
 async function main() {
   mkdirSync(logs, { recursive: true });
   await ensurePackages();
-  const [staged] = await Promise.all([stage(), staticChecks()]);
+  const [staged] = await Promise.all([stage(), only.length === 0 ? staticChecks() : undefined]);
   try {
-    const report = path.join(dataDir, 'vitest.json');
-    const args = ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-    await runner('unit, component and database tests', args, report, vitestCount, {
-      ...staged.env,
-      NODE_ENV: 'test',
-      MOWING_LOG: 'silent',
-    });
-    await browserTests(staged);
+    if (only.length === 0 || !only.every(isBrowser)) await otherTests(staged);
+    if (only.length === 0 || only.some(isBrowser)) await browserTests(staged);
   } finally {
     await staged.databases.end();
     await staged.postgres.stop();

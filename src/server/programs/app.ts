@@ -31,6 +31,8 @@ const server = createServer((request, response) => {
   });
 });
 server.requestTimeout = 0; // an upload of a large report may take longer than any fixed time
+// Longer than clients keep an idle connection: one that is closed just as it is used again looks like a crash to them.
+server.keepAliveTimeout = 75_000;
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
 /** What an ended process may have left: bales without an answer, imports that will never finish. */
