@@ -1,7 +1,6 @@
 // What the port to a market speaks: the shapes of a market's entities, changes, reports and answers. Money in micros;
 // percentages are shares.
-import type { MarketChange, MarketLimits, OwnKind } from '../core/changes';
-import type { KeywordMatch, NegativeMatch } from '../core/matching';
+import type { MarketChange, MarketFields, MarketLimits, OwnKind } from '../core/changes';
 import type { Placement, State } from '../core/structure';
 
 /** What a market lets an account do. */
@@ -47,74 +46,26 @@ export interface MarketProduct {
   price: number;
 }
 
-export interface MarketCampaign {
+/** An entity as a market lists it: what a seller may set of it, with its id and the state that it is in. */
+type Listed<E extends OwnKind, S extends State = State> = Omit<MarketFields[E], 'state'> & {
   id: string;
-  name: string;
-  state: State;
-  budget: number;
-  budgetKind: 'daily' | 'lifetime';
-  pacing: 'even' | 'fast';
-  flex: 'fixed' | 'down only' | 'both ways';
-  startsOn: string;
-  endsOn: string | null;
-  top: number;
-  rest: number;
-  pages: number;
-}
+  state: S;
+};
 
-export interface MarketAdGroup {
-  id: string;
-  campaignId: string;
-  name: string;
-  state: State;
-  defaultBid: number;
-}
-
-export interface MarketAd {
-  id: string;
-  adGroupId: string;
-  productId: string;
-  state: State;
-}
+export type MarketCampaign = Listed<'campaigns'>;
+export type MarketAdGroup = Listed<'ad-groups'>;
+export type MarketAd = Listed<'ads'>;
+/** A bid of null: the ad group's default bid. */
+export type MarketTarget = Listed<'targets'>;
+export type MarketNegative = Listed<'negatives', 'enabled' | 'archived'>;
+/** Weekday 0 Monday to 6 Sunday; the change is a share, -1: off. */
+export type MarketSchedule = Listed<'schedules', 'enabled' | 'archived'>;
 
 /** Which items of a category or brand are meant; prices in micros, rating in stars. */
 export interface Refinement {
   minPrice?: number;
   maxPrice?: number;
   minRating?: number;
-}
-
-export interface MarketTarget {
-  id: string;
-  adGroupId: string;
-  kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
-  match: KeywordMatch | null;
-  expression: string;
-  refine: Refinement | null;
-  /** Null: the ad group's default bid. */
-  bid: number | null;
-  state: State;
-}
-
-export interface MarketNegative {
-  id: string;
-  campaignId: string;
-  adGroupId: string | null;
-  match: NegativeMatch;
-  expression: string;
-  state: 'enabled' | 'archived';
-}
-
-export interface MarketSchedule {
-  id: string;
-  campaignId: string;
-  /** 0 Monday to 6 Sunday. */
-  weekday: number;
-  fromHour: number;
-  toHour: number;
-  /** Share; -1 = off. */
-  change: number;
-  state: 'enabled' | 'archived';
 }
 
 /** Entities by the word under which a market lists them. */

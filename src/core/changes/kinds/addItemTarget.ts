@@ -2,7 +2,7 @@ import { normaliseTerm } from '../../matching';
 import type { Micros } from '../../units';
 import { checkBid } from '../limits';
 import type { ArchiveTarget } from './archiveTarget';
-import { endsMade } from './madeTarget';
+import { makesTarget } from './madeTarget';
 import type { ChangeSpec } from './spec';
 
 /** Bids on an item code in an ad group. */
@@ -14,27 +14,13 @@ export interface AddItemTarget {
 }
 
 export const addItemTarget: ChangeSpec<AddItemTarget, ArchiveTarget> = {
+  ...makesTarget<AddItemTarget>(),
   kind: 'add-item-target',
   shape: { adGroupId: 'id', expression: 'expression', bid: 'bid' },
-  byRequest: true,
   key: ({ adGroupId, expression }) => `item ${adGroupId} ${normaliseTerm(expression)}`,
   words: ({ expression }) => `Bid on item ${expression}`,
   group: () => 'New item targets',
-  purpose: () => 'harvest',
-  entities: ({ adGroupId }) => ({ adGroup: adGroupId }),
-  sets: null,
-  makes: 'target',
-  goesInto: ({ adGroupId }) => adGroupId,
-  value: {
-    read: ({ bid }) => ({ from: null, to: bid, unit: 'money', isBid: true }),
-    write: (change, bid) => ({ ...change, bid }),
-  },
-  present: ({ made }) => made,
-  isChangedSince: (_, present) => present !== 'enabled',
-  inverse: endsMade,
   check: ({ bid }, limits) => checkBid(bid, limits),
-  idleWhenPaused: true,
-  touches: (_, { madeTargetId }) => ({ target: madeTargetId }),
   toMarket: ({ adGroupId, expression, bid }, ids) => {
     const place = ids.adGroup(adGroupId);
     return place

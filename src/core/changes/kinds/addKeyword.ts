@@ -3,7 +3,7 @@ import type { KeywordMatch } from '../../matching';
 import type { Micros } from '../../units';
 import { checkBid, checkWords } from '../limits';
 import type { ArchiveTarget } from './archiveTarget';
-import { endsMade } from './madeTarget';
+import { makesTarget } from './madeTarget';
 import type { ChangeSpec } from './spec';
 
 /** Bids on words in an ad group. */
@@ -16,6 +16,7 @@ export interface AddKeyword {
 }
 
 export const addKeyword: ChangeSpec<AddKeyword, ArchiveTarget> = {
+  ...makesTarget<AddKeyword>(),
   kind: 'add-keyword',
   shape: {
     adGroupId: 'id',
@@ -23,26 +24,11 @@ export const addKeyword: ChangeSpec<AddKeyword, ArchiveTarget> = {
     match: { oneOf: ['exact', 'phrase', 'broad'] },
     bid: 'bid',
   },
-  byRequest: true,
   key: ({ adGroupId, match, expression }) => `keyword ${adGroupId} ${match} ${normaliseTerm(expression)}`,
   words: ({ expression, match }) => `Bid on “${expression}” (${match})`,
   group: () => 'New keywords',
-  purpose: () => 'harvest',
-  entities: ({ adGroupId }) => ({ adGroup: adGroupId }),
-  sets: null,
-  makes: 'target',
-  goesInto: ({ adGroupId }) => adGroupId,
-  value: {
-    read: ({ bid }) => ({ from: null, to: bid, unit: 'money', isBid: true }),
-    write: (change, bid) => ({ ...change, bid }),
-  },
-  present: ({ made }) => made,
-  isChangedSince: (_, present) => present !== 'enabled',
-  inverse: endsMade,
   check: ({ bid, expression }, limits) => [...checkBid(bid, limits), ...checkWords(expression, limits)],
-  idleWhenPaused: true,
   adds: ({ adGroupId, expression }) => ({ adGroupId, expression }),
-  touches: (_, { madeTargetId }) => ({ target: madeTargetId }),
   toMarket: ({ adGroupId, match, expression, bid }, ids) => {
     const place = ids.adGroup(adGroupId);
     return place
