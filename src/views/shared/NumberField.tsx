@@ -25,7 +25,10 @@ export function NumberField({ label, value, min, step, width = 54, onChange, onN
     return undefined;
   };
   return (
-    <label style={{ display: 'inline-flex', alignItems: 'center', gap: 5 }} className="faint">
+    <label
+      style={{ display: 'inline-flex', alignItems: 'center', gap: 5, whiteSpace: 'nowrap', flexShrink: 0 }}
+      className="faint"
+    >
       <input
         className="figure"
         inputMode="decimal"

@@ -30,7 +30,7 @@ export function StepHead(props: StepHeadProps) {
       <p className="serif" style={{ margin: '0 0 6px', fontSize: 17 }}>
         {sentence}
       </p>
-      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 10px', flexWrap: 'wrap' }}>
+      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 7px', flexWrap: 'wrap' }}>
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -49,9 +49,13 @@ export function StepHead(props: StepHeadProps) {
           </ToggleButton>
         </ToggleButtonGroup>
         {controls}
-        <span style={{ flex: 1 }} />
         {accept && (
-          <Button variant="outlined" onClick={accept.run} title={accept.asks ? 'a' : undefined}>
+          <Button
+            variant="outlined"
+            sx={{ marginLeft: 'auto' }}
+            onClick={accept.run}
+            title={accept.asks ? 'a' : undefined}
+          >
             Accept{' '}
             {accept.isSelection
               ? `the ${formatCount(accept.count)} selected`

@@ -74,7 +74,7 @@ function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
       />
       <p
         className={`spread ${isWaiting && job.message !== '' ? 'over' : 'faint'}`}
-        style={{ margin: '4px 0 0' }}
+        style={{ margin: '4px 0 0', alignItems: 'center' }}
       >
         <span>
           {isWaiting && job.message !== ''

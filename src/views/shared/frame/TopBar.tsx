@@ -60,7 +60,7 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
           ))}
         </Select>
       )}
-      <nav aria-label="Places" style={{ display: 'flex', gap: 14 }}>
+      <nav aria-label="Places" style={{ display: 'flex', gap: 14, flexShrink: 0 }}>
         {PAGES.map(({ name, label, key }) => (
           <a
             key={name}
@@ -96,6 +96,7 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
         <Button
           variant="outlined"
           onClick={() => void newData.takeOver()}
+          sx={{ flexShrink: 0 }}
           title="Figures, campaigns or bids are newer than what is shown"
         >
           New data · take over
@@ -104,7 +105,12 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
       <button type="button" className="find" onClick={onFind} title="Ctrl K">
         Find or do <kbd>Ctrl K</kbd>
       </button>
-      <Button variant={tray.changes.length > 0 ? 'contained' : 'outlined'} onClick={onTray} title="t">
+      <Button
+        variant={tray.changes.length > 0 ? 'contained' : 'outlined'}
+        onClick={onTray}
+        title="t"
+        sx={{ flexShrink: 0 }}
+      >
         Tray · {tray.changes.length}
       </Button>
       <ThemeSwitch />

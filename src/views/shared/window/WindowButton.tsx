@@ -37,10 +37,16 @@ export function WindowButton({ account, window: shown, onWindow, isOpen, onOpen 
         ref={anchor}
         onClick={() => onOpen(true)}
         title="Window (w)"
-        sx={{ color: 'text.primary', fontWeight: 400, whiteSpace: 'nowrap' }}
+        sx={{ color: 'text.primary', fontWeight: 400, minWidth: 0, overflow: 'hidden', whiteSpace: 'nowrap' }}
       >
-        {formatDay(from)} – {formatDay(to)} · {daysIn(from, to)} days
-        <span className="faint" style={{ whiteSpace: 'pre' }}>
+        <span style={{ flexShrink: 0 }}>
+          {formatDay(from)} – {formatDay(to)} · {daysIn(from, to)} days
+        </span>
+        <span
+          className="faint cut"
+          style={{ whiteSpace: 'pre' }}
+          title={left.replace(' · ', '') || undefined}
+        >
           {left}
         </span>
       </Button>
