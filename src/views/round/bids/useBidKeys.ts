@@ -2,6 +2,7 @@ import { nudged } from '../../../core/changes';
 import { useBrush } from '../../shared/picture/useBrush';
 import { useKeys } from '../../shared/useKeys';
 import { rowKeys } from '../frame/rowKeys';
+import { useRowDecisions } from '../frame/useRowDecisions';
 import { actOf } from '../../../plans/bids';
 import type { Trial } from './useTrial';
 import type { BidWork } from './useBidWork';
@@ -36,11 +37,14 @@ export function useBidKeys(view: BidKeys): void {
       decisions.edit(id, { kind: 'bid', to: nudged(to, factor, settings.limits) });
     });
   const own = rowKeys(rows, brush);
+  const deciding = useRowDecisions(isCurrent, work.list, {
+    space: () => accept(rows.chosen()),
+    x: () => void decisions.put(ids(), 'left'),
+    l: () => void decisions.put(ids(), 'later'),
+  });
   useKeys({
     ...own,
-    space: () => isCurrent && accept(rows.chosen()),
-    x: () => isCurrent && void decisions.put(ids(), 'left'),
-    l: () => isCurrent && void decisions.put(ids(), 'later'),
+    ...deciding,
     o: view.onLoss,
     a: view.onAsk,
     u: () => void decisions.undo(),

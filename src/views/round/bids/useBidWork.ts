@@ -62,6 +62,9 @@ function useBidDecisions(account: AccountInfo | undefined, tray: TrayState) {
 
 export type BidDecisions = ReturnType<typeof useBidDecisions>;
 
+/** The same ids are the same request, whatever they were decided in. */
+const inOrder = (ids: readonly number[]) => [...new Set(ids)].sort((a, b) => a - b);
+
 /** The targets of the steps that tune bids, with everything that is decided on them. */
 export function useBidWork({ account, state, tray }: RoundAt) {
   const engine = pageEngine();
@@ -88,23 +91,22 @@ export function useBidWork({ account, state, tray }: RoundAt) {
     settings,
     (id, asked) => engine.planBids(id, asked),
   );
+  const asked: Omit<BidsAsked, 'staged' | 'aside'> = {
+    step,
+    show: isShown ? state.show : 'proposed',
+    settings,
+    // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
+    conditions: isShown ? state.conditions : [],
+    sort: isShown ? (state.sort as BidsAsked['sort']) : null,
+  };
   const {
     answer: arranged,
     isCurrent,
     error: rowsFault,
   } = useAnswer<BidsAsked, ArrangedBids>(
     loaded?.loadId,
-    {
-      step,
-      show: isShown ? state.show : 'proposed',
-      settings,
-      // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
-      conditions: isShown ? state.conditions : [],
-      sort: isShown ? (state.sort as BidsAsked['sort']) : null,
-      staged: decisions.stagedIds,
-      aside: decisions.asideIds,
-    },
-    (id, asked) => engine.arrangeBids(id, asked),
+    { ...asked, staged: inOrder(decisions.stagedIds), aside: inOrder(decisions.asideIds) },
+    (id, all) => engine.arrangeBids(id, all),
   );
   const source = useMemo(() => (plan ? sourceOf(plan) : null), [plan]);
   const view = useStepRows(arranged?.rows, source, `${step} ${state.show}`);
@@ -116,6 +118,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
     plan,
     arranged,
     isCurrent,
+    list: JSON.stringify([loaded?.loadId, asked]),
     step,
     choices,
     setChoices,

@@ -2,6 +2,7 @@ import { useBrush } from '../../shared/picture/useBrush';
 import { nudged } from '../../../core/changes';
 import { nextReach } from './reachWords';
 import { rowKeys } from '../frame/rowKeys';
+import { useRowDecisions } from '../frame/useRowDecisions';
 import { useKeys } from '../../shared/useKeys';
 import type { TermWork } from './useTermWork';
 
@@ -31,12 +32,14 @@ export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
     else decisions.edit(row, { reach: nextReach(now.reach, now.places) });
   };
   const brush = useBrush(area, setArea, points, rows);
-  // No key decides on rows that are about to change.
+  const deciding = useRowDecisions(isCurrent, work.list, {
+    space: () => void accept(rows.chosen()),
+    x: () => void decisions.leave(rows.chosen()),
+    l: () => void decisions.later(rows.chosen()),
+  });
   useKeys({
     ...rowKeys(rows, brush),
-    space: () => isCurrent && void accept(rows.chosen()),
-    x: () => isCurrent && void decisions.leave(rows.chosen()),
-    l: () => isCurrent && void decisions.later(rows.chosen()),
+    ...deciding,
     u: () => void decisions.undo(),
     e: edit,
     '[': () => stepBid(0.95),

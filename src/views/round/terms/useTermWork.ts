@@ -69,15 +69,19 @@ export function useTermWork({ account, state, tray }: RoundAt) {
   const decisions = useTermDecisions(review, queue);
   const staged = new Set(pendingKeys([...tray.changes, ...tray.sending]));
   for (const name of TERM_STEPS) for (const key of keysOf(name, queues[name].underWay)) staged.add(key);
-  const { arranged, isCurrent, error } = useArranged(loaded, {
+  const asked = {
     step,
-    show: isShown ? state.show : 'proposed',
+    show: isShown ? state.show : ('proposed' as const),
     settings: state.settings,
     // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
     conditions: isShown ? state.conditions : [],
     sort: isShown ? (state.sort as never) : null,
-    staged: [...staged],
-    aside: TERM_STEPS.flatMap((name) => keysOf(name, queues[name].aside.keys())),
+  };
+  const { arranged, isCurrent, error } = useArranged(loaded, {
+    ...asked,
+    // In order: the same keys are the same request, whatever they were decided in.
+    staged: [...staged].sort(),
+    aside: TERM_STEPS.flatMap((name) => keysOf(name, queues[name].aside.keys())).sort(),
   });
   const source = useMemo(() => (review ? sourceOf(review) : null), [review]);
   const view = useStepRows(arranged?.rows, source, step);
@@ -113,6 +117,7 @@ export function useTermWork({ account, state, tray }: RoundAt) {
     decisions,
     arranged,
     isCurrent,
+    list: JSON.stringify([review?.loadId, asked]),
     error,
     view,
     accept,
