@@ -1,5 +1,5 @@
 import { changeKey, entitiesOf, goesInto, isReplaced } from '../../core/changes';
-import type { Change } from '../../core/changes';
+import type { Change, Named } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { dropDrafts, makersOfDrafts } from '../../db/queries/drafts';
@@ -9,6 +9,7 @@ import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
+import { TABLES_OF_NAMED } from './tablesOfNamed';
 
 /**
  * Puts changes into the tray, all or none. What is staged or under way already is not staged a second time.
@@ -64,18 +65,10 @@ function toStage(one: NewChange, afterId: number | null): ChangeToStage {
   };
 }
 
-const TABLES = {
-  campaign: 'campaign',
-  adGroup: 'ad_group',
-  target: 'target',
-  negative: 'negative',
-  product: 'product',
-} as const;
-
 async function checkPlaces(tx: Query, accountId: number, changes: Change[]) {
   const named = changes.map(entitiesOf);
   const strange: string[] = [];
-  for (const [word, table] of Object.entries(TABLES) as [keyof typeof TABLES, 'campaign'][]) {
+  for (const [word, table] of Object.entries(TABLES_OF_NAMED) as [keyof Named, 'campaign'][]) {
     const ids = named.flatMap((one) => one[word] ?? []);
     const known = await marketIds(tx, accountId, table, ids);
     for (const id of ids) if (!known.has(id)) strange.push(`${table.replace('_', ' ')} ${id}`);

@@ -3,19 +3,12 @@ import type { Change, Named } from '../../core/changes';
 import type { MarketChange } from '../../contract/market';
 import type { Query } from '../../db/connection';
 import { marketIds } from '../../db/queries/structure';
+import { TABLES_OF_NAMED } from './tablesOfNamed';
 
 interface Waiting {
   id: number;
   change: Change;
 }
-
-const TABLES = {
-  campaign: 'campaign',
-  adGroup: 'ad_group',
-  target: 'target',
-  negative: 'negative',
-  product: 'product',
-} as const satisfies Record<keyof Named, string>;
 
 /** Changes in the market's words; those whose place or thing the market has no id for come back as unknown. */
 export async function toMarketChanges(
@@ -28,7 +21,7 @@ export async function toMarketChanges(
     const known = await marketIds(
       tx,
       accountId,
-      TABLES[entity],
+      TABLES_OF_NAMED[entity],
       named.flatMap((one) => one[entity] ?? []),
     );
     return (id: number) => known.get(id) ?? undefined;
