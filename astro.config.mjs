@@ -1,6 +1,6 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
-import { defineConfig } from 'astro/config';
+import { defineConfig, passthroughImageService } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
@@ -10,6 +10,8 @@ export default defineConfig({
   session: { driver: 'memory' },
   // Our own middleware checks Host and Origin on every request, JSON and file uploads included.
   security: { checkOrigin: false, allowedDomains: [{ hostname: '127.0.0.1' }, { hostname: 'localhost' }] },
+  // The guide's pictures are served as they are.
+  image: { service: passthroughImageService() },
   devToolbar: { enabled: false },
   vite: {
     worker: { format: 'es' },

@@ -5,5 +5,6 @@ import { afterEach } from 'vitest';
 afterEach(() => {
   cleanup();
   localStorage.clear();
+  sessionStorage.clear();
   history.replaceState(null, '', '/');
 });

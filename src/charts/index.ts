@@ -4,6 +4,7 @@ export { CutLine } from './cutLine/CutLine';
 export type { Area, CutLineProps } from './cutLine/CutLine';
 export type { CutLinePoints } from './cutLine/layout';
 export { DayStrip } from './dayStrip/DayStrip';
+export { Measured } from './Measured';
 export { shortNumber } from './frame';
 export { Histogram } from './histogram/Histogram';
 export type { HistogramBar } from './histogram/Histogram';

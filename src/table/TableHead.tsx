@@ -1,11 +1,16 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import Tooltip from '@mui/material/Tooltip';
 import { DndContext, PointerSensor, closestCenter, useSensor, useSensors } from '@dnd-kit/core';
 import type { DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { pinned } from './column';
 import type { Column, Sort } from './column';
-import { ResizeGrip } from './ResizeGrip';
+import { Grip } from './Grip';
 import type { VirtualTableProps } from './tableProps';
+
+/** Narrower no column gets, px. */
+const LEAST = 40;
 
 type HeadProps<T> = Pick<
   VirtualTableProps<T>,
@@ -84,12 +89,11 @@ function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) 
       {sort && sorts.length > 1 && <sup>{at + 1}</sup>}
     </>
   );
-  return (
+  const heading = (
     <div
       ref={drag?.setNodeRef}
       role="columnheader"
       aria-sort={sort && (sort.descending ? 'descending' : 'ascending')}
-      title={column.definition && `${column.label}: ${column.definition}`}
       className={`table-heading${column.isFigure ? ' figure' : ''}${column.pinnedAt === undefined ? '' : ' table-pinned'}`}
       style={{
         ...pinned(column),
@@ -98,19 +102,34 @@ function Heading<T>({ column, sorts, onSort, onResize, drag }: HeadingProps<T>) 
       {...drag?.listeners}
     >
       {column.sortable ? (
-        <button type="button" onClick={(event) => onSort(column.key, event.shiftKey)}>
-          {content}
-        </button>
+        <ButtonBase onClick={(event) => onSort(column.key, event.shiftKey)}>{content}</ButtonBase>
       ) : (
         <span>{content}</span>
       )}
       {onResize && typeof column.width === 'number' && (
-        <ResizeGrip
-          label={column.label || column.key}
-          width={column.width}
-          onWidth={(width) => onResize(column.key, width)}
+        <Grip
+          label={`Width of ${column.label || column.key}`}
+          size={column.width}
+          least={LEAST}
+          onSize={(width) => onResize(column.key, width)}
         />
       )}
     </div>
+  );
+  if (!column.definition) return heading;
+  return (
+    <Tooltip
+      describeChild
+      disableInteractive
+      enterDelay={400}
+      title={
+        <>
+          {column.label && <strong>{column.label}. </strong>}
+          {column.definition}
+        </>
+      }
+    >
+      {heading}
+    </Tooltip>
   );
 }

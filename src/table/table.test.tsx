@@ -121,9 +121,10 @@ describe('a table', () => {
     ]);
   });
 
-  test('tells what a column means', () => {
+  test('tells what a column means, also to those who come by keyboard', async () => {
     draw(<Table count={1} />);
-    expect(table().getByTitle('Spend: What clicks cost')).toBeTruthy();
+    fireEvent.mouseOver(table().getByRole('columnheader', { name: /^Spend/ }));
+    expect((await screen.findByRole('tooltip')).textContent).toBe('Spend. What clicks cost');
   });
 
   test('goes to a row by a click, selects by Ctrl or Shift, opens by a double click', () => {

@@ -1,4 +1,5 @@
 import { createTheme } from '@mui/material/styles';
+import { controls } from './controls';
 import { DUSK, LIGHT } from './tokens';
 import type { Tokens } from './tokens';
 
@@ -27,23 +28,9 @@ export const theme = createTheme({
     fontFamily: SANS,
     fontSize: 13,
     button: { textTransform: 'none', fontWeight: 600 },
-    h1: { fontFamily: SERIF, fontSize: 22, fontWeight: 500 },
-    h2: { fontFamily: SERIF, fontSize: 18, fontWeight: 500 },
+    h1: { fontFamily: SERIF, fontSize: 20, fontWeight: 500 },
+    h2: { fontFamily: SERIF, fontSize: 17, fontWeight: 500 },
     h3: { fontSize: 13, fontWeight: 700 },
   },
-  components: {
-    MuiButton: {
-      defaultProps: { size: 'small', disableElevation: true },
-      styleOverrides: { root: { fontSize: 13, lineHeight: 1.5, minWidth: 0 } },
-    },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
-    MuiToggleButton: { styleOverrides: { root: { fontSize: 12.5 } } },
-    MuiIconButton: { defaultProps: { size: 'small' } },
-    MuiTextField: { defaultProps: { size: 'small' } },
-    MuiSelect: { defaultProps: { size: 'small' } },
-    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--hairline)' } } },
-    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--hairline)' } } },
-    MuiTooltip: { styleOverrides: { tooltip: { fontSize: 12 } } },
-  },
+  components: controls,
 });

@@ -5,25 +5,57 @@ import type { Day } from './day';
 /** What stands where a ratio has no denominator. */
 export const DASH = '–';
 
-const counts = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 });
-const twoDecimals = new Intl.NumberFormat('en-GB', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
-const sixDecimals = [0, 1, 2, 3, 4, 5, 6].map(
-  (digits) =>
-    new Intl.NumberFormat('en-GB', {
-      minimumFractionDigits: Math.max(2, digits),
-      maximumFractionDigits: Math.max(2, digits),
-    }),
-);
+/** How figures are written: one way at a time, the reader's. */
+let locale = 'en-GB';
+const writers = new Map<number, Intl.NumberFormat>();
+
+/**
+ * From now on figures are written as in a locale: its marks for decimals and groups. @param tag a BCP 47 language tag; an unknown one is
+ * as "en-GB"
+ */
+export function writeNumbersAs(tag: string): void {
+  locale = isKnown(tag) ? tag : 'en-GB';
+  writers.clear();
+}
+
+function isKnown(tag: string): boolean {
+  try {
+    return Intl.NumberFormat.supportedLocalesOf(tag).length > 0;
+  } catch {
+    return false;
+  }
+}
+
+/** A figure with so many digits behind the mark, in the reader's way. @param decimals 0 to 6 */
+export function formatNumber(value: number, decimals: number): string {
+  let writer = writers.get(decimals);
+  if (!writer) {
+    writer = new Intl.NumberFormat(locale, {
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+    writers.set(decimals, writer);
+  }
+  return writer.format(value);
+}
+
+/** The reader's decimal mark. */
+export function decimalMark(): string {
+  return (
+    new Intl.NumberFormat(locale).formatToParts(1.5).find(({ type }) => type === 'decimal')?.value ?? '.'
+  );
+}
+
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** A whole number with thousands separators. */
 export function formatCount(value: number): string {
-  return counts.format(value);
+  return formatNumber(value, 0);
 }
 
 /** Money with two decimals and no currency sign: the unit stands in the heading. */
 export function formatMoney(micros: Micros | null): string {
-  return micros === null ? DASH : twoDecimals.format(micros / MICROS_PER_UNIT);
+  return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, 2);
 }
 
 /** Decimals that a step of money needs, two at least: 10_000 -> 2, 5_000 -> 3. @param step micros */
@@ -35,15 +67,25 @@ export function decimalsOf(step: Micros): number {
 
 /** Money that stands on a step, with as many decimals as the step has. @param step micros */
 export function formatOnStep(micros: Micros, step: Micros): string {
-  return sixDecimals[decimalsOf(step)].format(micros / MICROS_PER_UNIT);
+  return formatNumber(micros / MICROS_PER_UNIT, decimalsOf(step));
 }
 
 /** A share (0.24) as per cent with the given decimals ("24.0 %"), or a dash. */
 export function formatShare(share: number | null, decimals = 1): string {
-  return share === null ? DASH : `${(share * 100).toFixed(decimals)} %`;
+  return share === null ? DASH : `${formatNumber(share * 100, decimals)} %`;
 }
 
-/** A day as "21 Oct". */
-export function formatDay(day: Day): string {
-  return `${Number(day.slice(8, 10))} ${months[Number(day.slice(5, 7)) - 1]}`;
+/** The year that goes without saying; null while nobody has told it. */
+let ownYear: string | null = null;
+
+/** From now on days of the year of `today` are shown without it, and others with it. */
+export function showDaysFrom(today: Day): void {
+  ownYear = today.slice(0, 4);
+}
+
+/** A day as "21 Oct", or "21 Oct 2025" where it is of another year than today. @param today the day that was told last, by itself */
+export function formatDay(day: Day, today?: Day): string {
+  const year = day.slice(0, 4);
+  const own = today?.slice(0, 4) ?? ownYear ?? year;
+  return `${Number(day.slice(8, 10))} ${months[Number(day.slice(5, 7)) - 1]}${year === own ? '' : ` ${year}`}`;
 }

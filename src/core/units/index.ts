@@ -2,4 +2,17 @@ export { MICROS_PER_UNIT, microsToDecimal, roundDownToStep, toMicros } from './m
 export type { Micros } from './money';
 export { addDays, dayFromNumber, dayNumber, dayOf, DAYS_PER_MONTH, daysIn, isDay, isRealDay } from './day';
 export type { Day } from './day';
-export { DASH, decimalsOf, formatCount, formatDay, formatMoney, formatOnStep, formatShare } from './format';
+export {
+  DASH,
+  decimalMark,
+  decimalsOf,
+  formatCount,
+  formatDay,
+  formatMoney,
+  formatNumber,
+  formatOnStep,
+  formatShare,
+  showDaysFrom,
+  writeNumbersAs,
+} from './format';
+export { readNumber } from './read';

@@ -40,13 +40,13 @@ export async function putAside(
   if (until <= today)
     throw new MowingError(
       'bad-request',
-      `${formatDay(until)} has passed; choose a day after ${formatDay(today)}.`,
+      `${formatDay(until, today)} has passed; choose a day after ${formatDay(today, today)}.`,
     );
   await recorded(caller, accountId, async (tx, write) => {
     await keepAside(tx, accountId, subjects, { queue, verdict, until, note });
     write({ what: `put aside: ${verdict}`, subject: queue, to: { subjects, until, note } });
     if (verdict !== 'accepted-loss') return;
-    const text = `Loss accepted until ${formatDay(until)}${note === '' ? '' : `: ${note}`}`;
+    const text = `Loss accepted until ${formatDay(until, today)}${note === '' ? '' : `: ${note}`}`;
     for (const subject of subjects) await insertNote(tx, accountId, { subject, text, day: today });
   });
   return { count: subjects.length, until };

@@ -1,7 +1,10 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { RefObject } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import { Conditions } from '../shared/conditions/Conditions';
+import { PlaceBar } from '../shared/window/PlaceBar';
+import type { WindowState } from '../shared/window/WindowButton';
 import type { LoadedLens } from '../../plans/field';
 import { FieldSentence } from './FieldSentence';
 import { fieldsOffered } from './fieldsOffered';
@@ -14,6 +17,7 @@ type Opened = 'condition' | 'swaths' | 'columns' | null;
 
 interface FieldHeadProps {
   account: AccountInfo;
+  window: WindowState;
   state: FieldState;
   loaded: LoadedLens;
   view: ReturnType<typeof useLensRows>;
@@ -26,12 +30,15 @@ interface FieldHeadProps {
 
 /** Above the picture: lenses, what the rows come to, conditions, and what can be done with all rows. */
 export function FieldHead(props: FieldHeadProps) {
-  const { account, state, loaded, view, open, onOpen, columnsButton, onCopy, onSave } = props;
+  const { account, window, state, loaded, view, open, onOpen, columnsButton, onCopy, onSave } = props;
   const { arranged, area, shown, brush } = view;
   return (
     <div>
       <LensBar state={state} path={arranged?.path ?? []} />
-      <FieldSentence arranged={arranged} loaded={loaded} account={account} />
+      <div className="head">
+        <FieldSentence arranged={arranged} loaded={loaded} account={account} />
+        <PlaceBar account={account} window={window} />
+      </div>
       <Conditions
         fields={fieldsOffered(state.lens)}
         conditions={state.stack}
@@ -49,7 +56,7 @@ export function FieldHead(props: FieldHeadProps) {
           />
         }
         after={
-          <span style={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
+          <Box component="span" sx={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
             <Button ref={columnsButton} onClick={() => onOpen('columns')} title="o">
               Columns
             </Button>
@@ -58,7 +65,7 @@ export function FieldHead(props: FieldHeadProps) {
             </Button>
             <Button onClick={() => onSave('csv')}>CSV</Button>
             <Button onClick={() => onSave('xlsx')}>XLSX</Button>
-          </span>
+          </Box>
         }
       />
     </div>

@@ -13,23 +13,18 @@ interface FieldSentenceProps {
 /** What the rows come to, in one sentence: what they spend for what, how they stand, what moved. */
 export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps) {
   const { table, before, without } = loaded;
-  if (!arranged)
-    return (
-      <p className="serif" style={SENTENCE}>
-        Looking …
-      </p>
-    );
+  if (!arranged) return <p className="sentence">Looking …</p>;
   const { rows, now, before: old, standings } = arranged;
   const of = (name: string) => standings.find(({ standing }) => standing === name)!;
   const [earning, losing, early] = [of('earning'), of('losing'), of('early')];
   return (
-    <div style={{ padding: '7px 16px 4px' }}>
-      <p className="serif" style={{ ...SENTENCE, padding: 0 }}>
+    <div>
+      <p className="sentence">
         {countWords(table.lens, rows.length)} spent {formatMoney(now.spend)} {account.currency} for{' '}
         {formatMoney(now.sales)} of sales
         {now.sales > 0 && `, ACOS ${formatShare(measure('acos').of(now))}`}.
       </p>
-      <p className="faint" style={{ margin: '2px 0 0', fontSize: 12.5 }}>
+      <p className="note">
         <span className="under">●</span> {formatCount(earning.count)} earn{' '}
         <b>{formatMoney(Math.max(0, -earning.loss))}</b> · <span className="over">▲</span>{' '}
         {formatCount(losing.count)} lose <b>{formatMoney(Math.max(0, losing.loss))}</b> against their target ·
@@ -41,5 +36,3 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
     </div>
   );
 }
-
-const SENTENCE = { margin: 0, padding: '8px 16px', fontSize: 16.5 } as const;

@@ -1,3 +1,4 @@
+import { formatCount } from '../../core/units';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import type { LoadedLens } from '../../plans/field';
@@ -16,15 +17,15 @@ import { useFieldColumns } from './rows/useFieldColumns';
 import { useRowsOut } from './rows/useRowsOut';
 import { useSparks } from './rows/useSparks';
 import { useFieldKeys } from './useFieldKeys';
-import { Trouble } from '../shared/Trouble';
 import { useFolded } from '../shared/useFolded';
 import { useHandWork } from './useHandWork';
 import { useLensRows } from './useLensRows';
+import { Columns, FoldedPanel, Loading, Trouble } from '../shared/kit';
 
 type LoadedFieldProps = FieldBodyProps & { account: AccountInfo; loaded: LoadedLens };
 
 /** Conditions, picture, rows and evidence of a lens: rows and dots are always the same selection. */
-export function LoadedField({ account, loaded, state, lens, tray, onWindow }: LoadedFieldProps) {
+export function LoadedField({ account, loaded, state, lens, tray, window }: LoadedFieldProps) {
   const { engine, isFetching } = lens;
   const { table } = loaded;
   const isCross = state.shape === 'cross';
@@ -34,8 +35,8 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
   const [isPanelFolded, foldPanel] = useFolded('field-panel-folded');
   const [hovered] = useState(hoveredRow);
   const columnsButton = useRef<HTMLButtonElement>(null);
-  const moveBar = useRef<HTMLSelectElement>(null);
-  const view = useLensRows(engine, loaded, state, !isPictureFolded);
+  const moveBar = useRef<{ focus: () => void }>(null);
+  const view = useLensRows(lens, loaded, state, !isPictureFolded);
   const { arranged, isCurrent, reader, shown, rows } = view;
   const hand = useHandWork(account, loaded, tray);
   const { sparks, onSight } = useSparks(account.id, loaded);
@@ -65,7 +66,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
     if (below) state.drill(below);
   };
   useFieldKeys(state, rows, view.brush, arranged?.path ?? [], {
-    onWindow,
+    onWindow: () => window.onOpen(true),
     onAdding: () => setOpen('condition'),
     onSwaths: () => setOpen('swaths'),
     onColumns: () => setOpen('columns'),
@@ -75,7 +76,6 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
     onMoveBar: () => moveBar.current?.focus(),
     onNudge: (by) => isCurrent && hand.nudge(chosen, by),
     onPause: () => isCurrent && hand.pause(chosen),
-    onUndo: hand.undo,
     onOpen: () => rows.focusedRow !== null && openRow(rows.focusedRow),
     onCopy: copy,
   });
@@ -83,28 +83,11 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
   focusRow.current = rows.focusRow;
   const onRow = useCallback((row: number) => focusRow.current(row), []);
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: isCross
-          ? 'minmax(0, 1fr)'
-          : isPanelFolded
-            ? 'minmax(0, 1fr) 28px'
-            : 'minmax(0, 1fr) 340px',
-        minHeight: 0,
-      }}
-    >
-      <main
-        style={{
-          display: 'grid',
-          gridTemplate: 'auto auto minmax(0, 1fr) auto / minmax(0, 1fr)',
-          minHeight: 0,
-          overflow: 'hidden',
-        }}
-        aria-busy={isFetching || !isCurrent}
-      >
+    <Columns name="field" panel={isCross ? null : isPanelFolded ? 'folded' : 'open'}>
+      <main className="fieldGrid" aria-busy={isFetching || !isCurrent}>
         <FieldHead
           account={account}
+          window={window}
           state={state}
           loaded={loaded}
           view={view}
@@ -135,9 +118,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
         {view.error ? (
           <Trouble error={view.error} />
         ) : arranged === null ? (
-          <p className="faint" style={{ padding: 16 }} role="status">
-            Looking through {table.size.toLocaleString('en-GB')} rows …
-          </p>
+          <Loading>Looking through {formatCount(table.size)} rows …</Loading>
         ) : isCross ? (
           <CrossTabView account={account} engine={engine} loaded={loaded} state={state} rows={shown} />
         ) : (
@@ -179,9 +160,7 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
         )}
       </main>
       {isCross ? null : isPanelFolded ? (
-        <button type="button" className="folded" onClick={foldPanel} title="i" aria-label="Show the evidence">
-          Evidence
-        </button>
+        <FoldedPanel label="Evidence" keys="i" onOpen={foldPanel} />
       ) : (
         <EvidencePanel
           account={account}
@@ -192,6 +171,6 @@ export function LoadedField({ account, loaded, state, lens, tray, onWindow }: Lo
           onRow={onRow}
         />
       )}
-    </div>
+    </Columns>
   );
 }

@@ -1,5 +1,6 @@
 import type { AccountInfo } from '../../contract/api';
 import type { TrayState } from '../shared/tray/useTray';
+import type { WindowState } from '../shared/window/WindowButton';
 import type { FieldState } from './useFieldState';
 import type { LensState } from './useLens';
 
@@ -9,5 +10,5 @@ export interface FieldBodyProps {
   state: FieldState;
   lens: LensState;
   tray: TrayState;
-  onWindow: () => void;
+  window: WindowState;
 }

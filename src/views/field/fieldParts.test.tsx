@@ -6,11 +6,11 @@ import { LENSES } from '../../core/lenses';
 import { useColumns } from '../../table';
 import type { Column } from '../../table';
 import { formatField, formatMove } from '../shared/formatValue';
-import { NumberField } from '../shared/NumberField';
 import { countWords } from '../shared/rowRequest';
 import { LensBar } from './LensBar';
 import { ColumnsMenu } from './rows/ColumnsMenu';
 import type { FieldState } from './useFieldState';
+import { NumberField } from '../shared/kit';
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { readAnyOf } from '../../core/conditions';
 import { LENSES } from '../../core/lenses';
 import { READY_MADE } from './swaths/readyMade';
-import { keepAsLast, nextSorts, useFieldState, writeSorts } from './useFieldState';
+import { nextSorts, useFieldState, writeSorts } from './useFieldState';
 
 const at = (address: string) => history.replaceState(null, '', address);
 /** The view at an address, and what it does. */
@@ -105,29 +105,6 @@ describe('a link to the field', () => {
       dispatchEvent(new PopStateEvent('popstate'));
     });
     expect(now()).toMatchObject({ lens: 'keywords', scope: null, stack: [] });
-  });
-});
-
-describe('the last view', () => {
-  test('comes back when the field is opened without one, for each account its own', () => {
-    keepAsLast(5, 'account=5&lens=terms&where=clicks%3E%3D3');
-    keepAsLast(6, 'account=6&lens=campaigns');
-    expect(view().now()).toMatchObject({ lens: 'terms', account: '5' });
-    at('/field?account=6');
-    expect(view().now()).toMatchObject({ lens: 'campaigns', account: '6' });
-    at('/field?account=7');
-    expect(view().now().lens).toBe('keywords');
-  });
-
-  test('gives way to a link that says what it shows', () => {
-    keepAsLast(5, 'lens=terms');
-    at('/field?account=5&lens=products');
-    expect(view().now().lens).toBe('products');
-  });
-
-  test('that cannot be read any more is no reason to stop', () => {
-    localStorage.setItem('mowing-field-last', '{broken');
-    expect(view().now().lens).toBe('keywords');
   });
 });
 

@@ -1,1 +1,1 @@
-export { FieldPlace } from './Field';
+export { Place } from './Field';

@@ -17,7 +17,6 @@ export interface FieldActions {
   onMoveBar: () => void;
   onNudge: (by: number) => void;
   onPause: () => void;
-  onUndo: () => void;
   onOpen: () => void;
   onCopy: () => void;
 }
@@ -59,7 +58,6 @@ export function useFieldKeys(
     '[': () => act.onNudge(-0.05),
     ']': () => act.onNudge(0.05),
     p: act.onPause,
-    u: act.onUndo,
     s: act.onAdding,
     v: act.onSwaths,
     o: act.onColumns,

@@ -1,33 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
 import { LENS_NAMES, readScope, writeScope } from '../../core/lenses';
 import type { Dimension, LensName, LensScope } from '../../core/lenses';
-import { recall, remember, useUrlState } from '../shared/urlState';
+import { useUrlState } from '../shared/urlState';
 
 export type PictureKind = 'cut' | 'bars' | 'trend' | 'histogram';
 export type Shape = 'rows' | 'cross';
-
-const LAST = 'field-last';
-
-/** A page that was opened without a view of its own shows the last one again. */
-function returnToLast(): void {
-  const asked = new URLSearchParams(location.search);
-  if ([...asked.keys()].some((key) => key !== 'account')) return;
-  const last = new URLSearchParams(
-    recall<Record<string, string>>(LAST, {})[asked.get('account') ?? ''] ?? '',
-  );
-  for (const [key, value] of last) if (key !== 'account') asked.append(key, value);
-  history.replaceState(null, '', `${location.pathname}?${asked}`);
-}
-
-/** Keeps the view that a page shows, for the next time. */
-export function keepAsLast(account: number, query: string): void {
-  const asked = new URLSearchParams(query);
-  asked.delete('account');
-  const kept = recall<Record<string, string>>(LAST, {});
-  remember(LAST, { ...kept, [String(account)]: asked.toString(), '': asked.toString() });
-}
 
 function readSorts(text: string | null): SortOrder[] {
   return (text ?? '-spend')
@@ -56,8 +35,6 @@ function readView(values: URLSearchParams) {
   const pick = <T extends string>(key: string, choices: readonly T[], usual: T): T =>
     choices.find((one) => one === values.get(key)) ?? usual;
   return {
-    query: values.toString(),
-    account: values.get('account'),
     lens: pick<LensName>('lens', LENS_NAMES, 'keywords'),
     scope: readScope(values.get('in')),
     from: values.get('from'),
@@ -113,7 +90,6 @@ function viewActions(set: Set) {
 
 /** Everything in the field that a link carries. */
 export function useFieldState() {
-  useState(returnToLast);
   const { values, set } = useUrlState();
   const actions = useMemo(() => viewActions(set), [set]);
   return useMemo(() => ({ ...readView(values), ...actions }), [values, actions]);

@@ -1,8 +1,10 @@
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { daysIn } from '../../core/units';
 import type { LoadedLens } from '../../plans/field';
 import type { AccountInfo } from '../../contract/api';
 import type { NewChange } from '../../contract/changes';
+import { changeCount } from '../shared/tray/money';
+import { useUndo } from '../shared/undo/useUndo';
 import type { TrayState } from '../shared/tray/useTray';
 import { newChange, planMove, planState, stagedOf, valueChange } from '../../plans/byHand';
 
@@ -13,13 +15,18 @@ export function useHandWork(
   tray: TrayState,
 ) {
   const days = daysIn(window.from, window.to);
-  const done = useRef<number[][]>([]);
+  const undo = useUndo(account?.id);
   const { changes, sending } = tray;
   const staged = useMemo(() => stagedOf([...sending, ...changes]), [changes, sending]);
   const stage = async (list: NewChange[]) => {
     if (list.length === 0) return;
-    const { ids } = await tray.stage.mutateAsync(list);
-    done.current.push(ids.filter((id): id is number => id !== null));
+    const { ids } = await undo.during(tray.stage.mutateAsync(list));
+    const staged = ids.filter((id): id is number => id !== null);
+    if (staged.length > 0)
+      undo.did(
+        { words: `${changeCount(staged.length)} staged`, undoing: { kind: 'take-out', ids: staged } },
+        { isQuiet: true },
+      );
   };
   return {
     staged,
@@ -48,10 +55,6 @@ export function useHandWork(
       void stage(pausing.length > 0 ? pausing : planState(table, rows, 'enabled', staged, days)).catch(
         () => {},
       );
-    },
-    undo: () => {
-      const last = done.current.pop();
-      if (last && last.length > 0) void tray.withdraw.mutateAsync(last).catch(() => {});
     },
   };
 }

@@ -1,8 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import type { DataVersion } from '../shared/fieldEngine/dataVersion';
 import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
 import { pageEngine } from '../shared/fieldEngine/pageEngine';
+import { useWorkerLoad } from '../shared/worker/useWorkerLoad';
 import { useAnswer } from '../shared/useAnswer';
 import type { ArrangedRows, LoadedLens, RowsAsked } from '../../plans/field';
 import type { LensName } from '../../core/lenses';
@@ -16,17 +16,12 @@ export function useLens(
   to: string | null,
 ) {
   const engine = pageEngine();
-  const { data, error, isFetching } = useQuery<LoadedLens, Error>({
-    queryKey: ['lens', account, version, lens, from, to],
-    queryFn: () => engine.load(account!, version, lens, from ?? undefined, to ?? undefined),
-    enabled: account !== undefined,
-    staleTime: Infinity,
-    // The worker holds one lens. One that is left is loaded anew: a kept copy would not be the worker's.
-    gcTime: 0,
-    meta: { inWorker: true },
-    refetchOnWindowFocus: false,
-  });
-  return { engine, loaded: data, error, isFetching };
+  const { data, error, isFetching, onGone } = useWorkerLoad<LoadedLens>(
+    ['lens', account, version, lens, from, to],
+    () => engine.load(account!, version, lens, from ?? undefined, to ?? undefined),
+    account !== undefined,
+  );
+  return { engine, loaded: data, error, isFetching, onGone };
 }
 
 export type LensState = ReturnType<typeof useLens>;
@@ -36,9 +31,13 @@ export function useArrangedRows(
   engine: Remote<FieldEngine>,
   loadId: number | undefined,
   asked: RowsAsked,
+  onGone: () => void,
 ): { arranged: ArrangedRows | null; isCurrent: boolean; error: Error | null } {
-  const { answer, isCurrent, error } = useAnswer<RowsAsked, ArrangedRows>(loadId, asked, (id, request) =>
-    engine.arrange(id, request),
+  const { answer, isCurrent, error } = useAnswer<RowsAsked, ArrangedRows>(
+    loadId,
+    asked,
+    (id, request) => engine.arrange(id, request),
+    onGone,
   );
   return { arranged: answer, isCurrent, error };
 }

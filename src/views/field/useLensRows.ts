@@ -13,7 +13,7 @@ const NO_ROWS = new Int32Array();
 
 /** The rows of a lens that meet the conditions: as points of the picture, brushed, focused, selected. */
 export function useLensRows(
-  engine: LensState['engine'],
+  { engine, onGone }: LensState,
   loaded: LoadedLens,
   state: FieldState,
   isDrawn: boolean,
@@ -21,7 +21,12 @@ export function useLensRows(
   const { table } = loaded;
   const { stack, scope, sorts } = state;
   const [area, setArea] = useState<Area | null>(null);
-  const { arranged, isCurrent, error } = useArrangedRows(engine, loaded.loadId, { scope, stack, sorts });
+  const { arranged, isCurrent, error } = useArrangedRows(
+    engine,
+    loaded.loadId,
+    { scope, stack, sorts },
+    onGone,
+  );
   const reader = useMemo(() => lensReader(table), [table]);
   const source = useMemo(
     () => ({

@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -11,8 +16,9 @@ import { formatTime } from '../shared/formatTime';
 import type { TrayState } from '../shared/tray/useTray';
 import { BaleEffect } from './effects/BaleEffect';
 import { howMeasured, movedWords } from './effects/effectWords';
-import { stageAgain } from './stageAgain';
+import { stageAgain } from '../shared/tray/stageAgain';
 import type { AnswerFilter, LedgerState } from './useLedger';
+import { Facts } from '../shared/kit';
 
 interface BaleChangesProps {
   bale: BaleInfo;
@@ -34,10 +40,10 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
   );
   return (
     <>
-      <h2 className="serif" style={{ margin: '0 0 4px', fontSize: 18, fontWeight: 500 }}>
+      <h2 className="pageTitle">
         Bale {bale.id}, sent {formatTime(bale.sentAt)}
       </h2>
-      <p style={{ margin: '0 0 10px' }}>
+      <p className="line">
         {formatCount(bale.changes)} {bale.changes === 1 ? 'change' : 'changes'}: {formatCount(bale.accepted)}{' '}
         accepted, {formatCount(bale.refused)} refused
         {bale.state === 'sending' &&
@@ -45,21 +51,22 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
         .
       </p>
       {bale.trouble !== '' && (
-        <p
+        <Box
+          component="p"
           role="alert"
           className="over"
-          style={{ border: '1px solid var(--over)', padding: '8px 12px', borderRadius: 3 }}
+          sx={{ border: '1px solid var(--over)', padding: '8px 12px', borderRadius: '3px' }}
         >
           {bale.trouble} Tried {bale.tries} {bale.tries === 1 ? 'time' : 'times'}.{' '}
           <Button disabled={ledger.retry.isPending} onClick={() => ledger.retry.mutate(bale.id)}>
             Try again now
           </Button>
-        </p>
+        </Box>
       )}
       {ledger.effects && (
         <BaleEffect effects={ledger.effects} expected={expected} currency={account.currency} />
       )}
-      <div style={{ display: 'flex', gap: 12, alignItems: 'center', marginBottom: 8 }}>
+      <div className="bar">
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -74,7 +81,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         <Button href={`/api/changes/file?account=${account.id}&format=csv&bale=${bale.id}`}>CSV</Button>
         <Button href={`/api/changes/file?account=${account.id}&format=xlsx&bale=${bale.id}`}>XLSX</Button>
         <Button href={`/api/changes/file?account=${account.id}&format=json&bale=${bale.id}`}>JSON</Button>
@@ -90,25 +97,25 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
           </Button>
         )}
       </div>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th style={{ width: 90 }}>Answer</th>
-            <th>Change</th>
-            <th>Campaign › ad group</th>
-            <th className="figure">Set to {account.currency}</th>
-            <th className="figure">Spend since</th>
-            <th className="figure">Sales since</th>
-            <th>Why</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell sx={{ width: 90 }}>Answer</TableCell>
+            <TableCell>Change</TableCell>
+            <TableCell>Campaign › ad group</TableCell>
+            <TableCell className="figure">Set to {account.currency}</TableCell>
+            <TableCell className="figure">Spend since</TableCell>
+            <TableCell className="figure">Sales since</TableCell>
+            <TableCell>Why</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {order.map((one) => (
             <ChangeRow key={one.id} one={one} ledger={ledger} effect={effects.get(one.id)} />
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
       {ledger.changes.length === 0 && <p className="faint">No change of this bale has that answer.</p>}
     </>
   );
@@ -131,32 +138,34 @@ interface ChangeRowProps {
 function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
   const value = setValueOf(one.change);
   return (
-    <tr>
-      <td className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}>
+    <TableRow>
+      <TableCell className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}>
         {ANSWERS[one.state]}
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         {describeChange(one.change)}
         {one.subject ? ` “${one.subject}”` : ''}
         {one.answer && <div className="over">{one.answer}</div>}
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         {one.campaign} › {one.adGroup ?? 'whole campaign'}
-      </td>
-      <td className="figure">{value?.unit === 'money' ? formatMoney(value.to) : ''}</td>
-      <td className="figure">
+      </TableCell>
+      <TableCell className="figure">{value?.unit === 'money' ? formatMoney(value.to) : ''}</TableCell>
+      <TableCell className="figure">
         <Since moved={effect?.spend ?? null} effect={effect} />
-      </td>
-      <td className="figure">
+      </TableCell>
+      <TableCell className="figure">
         <Since moved={effect?.sales ?? null} effect={effect} />
-      </td>
-      <td className="faint" style={{ maxWidth: 380 }}>
+      </TableCell>
+      <TableCell className="faint" sx={{ maxWidth: 380 }}>
         <span className="twoLines" title={one.reason}>
           {one.reason}
         </span>
-      </td>
-      <td>{one.undoable && <Button onClick={() => ledger.undo.undo([one.id])}>Undo</Button>}</td>
-    </tr>
+      </TableCell>
+      <TableCell>
+        {one.undoable && <Button onClick={() => ledger.undo.undo([one.id])}>Undo</Button>}
+      </TableCell>
+    </TableRow>
   );
 }
 
@@ -172,12 +181,13 @@ function Since({ moved, effect }: { moved: Moved | null; effect: EffectInfo | un
   const { change, low, high } = moved;
   const isSure = low > 0 || high < 0;
   return (
-    <span
+    <Box
+      component="span"
       className={isSure ? '' : 'faint'}
-      style={{ whiteSpace: 'nowrap' }}
+      sx={{ whiteSpace: 'nowrap' }}
       title={`80 % interval ${movedWords(low)} to ${movedWords(high)}. ${howMeasured(effect)}`}
     >
       {isSure ? '●' : '○'} {movedWords(change)}
-    </span>
+    </Box>
   );
 }

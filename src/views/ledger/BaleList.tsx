@@ -1,6 +1,8 @@
 import { formatCount } from '../../core/units';
 import type { BaleInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
+import { PartList } from '../shared/kit';
+import type { PartEntry } from '../shared/kit';
 import type { LedgerState } from './useLedger';
 
 /** What became of a bale, in words. */
@@ -11,44 +13,34 @@ function outcome({ changes, accepted, refused, state }: BaleInfo): string {
     : `${formatCount(accepted)} accepted, ${formatCount(refused)} refused`;
 }
 
+const WORKED: PartEntry = { key: 'worked', label: 'Which changes worked', keys: 'w' };
+
+const entryOf = (bale: BaleInfo): PartEntry => ({
+  key: bale.id,
+  label: (
+    <span className="spread">
+      <strong>Bale {bale.id}</strong>
+      <span className="faint">{formatTime(bale.sentAt)}</span>
+    </span>
+  ),
+  does: (
+    <span className={bale.refused > 0 || bale.state === 'sending' ? 'over' : undefined}>
+      {bale.refused > 0 ? '▲ ' : ''}
+      {outcome(bale)}
+    </span>
+  ),
+});
+
+/** What was sent, the newest first. */
 export function BaleList({ ledger }: { ledger: LedgerState }) {
+  const { bales, bale, isWorkedOpen } = ledger;
   return (
-    <nav
-      aria-label="Bales"
-      style={{ borderRight: '1px solid var(--hairline)', overflow: 'auto', padding: '14px 0' }}
-    >
-      <h1 className="serif" style={{ margin: '0 16px 10px', fontSize: 18, fontWeight: 500 }}>
-        Ledger
-      </h1>
-      {ledger.bales.length > 0 && (
-        <button
-          type="button"
-          aria-current={ledger.isWorkedOpen ? 'true' : undefined}
-          onClick={ledger.showWorked}
-          className="entry"
-          title="w"
-        >
-          Which changes worked
-        </button>
-      )}
-      {ledger.bales.map((bale) => (
-        <button
-          key={bale.id}
-          type="button"
-          aria-current={!ledger.isWorkedOpen && bale.id === ledger.bale?.id ? 'true' : undefined}
-          onClick={() => ledger.choose(bale.id)}
-          className="entry"
-        >
-          <span style={{ display: 'flex', justifyContent: 'space-between' }}>
-            <strong>Bale {bale.id}</strong>
-            <span className="faint">{formatTime(bale.sentAt)}</span>
-          </span>
-          <span className={bale.refused > 0 || bale.state === 'sending' ? 'over' : 'faint'}>
-            {bale.refused > 0 ? '▲ ' : ''}
-            {outcome(bale)}
-          </span>
-        </button>
-      ))}
-    </nav>
+    <PartList
+      title="Ledger"
+      label="Bales"
+      entries={bales.length > 0 ? [WORKED, ...bales.map(entryOf)] : []}
+      current={isWorkedOpen ? WORKED.key : bale?.id}
+      onChoose={(key) => (key === WORKED.key ? ledger.showWorked() : ledger.choose(Number(key)))}
+    />
   );
 }

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -25,13 +26,13 @@ export function UndoDialog({ changed, all, onDone }: UndoDialogProps) {
         since
       </DialogTitle>
       <DialogContent>
-        <ul style={{ margin: 0, paddingLeft: 20 }}>
+        <Box component="ul" sx={{ margin: 0, paddingLeft: '20px' }}>
           {changed.slice(0, MOST).map(({ id, what, where, present }) => (
             <li key={id}>
               {what}, {where}: {presentWords(present)} now
             </li>
           ))}
-        </ul>
+        </Box>
         {changed.length > MOST && <p className="faint">and {formatCount(changed.length - MOST)} more</p>}
       </DialogContent>
       <DialogActions>

@@ -1,1 +1,1 @@
-export { LedgerPlace } from './Ledger';
+export { Place } from './Ledger';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import type { EffectInfo } from '../../contract/effects';
 import { howMeasured, movedWords } from './effects/effectWords';
-import { stageAgain } from './stageAgain';
+import { stageAgain } from '../shared/tray/stageAgain';
 
 test('refused changes staged again wait for each other as before, and for none that was accepted', () => {
   const refused = [

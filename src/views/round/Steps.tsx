@@ -1,4 +1,6 @@
 import { formatCount, formatMoney } from '../../core/units';
+import { PartList } from '../shared/kit';
+import { TourOffer } from './tour/Tour';
 import type { RoundStep, WorkState } from './steps/step';
 
 interface StepsProps {
@@ -12,71 +14,50 @@ interface StepsProps {
 /** The steps of the round: how many proposals are left, and how much money is in them. Nine have room at 800 px. */
 export function Steps({ steps, shown, workOf, currency, onStep }: StepsProps) {
   return (
-    <nav
-      aria-label="Steps"
-      style={{ borderRight: '1px solid var(--hairline)', padding: '14px 0', overflow: 'auto' }}
+    <PartList
+      title="Round"
+      label="Steps"
+      marks="step"
+      current={shown.name}
+      onChoose={(name) => onStep(String(name))}
+      entries={steps.map((step, index) => ({
+        key: step.name,
+        keys: String(index + 1),
+        ...entryOf(step, index + 1, workOf(step), currency),
+      }))}
     >
-      <h1 className="serif" style={{ margin: '0 16px 8px', fontSize: 18, fontWeight: 500 }}>
-        Round
-      </h1>
-      {steps.map((step, index) => (
-        <button
-          key={step.name}
-          type="button"
-          aria-current={step === shown ? 'step' : undefined}
-          onClick={() => onStep(step.name)}
-          title={String(index + 1)}
-          className="entry"
-        >
-          <Entry
-            step={step}
-            digit={index + 1}
-            isShown={step === shown}
-            work={workOf(step)}
-            currency={currency}
-          />
-        </button>
-      ))}
-    </nav>
+      <TourOffer />
+    </PartList>
   );
 }
 
-interface EntryProps {
-  step: RoundStep;
-  digit: number;
-  isShown: boolean;
-  work: WorkState;
-  currency: string;
-}
-
-function Entry({ step: { name, label, money }, digit, isShown, work, currency }: EntryProps) {
+/** How a step stands: what is left in it, its money, and how much of it is done. */
+function entryOf({ name, label, money }: RoundStep, digit: number, work: WorkState, currency: string) {
   const summary = work.left.find(({ step }) => step === name);
   const left = summary?.left ?? 0;
   const staged = work.staged[name] ?? 0;
-  const share = left + staged === 0 ? 1 : staged / (left + staged);
-  return (
-    <>
-      <span className="spread" style={{ fontWeight: isShown ? 650 : 400, fontSize: 14 }}>
+  const share = left + staged === 0 ? 0 : staged / (left + staged);
+  return {
+    label: (
+      <span className="spread">
         <span>
           <span className="faint">{digit}</span> {label}
         </span>
-        {money !== null && <span className="figure">{summary ? formatCount(left) : '…'}</span>}
+        {money !== null && work.hasData && (
+          <span className="figure">{summary ? formatCount(left) : '…'}</span>
+        )}
       </span>
-      {money !== null && (
-        <>
-          <span className="faint spread" style={{ fontSize: 12 }}>
-            <span>
-              {currency} {money}
-            </span>
-            <span className="figure">{summary ? formatMoney(summary.money) : ''}</span>
-          </span>
-          <span style={{ display: 'block', height: 2, marginTop: 5, background: 'var(--hairline)' }}>
-            <span
-              style={{ display: 'block', height: 2, width: `${share * 100}%`, background: 'var(--accent)' }}
-            />
-          </span>
-        </>
-      )}
-    </>
-  );
+    ),
+    does: money !== null && (
+      <>
+        <span className="spread small">
+          <span>{work.hasData ? `${currency} ${money}` : 'no data yet'}</span>
+          <span className="figure">{work.hasData && summary ? formatMoney(summary.money) : ''}</span>
+        </span>
+        <span className="done">
+          <span style={{ width: `${share * 100}%` }} />
+        </span>
+      </>
+    ),
+  };
 }

@@ -1,1 +1,1 @@
-export { RoundPlace } from './Round';
+export { Place } from './Round';

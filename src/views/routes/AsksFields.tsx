@@ -1,8 +1,7 @@
 import { USUAL_ASKS } from '../../core/routes';
 import type { RouteAsks } from '../../core/routes';
 import { MICROS_PER_UNIT } from '../../core/units';
-import { NumberField } from '../shared/NumberField';
-import { Choice } from '../shared/Choice';
+import { Choice, MoneyField, NumberField, ShareField } from '../shared/kit';
 
 interface AsksFieldsProps {
   asks: RouteAsks | null;
@@ -10,33 +9,33 @@ interface AsksFieldsProps {
   onAsks: (asks: RouteAsks | null) => void;
 }
 
-/** A threshold: what it is called, and how many inner units one shown unit is. */
-interface Threshold {
-  key: Exclude<keyof RouteAsks, 'orders'>;
-  label: string;
-  scale: number;
-  step: number;
-}
+type Threshold = Exclude<keyof RouteAsks, 'orders'>;
 
 /** What a term has to show before the route takes it: what the step asks of all, or thresholds of its own. */
 export function AsksFields({ asks, currency, onAsks }: AsksFieldsProps) {
-  const thresholds: Threshold[] = [
-    { key: 'clicks', label: 'clicks', scale: 1, step: 1 },
-    { key: 'clicksMultiple', label: '× clicks an order takes', scale: 1, step: 0.5 },
-    { key: 'spend', label: `${currency} spent`, scale: MICROS_PER_UNIT, step: 1 },
-    { key: 'days', label: 'days with a click', scale: 1, step: 1 },
-    { key: 'acos', label: '% ACOS at most', scale: 0.01, step: 1 },
-    { key: 'surety', label: '% sure of that', scale: 0.01, step: 5 },
-  ];
+  const field = (key: Threshold) => ({
+    set: (value: number) => onAsks({ ...asks!, [key]: value }),
+    onNone: () => onAsks({ ...asks!, [key]: null }),
+  });
+  const number = (key: Threshold, label: string, unit: string, step: number) => {
+    const { set, onNone } = field(key);
+    return (
+      <NumberField
+        label={label}
+        unit={unit}
+        value={asks![key]}
+        min={0.1}
+        step={step}
+        onChange={set}
+        onNone={onNone}
+      />
+    );
+  };
   return (
-    <div
-      className="bar"
-      style={{ flexWrap: 'wrap', gap: '8px 14px' }}
-      role="group"
-      aria-label="Asked of a term"
-    >
+    <div className="bar" role="group" aria-label="Asked of a term">
       <Choice
         label="when it shows"
+        isLabelled
         value={asks ? 'own' : 'step'}
         onChange={(choice) => onAsks(choice === 'own' ? USUAL_ASKS : null)}
       >
@@ -48,30 +47,39 @@ export function AsksFields({ asks, currency, onAsks }: AsksFieldsProps) {
       {asks && (
         <>
           <NumberField
-            label="orders"
+            label="Orders"
             value={asks.orders}
             min={1}
             step={1}
-            width={36}
             onChange={(orders) => onAsks({ ...asks, orders: Math.round(orders) })}
           />
-          {thresholds.map(({ key, label, scale, step }) => {
-            const value = asks[key];
-            return (
-              <NumberField
-                key={key}
-                label={label}
-                value={value === null ? null : value / scale}
-                min={key === 'surety' || key === 'acos' ? 1 : 0.1}
-                step={step}
-                width={42}
-                onChange={(shown) =>
-                  onAsks({ ...asks, [key]: key === 'surety' ? Math.min(0.99, shown * scale) : shown * scale })
-                }
-                onNone={() => onAsks({ ...asks, [key]: null })}
-              />
-            );
-          })}
+          {number('clicks', 'Clicks', '', 1)}
+          {number('clicksMultiple', 'Clicks of an order', '×', 0.5)}
+          <MoneyField
+            label="Spent"
+            micros={asks.spend}
+            currency={currency}
+            step={MICROS_PER_UNIT}
+            onMicros={field('spend').set}
+            onNone={field('spend').onNone}
+          />
+          {number('days', 'Days with a click', '', 1)}
+          <ShareField
+            label="ACOS at most"
+            share={asks.acos}
+            least={0.01}
+            onShare={field('acos').set}
+            onNone={field('acos').onNone}
+          />
+          <ShareField
+            label="sure of that"
+            share={asks.surety}
+            least={0.01}
+            most={0.99}
+            step={0.05}
+            onShare={field('surety').set}
+            onNone={field('surety').onNone}
+          />
         </>
       )}
     </div>

@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { freeName, nameByPattern, stemOf, USUAL_PATTERN } from '../../core/routes';
 import type { Campaign } from '../../core/structure';
 import type { HomeRequest } from '../../contract/routes';
-import { MICROS_PER_UNIT, toMicros } from '../../core/units';
-import { NumberField } from '../shared/NumberField';
+import { MICROS_PER_UNIT } from '../../core/units';
 import { useRemembered } from '../shared/useRemembered';
-import { Choice } from '../shared/Choice';
+import { Choice, Field, MoneyField, TextBox, showFaults } from '../shared/kit';
+import type { Option } from '../shared/kit';
 
 interface HomeFormProps {
   product: { id: number; name: string };
@@ -14,86 +14,145 @@ interface HomeFormProps {
   campaigns: Campaign[];
   names: ReadonlySet<string>;
   currency: string;
-  onMake: (home: Omit<HomeRequest, 'account'>) => void;
+  /** @throws what the request is refused for */
+  onMake: (home: Omit<HomeRequest, 'account'>) => Promise<unknown>;
   onClose: () => void;
 }
 
 const KINDS = ['exact', 'phrase', 'broad', 'items'] as const;
-const [FIRST_BUDGET, FIRST_BID] = [10_000_000, 500_000];
+const NEW = 'new';
+const CENT = MICROS_PER_UNIT / 100;
+const FIELDS = {
+  name: 'pattern',
+  'campaign.name': 'pattern',
+  'campaign.budget': 'budget',
+  'campaign.id': 'campaign',
+  defaultBid: 'defaultBid',
+} as const;
 
 /** A home that is not there yet: an ad group, in a campaign of the product or in a new one, named by a pattern. */
 export function HomeForm({ product, campaigns, names, currency, onMake, onClose }: HomeFormProps) {
-  const [pattern, setPattern] = useRemembered('home-pattern', USUAL_PATTERN);
-  const [kind, setKind] = useState<(typeof KINDS)[number]>('exact');
-  const [campaign, setCampaign] = useState('new');
-  const [budget, setBudget] = useState(FIRST_BUDGET);
-  const [defaultBid, setBid] = useState(FIRST_BID);
+  const [kept, keepPattern] = useRemembered('home-pattern', USUAL_PATTERN);
+  const { control, handleSubmit, setError, watch, formState } = useForm({
+    defaultValues: {
+      kind: 'exact' as (typeof KINDS)[number],
+      campaign: NEW,
+      pattern: kept,
+      budget: 10 * MICROS_PER_UNIT,
+      defaultBid: MICROS_PER_UNIT / 2,
+    },
+  });
+  const { errors, isSubmitting } = formState;
+  const { kind, campaign, pattern } = watch();
   const stem = stemOf(
     campaigns.map(({ name }) => name),
     product.name,
   );
   const named = nameByPattern(pattern, { product: product.name, stem, match: kind });
-  const name = campaign === 'new' ? freeName(named, names) : named;
-  const make = () =>
-    onMake({
-      productId: product.id,
-      name: campaign === 'new' ? kind : name,
-      defaultBid,
-      campaign: campaign === 'new' ? { name, budget } : { id: Number(campaign) },
-    });
+  const name = campaign === NEW ? freeName(named, names) : named;
+  const make = handleSubmit(async ({ budget, defaultBid }) => {
+    keepPattern(pattern);
+    try {
+      await onMake({
+        productId: product.id,
+        name: campaign === NEW ? kind : name,
+        defaultBid,
+        campaign: campaign === NEW ? { name, budget } : { id: Number(campaign) },
+      });
+    } catch (error) {
+      showFaults(error as Error, setError, FIELDS);
+    }
+  });
   return (
-    <form
-      aria-label="New home"
-      style={{ borderTop: '1px solid var(--hairline)', padding: '10px 0', display: 'grid', gap: 8 }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        make();
-      }}
-    >
-      <div className="bar" style={ROW}>
-        <Choice label="A home of" value={kind} onChange={(next) => setKind(next as typeof kind)}>
-          {KINDS.map((one) => [one, one === 'items' ? 'items' : `${one} keywords`])}
-        </Choice>
-        <Choice label="in" value={campaign} onChange={setCampaign}>
-          {[['new', 'a campaign of its own'], ...campaigns.map((one) => [one.id, one.name])]}
-        </Choice>
-        <label>
-          <span className="faint">named by</span>{' '}
-          <input
-            aria-label="Pattern of the name"
-            title="{stem}: what the campaigns’ names begin with; {product}; {match}"
-            size={22}
-            value={pattern}
-            onChange={(event) => setPattern(event.target.value)}
+    <form aria-label="New home" className="ruledForm" onSubmit={(event) => void make(event)}>
+      <div className="fields">
+        <Field label="A home of" error={errors.kind}>
+          <Controller
+            name="kind"
+            control={control}
+            render={({ field }) => (
+              <Choice label="A home of" value={field.value} onChange={field.onChange}>
+                {KINDS.map((one): Option => [one, one === 'items' ? 'items' : `${one} keywords`])}
+              </Choice>
+            )}
           />
-        </label>
-        <strong style={{ fontWeight: 600 }}>{name || 'no name yet'}</strong>
-      </div>
-      <div className="bar" style={ROW}>
-        {campaign === 'new' && (
-          <NumberField
-            label={`${currency} a day`}
-            value={budget / MICROS_PER_UNIT}
-            min={0.01}
-            step={1}
-            onChange={(value) => setBudget(toMicros(value))}
+        </Field>
+        <Field label="In" error={errors.campaign}>
+          <Controller
+            name="campaign"
+            control={control}
+            render={({ field }) => (
+              <Choice label="in" value={field.value} onChange={field.onChange}>
+                {[[NEW, 'a campaign of its own'], ...campaigns.map((one): Option => [one.id, one.name])]}
+              </Choice>
+            )}
           />
+        </Field>
+        <Field label="Named by" error={errors.pattern}>
+          <Controller
+            name="pattern"
+            control={control}
+            rules={{ validate: () => name !== '' || 'The pattern gives no name.' }}
+            render={({ field }) => (
+              <TextBox
+                aria-label="Pattern of the name"
+                title="{stem}: what the campaigns’ names begin with; {product}; {match}"
+                letters={22}
+                value={field.value}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        </Field>
+        {campaign === NEW && (
+          <Field label="Budget a day" error={errors.budget}>
+            <Controller
+              name="budget"
+              control={control}
+              render={({ field }) => (
+                <MoneyField
+                  label="Budget a day"
+                  isLabelled={false}
+                  micros={field.value}
+                  currency={currency}
+                  least={CENT}
+                  step={MICROS_PER_UNIT}
+                  onMicros={field.onChange}
+                />
+              )}
+            />
+          </Field>
         )}
-        <NumberField
-          label={`${currency} default bid`}
-          value={defaultBid / MICROS_PER_UNIT}
-          min={0.01}
-          step={0.01}
-          onChange={(value) => setBid(toMicros(value))}
-        />
-        <span style={{ flex: 1 }} />
+        <Field label="Default bid" error={errors.defaultBid}>
+          <Controller
+            name="defaultBid"
+            control={control}
+            render={({ field }) => (
+              <MoneyField
+                label="Default bid"
+                isLabelled={false}
+                micros={field.value}
+                currency={currency}
+                least={CENT}
+                onMicros={field.onChange}
+              />
+            )}
+          />
+        </Field>
+      </div>
+      <div className="bar">
+        <strong>{name || 'no name yet'}</strong>
+        {errors.root && (
+          <span role="alert" className="over">
+            {errors.root.message}
+          </span>
+        )}
+        <span className="room" />
         <Button onClick={onClose}>Close</Button>
-        <Button type="submit" variant="contained" disabled={name === ''}>
+        <Button type="submit" variant="contained" disabled={name === '' || isSubmitting}>
           Stage this home
         </Button>
       </div>
     </form>
   );
 }
-
-const ROW = { flexWrap: 'wrap', gap: '8px 14px' } as const;

@@ -21,7 +21,7 @@ interface ProductRoutesProps {
 
 /** The routes of one product: drawn, edited by a form, proposed ones approved. */
 export function ProductRoutes({ product, index, currency, state, onApproveAll }: ProductRoutesProps) {
-  const { tree, gone, routes, proposed, put, remove, undo, makeHome } = state;
+  const { tree, gone, routes, proposed, put, remove, makeHome } = state;
   const [chosen, setChosen] = useState<GraphLink | null>(null);
   // The kept route that is being changed: it goes when the changed one is kept.
   const [changing, setChanging] = useState<Route | null>(null);
@@ -50,19 +50,19 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
     setChosen(null);
     setMaking(product.id !== null);
   };
-  useKeys({ a: () => put(open), u: undo, h: startMaking, delete: drop, escape: () => select(null) });
+  useKeys({ a: () => put(open), h: startMaking, delete: drop, escape: () => select(null) });
   return (
-    <main style={{ overflow: 'auto', padding: '12px 20px' }}>
-      <p className="serif" style={{ margin: '0 0 8px', fontSize: 17 }}>
+    <main className="page">
+      <p className="sentence">
         {open.length > 0
           ? `${product.name}: ${formatCount(open.length)} ${open.length === 1 ? 'route is' : 'routes are'} proposed, ${formatCount(own.length)} kept.`
           : `${product.name}: ${formatCount(own.length)} ${own.length === 1 ? 'route' : 'routes'}.`}
       </p>
-      <div className="bar" style={{ gap: 12, marginBottom: 12 }}>
+      <div className="bar">
         <span className="faint">
           What sells on the left moves to the right. Solid: kept, dashed: proposed. Drag to draw one.
         </span>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         {open.length > 0 && (
           <Button variant="contained" onClick={() => put(open)} title="a">
             Approve these {formatCount(open.length)}
@@ -104,11 +104,11 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
           campaigns={campaignsOf(index, product.id, tree?.campaigns ?? [])}
           names={namesTaken(tree?.campaigns ?? [])}
           currency={currency}
-          onMake={(home) => makeHome.mutate(home, { onSuccess: () => setMaking(false) })}
+          onMake={(home) => makeHome.mutateAsync(home).then(() => setMaking(false))}
           onClose={() => setMaking(false)}
         />
       ) : (
-        <p className="bar" style={{ gap: 12 }}>
+        <p className="bar">
           {product.id !== null && (
             <Button variant="outlined" onClick={startMaking} title="h">
               New home

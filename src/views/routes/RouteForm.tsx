@@ -3,8 +3,8 @@ import { NEGATIVE_REACHES } from '../../core/negatives';
 import type { Route } from '../../core/routes';
 import type { AdGroup } from '../../core/structure';
 import { AsksFields } from './AsksFields';
-import { Choice } from '../shared/Choice';
 import { StartFields } from './StartFields';
+import { Choice } from '../shared/kit';
 
 interface RouteFormProps {
   route: Route;
@@ -31,26 +31,24 @@ export function RouteForm(props: RouteFormProps) {
   const set = (changes: Partial<Route>) => onRoute({ ...route, ...changes });
   return (
     <form
+      className="ruledForm"
       aria-label="Route"
-      style={{
-        borderTop: '1px solid var(--hairline)',
-        padding: '10px 0',
-        display: 'grid',
-        gap: 8,
-        position: 'sticky',
-        bottom: 0,
-        background: 'var(--ground)',
-      }}
       onSubmit={(event) => {
         event.preventDefault();
         onKeep();
       }}
     >
-      <div className="bar" style={ROW}>
-        <Choice label="From" value={route.sourceId} onChange={(id) => set({ sourceId: Number(id) })}>
+      <div className="bar">
+        <Choice
+          isLabelled
+          label="From"
+          value={route.sourceId}
+          onChange={(id) => set({ sourceId: Number(id) })}
+        >
           {sources.map((one) => [one.id, nameOf(one)])}
         </Choice>
         <Choice
+          isLabelled
           label="takes"
           value={route.takes}
           onChange={(takes) => set({ takes: takes as Route['takes'] })}
@@ -60,19 +58,21 @@ export function RouteForm(props: RouteFormProps) {
             ['items', 'item codes'],
           ]}
         </Choice>
-        <Choice label="to" value={route.homeId} onChange={(id) => set({ homeId: Number(id) })}>
+        <Choice isLabelled label="to" value={route.homeId} onChange={(id) => set({ homeId: Number(id) })}>
           {homes.map((one) => [one.id, nameOf(one)])}
         </Choice>
         {route.takes === 'words' && (
           <Choice
+            isLabelled
             label="as"
             value={route.match}
             onChange={(match) => set({ match: match as Route['match'] })}
           >
-            {['exact', 'phrase', 'broad'].map((one) => [one, one])}
+            {['exact', 'phrase', 'broad']}
           </Choice>
         )}
         <Choice
+          isLabelled
           label="blocked"
           value={route.block}
           onChange={(block) => set({ block: block as Route['block'] })}
@@ -81,9 +81,9 @@ export function RouteForm(props: RouteFormProps) {
         </Choice>
       </div>
       <AsksFields asks={route.asks} currency={currency} onAsks={(asks) => set({ asks })} />
-      <div className="bar" style={ROW}>
+      <div className="bar">
         <StartFields start={route.start} currency={currency} onStart={(start) => set({ start })} />
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         {!isProposed && <Button onClick={onRemove}>Remove</Button>}
         <Button type="submit" variant="contained">
           {isProposed ? 'Approve' : 'Keep'}
@@ -92,5 +92,3 @@ export function RouteForm(props: RouteFormProps) {
     </form>
   );
 }
-
-const ROW = { flexWrap: 'wrap', gap: '8px 14px' } as const;

@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { useRef, useState } from 'react';
 import { routeKey } from '../../core/routes';
 import type { Route } from '../../core/routes';
@@ -43,28 +44,23 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
   return (
     <div
       ref={frame}
-      style={{
-        position: 'relative',
-        display: 'grid',
-        gridTemplateColumns: `${columnWidth} ${MIDDLE}px ${columnWidth}`,
-      }}
+      className="routeGraph"
+      style={{ gridTemplateColumns: `${columnWidth} ${MIDDLE}px ${columnWidth}` }}
       onPointerMove={(event) => drawn && setDrawn({ ...drawn, ...place(event) })}
       onPointerUp={drop}
     >
       <div role="group" aria-label="Looks for terms">
         {sources.map((one) => (
-          <button
+          <ButtonBase
             key={one.id}
-            type="button"
             className="routeNode"
             aria-pressed={picked === one.id}
             title="Drag to a home, or press and then press a home"
-            style={{ height: NODE - 6, marginBottom: 6 }}
             onPointerDown={(event) => setDrawn({ sourceId: one.id, ...place(event) })}
             onClick={() => setPicked(picked === one.id ? null : one.id)}
           >
             {nameOf(one)}
-          </button>
+          </ButtonBase>
         ))}
       </div>
       <svg
@@ -72,7 +68,7 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
         height={Math.max(sources.length, homes.length) * NODE}
         role="group"
         aria-label="Routes"
-        style={{ overflow: 'visible' }}
+        className="routeLines"
       >
         {links.map((link) => {
           const { route, isProposed } = link;
@@ -110,7 +106,7 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
                 y={centre(from) + (route.takes === 'items' ? 13 : -4)}
                 fontSize={11}
                 fill="var(--faint)"
-                style={{ paintOrder: 'stroke', stroke: 'var(--ground)', strokeWidth: 4 }}
+                className="routeWords"
               >
                 {route.takes}
                 {route.takes === 'words' && `, ${route.match}`}
@@ -133,12 +129,10 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
       </svg>
       <div role="group" aria-label="Homes">
         {homes.map((one) => (
-          <button
+          <ButtonBase
             key={one.id}
-            type="button"
             className="routeNode"
             data-home={one.id}
-            style={{ height: NODE - 6, marginBottom: 6 }}
             onClick={() => {
               if (picked === null) return;
               onLink(picked, one.id);
@@ -146,7 +140,7 @@ export function RouteGraph({ sources, homes, nameOf, links, selected, onSelect, 
             }}
           >
             {nameOf(one)}
-          </button>
+          </ButtonBase>
         ))}
       </div>
     </div>

@@ -1,9 +1,9 @@
 import { formatCount } from '../../core/units';
-import { App } from '../shared/App';
-import { Frame } from '../shared/frame/Frame';
-import { PartList } from '../shared/frame/PartList';
+import { useOffer } from '../shared/frame/place';
+import type { PlaceProps } from '../shared/frame/place';
+import { pageLink } from '../shared/frame/pages';
 import type { KeyLine } from '../shared/frame/KeysHelp';
-import { useAccount } from '../shared/useAccount';
+import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared/kit';
 import { useUrlState } from '../shared/urlState';
 import { ProductRoutes } from './ProductRoutes';
 import { useRoutes } from './useRoutes';
@@ -13,25 +13,16 @@ const KEYS: KeyLine[] = [
   ['Delete', 'remove the chosen route'],
   ['a', 'approve what is proposed for the product'],
   ['h', 'a new home for the product'],
-  ['u', 'take the last change back'],
 ];
 
 /** What ad groups advertise whose product nobody told. */
 const UNKNOWN = { id: null, name: 'Product not known' };
 
-export function RoutesPlace() {
-  return (
-    <App>
-      <Routes />
-    </App>
-  );
-}
-
 /** Where sold terms move to, by product. */
-function Routes() {
+export function Place({ account, error }: PlaceProps) {
   const { values, set } = useUrlState();
-  const { accounts, account, error } = useAccount(values.get('account'));
   const state = useRoutes(account?.id);
+  useOffer(KEYS);
   const { tree, index, routes, proposed } = state;
   const fault = error ?? state.error;
   const researchOf = (id: number | null) => index?.researchAdGroups(id) ?? [];
@@ -41,43 +32,52 @@ function Routes() {
   const openOf = (id: number | null) =>
     researchOf(id).filter((one) => !routes.some(({ sourceId }) => sourceId === one.id)).length;
   return (
-    <Frame place="routes" accounts={accounts} account={account} keys={KEYS}>
-      {() => (
-        <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
-          <PartList
-            title="Routes"
-            label="Products"
-            entries={products.map(({ id, name }) => ({
-              key: id ?? 0,
-              label: name,
-              does: <Standing open={openOf(id)} />,
-            }))}
-            current={product && (product.id ?? 0)}
-            onChoose={(id) => set({ product: String(id) })}
-          />
-          {product && index ? (
-            <ProductRoutes
-              key={product.id ?? 0}
-              product={product}
-              index={index}
-              currency={account?.currency ?? ''}
-              state={state}
-              onApproveAll={() => state.put(proposed)}
-            />
+    <Columns
+      name="routes"
+      left={
+        <PartList
+          title="Routes"
+          label="Products"
+          entries={products.map(({ id, name }) => ({
+            key: id ?? 0,
+            label: name,
+            does: <Standing open={openOf(id)} />,
+          }))}
+          current={product && (product.id ?? 0)}
+          onChoose={(id) => set({ product: String(id) })}
+        />
+      }
+    >
+      {product && index ? (
+        <ProductRoutes
+          key={product.id ?? 0}
+          product={product}
+          index={index}
+          currency={account?.currency ?? ''}
+          state={state}
+          onApproveAll={() => state.put(proposed)}
+        />
+      ) : (
+        <main className="page">
+          {fault ? (
+            <Trouble error={fault} />
+          ) : state.isLoading ? (
+            <Loading>Reading the account …</Loading>
           ) : (
-            <main style={{ padding: 24 }}>
-              <p role={fault ? 'alert' : 'status'} className={fault ? 'over' : 'faint'}>
-                {fault
-                  ? fault.message
-                  : state.isLoading
-                    ? 'Reading the account …'
-                    : 'No ad group looks for terms yet. They come with a sync, or with a report under Setup.'}
-              </p>
-            </main>
+            <Empty
+              why="A route leads from an ad group that looks for terms (automatic, broad or phrase) to the home of the terms that sold."
+              next={
+                <PlaceLink href={pageLink('setup', account?.id)}>
+                  Sync the account, or import a search-term report
+                </PlaceLink>
+              }
+            >
+              No ad group looks for terms yet.
+            </Empty>
           )}
-        </div>
+        </main>
       )}
-    </Frame>
+    </Columns>
   );
 }
 

@@ -1,8 +1,6 @@
 import { USUAL_START } from '../../core/routes';
 import type { StartRule } from '../../core/routes';
-import { MICROS_PER_UNIT, toMicros } from '../../core/units';
-import { NumberField } from '../shared/NumberField';
-import { Choice } from '../shared/Choice';
+import { Choice, MoneyField, NumberField } from '../shared/kit';
 
 interface StartFieldsProps {
   start: StartRule;
@@ -18,6 +16,8 @@ const BY_WORDS: Record<StartRule['by'], string> = {
 };
 /** Until another is typed. */
 const FIRST_AMOUNT = 500_000;
+/** The least a bid can be, micros. */
+const CENT = 10_000;
 
 /** How the first bid in the home is found. */
 export function StartFields({ start, currency, onStart }: StartFieldsProps) {
@@ -30,24 +30,26 @@ export function StartFields({ start, currency, onStart }: StartFieldsProps) {
     );
   return (
     <>
-      <Choice label="starts at" value={by} onChange={(next) => choose(next as StartRule['by'])}>
+      <Choice label="starts at" isLabelled value={by} onChange={(next) => choose(next as StartRule['by'])}>
         {Object.entries(BY_WORDS)}
       </Choice>
       {by === 'fixed' ? (
-        <NumberField
-          label={`${currency} bid`}
-          value={(amount ?? FIRST_AMOUNT) / MICROS_PER_UNIT}
-          min={0.01}
-          step={0.01}
-          onChange={(value) => onStart({ ...start, amount: toMicros(value) })}
+        <MoneyField
+          label="Bid"
+          micros={amount ?? FIRST_AMOUNT}
+          currency={currency}
+          least={CENT}
+          onMicros={(next) => onStart({ ...start, amount: next })}
         />
       ) : (
         <NumberField
-          label="× the source’s CPC at most"
+          label="at most"
+          unit="×"
+          after="the source’s CPC"
           value={cap}
           min={0.1}
           step={0.1}
-          width={42}
+
           onChange={(value) => onStart({ ...start, cap: value })}
           onNone={() => onStart({ ...start, cap: null })}
         />

@@ -1,1 +1,1 @@
-export { RoutesPlace } from './Routes';
+export { Place } from './Routes';

@@ -1,7 +1,7 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { describe, expect, test } from 'vitest';
-import { draw } from '../../../tests/make/page';
+import { draw, pick, typeIn } from '../../../tests/make/page';
 import { aCampaign, anAdGroup, aRoute, AUTO, EXACT, ITEMS } from '../../../tests/make/terms';
 import { USUAL_ASKS } from '../../core/routes';
 import type { Route } from '../../core/routes';
@@ -9,13 +9,7 @@ import type { HomeRequest } from '../../contract/routes';
 import { HomeForm } from './HomeForm';
 import { RouteForm } from './RouteForm';
 
-const choose = (label: string, value: string | number) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value: String(value) } });
-const type = (label: string, value: string) => {
-  choose(label, value);
-  fireEvent.blur(screen.getByLabelText(label));
-};
-const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name, hidden: true }));
 
 describe('a route', () => {
   let route: Route;
@@ -40,39 +34,40 @@ describe('a route', () => {
 
   test('takes words with a match, or item codes without one', () => {
     draw(<Form start={aRoute()} />);
-    choose('as', 'phrase');
-    choose('to', ITEMS);
-    choose('blocked', 'campaign');
+    pick('as', 'phrase');
+    pick('to', 'items');
+    pick('blocked', 'in its campaign');
     expect(route).toMatchObject({ homeId: ITEMS, match: 'phrase', block: 'campaign' });
-    choose('takes', 'items');
+    pick('takes', 'item codes');
     expect(screen.queryByLabelText('as')).toBeNull();
   });
 
   test('asks what the step asks, or thresholds of its own in the units shown; an emptied one asks nothing', () => {
     draw(<Form start={aRoute()} />);
-    expect(screen.queryByLabelText('orders')).toBeNull();
-    choose('when it shows', 'own');
+    expect(screen.queryByLabelText('Orders')).toBeNull();
+    pick('when it shows', 'at least …');
     expect(route.asks).toEqual(USUAL_ASKS);
-    type('orders', '3');
-    type('EUR spent', '12,5');
-    type('% ACOS at most', '28');
-    type('% sure of that', '100');
-    expect(route.asks).toMatchObject({ orders: 3, spend: 12_500_000, acos: 0.28, surety: 0.99 });
-    type('EUR spent', '');
+    typeIn('Orders', '3');
+    typeIn('Spent, EUR', '12,5');
+    typeIn('ACOS at most, %', '28');
+    typeIn('sure of that, %', '100');
+    typeIn('sure of that, %', '95');
+    expect(route.asks).toMatchObject({ orders: 3, spend: 12_500_000, acos: 0.28, surety: 0.95 });
+    typeIn('Spent, EUR', '');
     expect(route.asks!.spend).toBeNull();
-    type('orders', 'few');
-    expect((screen.getByLabelText('orders') as HTMLInputElement).value).toBe('3');
-    choose('when it shows', 'step');
+    typeIn('Orders', 'few');
+    expect((screen.getByLabelText('Orders') as HTMLInputElement).value).toBe('3');
+    pick('when it shows', 'what the harvest step asks');
     expect(route.asks).toBeNull();
   });
 
   test('starts at a bid that is fixed, or found and held down; never both', () => {
     draw(<Form start={aRoute()} />);
-    choose('starts at', 'fixed');
-    type('EUR bid', '0.64');
+    pick('starts at', 'a fixed bid');
+    typeIn('Bid, EUR', '0.64');
     expect(route.start).toEqual({ by: 'fixed', amount: 640_000, cap: null });
-    choose('starts at', 'cpc');
-    type('× the source’s CPC at most', '1.2');
+    pick('starts at', 'the CPC in the source');
+    typeIn('at most, ×', '1.2');
     expect(route.start).toEqual({ by: 'cpc', amount: null, cap: 1.2 });
   });
 
@@ -98,19 +93,20 @@ describe('a home that is to be made', () => {
         campaigns={[aCampaign({ id: 8, name: 'CR – auto' }), aCampaign({ id: 9, name: 'CR – exact' })]}
         names={new Set(['CR – auto', 'CR – exact'])}
         currency="EUR"
-        onMake={(home) => made.push(home)}
+        onMake={(home) => Promise.resolve(made.push(home))}
         onClose={() => {}}
       />,
     );
     return made;
   }
 
-  test('stands in a campaign of its own whose name is free, with a budget and a bid', () => {
+  test('stands in a campaign of its own whose name is free, with a budget and a bid', async () => {
     const made = form();
-    choose('A home of', 'exact');
-    type('EUR a day', '15');
-    type('EUR default bid', '0,35');
+    pick('A home of', 'exact keywords');
+    typeIn('Budget a day, EUR', '15');
+    typeIn('Default bid, EUR', '0,35');
     press('Stage this home');
+    await waitFor(() => expect(made).toHaveLength(1));
     expect(made).toMatchObject([
       { productId: 2, name: 'exact', defaultBid: 350_000, campaign: { budget: 15_000_000 } },
     ]);
@@ -119,13 +115,14 @@ describe('a home that is to be made', () => {
     expect(screen.getByText(name)).toBeTruthy();
   });
 
-  test('or in one that there is, named by the pattern, which is remembered', () => {
+  test('or in one that there is, named by the pattern, which is remembered', async () => {
     const made = form();
-    choose('in', 9);
-    expect(screen.queryByLabelText('EUR a day')).toBeNull();
-    choose('Pattern of the name', '{product} {match} home');
-    choose('A home of', 'phrase');
+    pick('in', 'CR – exact');
+    expect(screen.queryByLabelText('Budget a day, EUR')).toBeNull();
+    typeIn('Pattern of the name', '{product} {match} home');
+    pick('A home of', 'phrase keywords');
     press('Stage this home');
+    await waitFor(() => expect(made).toHaveLength(1));
     expect(made).toMatchObject([{ name: 'Crock phrase home', campaign: { id: 9 } }]);
     cleanup();
     form();
@@ -136,7 +133,7 @@ describe('a home that is to be made', () => {
 
   test('needs a name', () => {
     form();
-    choose('Pattern of the name', '  ');
+    typeIn('Pattern of the name', '  ');
     expect(screen.getByText('no name yet')).toBeTruthy();
     expect((screen.getByRole('button', { name: 'Stage this home' }) as HTMLButtonElement).disabled).toBe(
       true,

@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../shared/useTell';
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { checkRoutes, liveRoutes, proposeRoutes, routeKey } from '../../core/routes';
 import type { Route } from '../../core/routes';
 import { indexStructure } from '../../core/structure';
 import type { HomeRequest } from '../../contract/routes';
 import { api } from '../shared/api';
+import { useUndo } from '../shared/undo/useUndo';
 
 const NONE: Route[] = [];
 
@@ -13,7 +14,7 @@ const NONE: Route[] = [];
 export function useRoutes(account: number | undefined) {
   const client = useQueryClient();
   const tell = useTell();
-  const before = useRef<Route[][]>([]);
+  const { did } = useUndo(account);
   const tree = useQuery({
     queryKey: ['tree', account],
     queryFn: () => api.tree(account!),
@@ -45,13 +46,17 @@ export function useRoutes(account: number | undefined) {
   const keep = (next: Route[]) => {
     const [fault] = index ? checkRoutes(next, index) : [];
     if (fault) return tell(fault.sentence, { kind: 'fault' });
-    before.current.push(routes);
-    change.mutate(next);
+    const words =
+      next.length > routes.length
+        ? 'routes kept'
+        : next.length < routes.length
+          ? 'a route removed'
+          : 'a route changed';
+    change.mutate(next, { onSuccess: () => did({ words, undoing: { kind: 'routes', routes } }) });
   };
   const makeHome = useMutation({
     mutationFn: (request: Omit<HomeRequest, 'account'>) => api.makeHome({ account: account!, ...request }),
     onSuccess: () => tell('Staged. Routes can lead there already.'),
-    onError: (error: Error) => tell(error.message, { kind: 'fault' }),
     onSettled: () =>
       client.invalidateQueries({
         predicate: ({ queryKey }) => ['tree', 'changes', 'routes'].includes(String(queryKey[0])),
@@ -72,10 +77,6 @@ export function useRoutes(account: number | undefined) {
       keep([...routes.filter((one) => !keys.has(routeKey(one))), ...list]);
     },
     remove: (route: Route) => keep(routes.filter((one) => routeKey(one) !== routeKey(route))),
-    undo: () => {
-      const last = before.current.pop();
-      if (last) change.mutate(last);
-    },
   };
 }
 

@@ -4,14 +4,8 @@ import type { ReactNode } from 'react';
 export function PartHead({ title, children }: { title: string; children?: ReactNode }) {
   return (
     <>
-      <h1 className="serif" style={{ margin: '0 0 4px', fontSize: 20, fontWeight: 500 }}>
-        {title}
-      </h1>
-      {children && (
-        <p className="faint" style={{ marginTop: 0 }}>
-          {children}
-        </p>
-      )}
+      <h1 className="pageTitle">{title}</h1>
+      {children && <p className="note">{children}</p>}
     </>
   );
 }

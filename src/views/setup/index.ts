@@ -1,1 +1,1 @@
-export { SetupPlace } from './Setup';
+export { Place } from './Setup';

@@ -1,20 +1,20 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, test } from 'vitest';
-import { draw } from '../../../tests/make/page';
+import { choicesOf, draw, pick, typeIn } from '../../../tests/make/page';
 import type { GoalsAnswer, ImportAnswer, JobInfo } from '../../contract/api';
 import type { Goal } from '../../core/goals';
 import { IMPORT_LABELS } from '../../contract/reportFields';
-import { MappingForm } from './data/MappingForm';
+import { ApiError } from '../shared/api';
+import { MappingForm } from '../shared/imports/MappingForm';
 import { SyncPanel } from './data/SyncPanel';
-import { UploadBox } from './data/UploadBox';
-import type { ImportsState } from './data/useImports';
+import { UploadBox } from '../shared/imports/UploadBox';
+import type { ImportsState } from '../shared/imports/useImports';
 import type { SyncState } from './data/useSync';
 import { GoalForm } from './goals/GoalForm';
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const isOff = (name: string) => (screen.getByRole('button', { name }) as HTMLButtonElement).disabled;
+const isOff = (name: string) =>
+  (screen.getByRole('button', { name, hidden: true }) as HTMLButtonElement).disabled;
 
 describe('a target', () => {
   const SCOPES = [
@@ -23,7 +23,7 @@ describe('a target', () => {
   ] as GoalsAnswer['scopes'];
   function form() {
     const set: Goal[] = [];
-    draw(<GoalForm scopes={SCOPES} onSet={(goal) => set.push(goal)} />);
+    draw(<GoalForm scopes={SCOPES} onSet={(goal) => Promise.resolve(set.push(goal))} />);
     const choose = (name: string) => {
       fireEvent.mouseDown(screen.getByRole('combobox', { name: 'For' }));
       fireEvent.click(screen.getByRole('option', { name }));
@@ -31,44 +31,59 @@ describe('a target', () => {
     return { set, choose };
   }
 
-  test('is set on what is chosen, in per cent; the form is empty again', () => {
+  test('is set on what is chosen, in per cent; the form is empty again', async () => {
     const { set, choose } = form();
     choose('Jars – exact');
-    type('Target in per cent', '24,5');
+    typeIn('Target, %', '24,5');
     press('Set');
-    expect(set).toEqual([{ scope: 'campaign', scopeId: 4, kind: 'acos', low: 0.245, high: 0.245 }]);
-    expect([
-      screen.getByRole('combobox', { name: 'For' }),
-      screen.getByLabelText('Target in per cent'),
-    ]).toMatchObject([{ value: '' }, { value: '' }]);
+    await waitFor(() =>
+      expect(set).toEqual([{ scope: 'campaign', scopeId: 4, kind: 'acos', low: 0.245, high: 0.245 }]),
+    );
+    await waitFor(() =>
+      expect([
+        screen.getByRole('combobox', { name: 'For' }),
+        screen.getByLabelText('Target, %'),
+      ]).toMatchObject([{ value: '' }, { value: '' }]),
+    );
   });
 
-  test('may be a range, and a margin that is nothing or less', () => {
+  test('may be a range of margins', async () => {
     const { set, choose } = form();
     choose('Crock, 5 l');
-    type('Kind of target', 'margin');
-    type('Target in per cent', '-5');
-    type('Up to, in per cent', '10');
+    pick('Kind of target', 'margin after ads');
+    typeIn('Target, %', '0');
+    typeIn('Up to, %', '10');
     press('Set');
-    expect(set).toEqual([{ scope: 'product', scopeId: 2, kind: 'margin', low: -0.05, high: 0.1 }]);
+    await waitFor(() =>
+      expect(set).toEqual([{ scope: 'product', scopeId: 2, kind: 'margin', low: 0, high: 0.1 }]),
+    );
   });
 
   test.each([
-    ['without what it is for', false, '20', ''],
-    ['without a number', true, '', ''],
-    ['of no number', true, 'twenty', ''],
-    ['of nothing', true, '0', ''],
-    ['above ten times the sales', true, '1001', ''],
-    ['that ends below its begin', true, '30', '20'],
-    ['that ends in no number', true, '30', 'x'],
-  ])('%s cannot be set', (_, isChosen, low, high) => {
+    ['without what it is for', false, '20', '', 'Choose what the target is for.'],
+    ['without a number', true, '', '', 'Type a target.'],
+    ['of no number', true, 'twenty', '', 'Type a target.'],
+    ['of nothing', true, '0', '', 'More than 0 %.'],
+    ['above ten times the sales', true, '1001', '', 'Type a target.'],
+    ['that ends below its begin', true, '30', '20', 'Not less than the target.'],
+  ])('%s is not set, and the field says why', async (_, isChosen, low, high, why) => {
     const { set, choose } = form();
     if (isChosen) choose('Jars – exact');
-    type('Target in per cent', low);
-    type('Up to, in per cent', high);
-    expect(isOff('Set')).toBe(true);
-    fireEvent.submit(screen.getByRole('form', { name: 'Set a target' }));
+    typeIn('Target, %', low);
+    typeIn('Up to, %', high);
+    press('Set');
+    expect((await screen.findByRole('alert')).textContent).toBe(why);
     expect(set).toEqual([]);
+  });
+
+  test('that the server refuses says so at the field it is about', async () => {
+    const fault = new ApiError('bad-request', 'no', [{ where: 'body.high', what: 'At most 10.' }]);
+    draw(<GoalForm scopes={SCOPES} onSet={() => Promise.reject(fault)} />);
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'For' }));
+    fireEvent.click(screen.getByRole('option', { name: 'Crock, 5 l' }));
+    typeIn('Target, %', '20');
+    press('Set');
+    expect((await screen.findByRole('alert')).parentElement!.textContent).toContain('Up to, for a range');
   });
 });
 
@@ -98,7 +113,7 @@ describe('headings that are not recognised', () => {
     unmatched: ['item', 'orders'],
   } as unknown as ImportAnswer;
 
-  test('are asked for by the field, and remembered for the file once each has its column', () => {
+  test('are asked for by the field, and remembered for the file once each has its column', async () => {
     const matched: unknown[] = [];
     draw(
       <MappingForm
@@ -106,13 +121,15 @@ describe('headings that are not recognised', () => {
         imports={imports({ match: (id, headings) => Promise.resolve(void matched.push([id, headings])) })}
       />,
     );
-    const fields = screen.getAllByRole('combobox') as HTMLSelectElement[];
-    expect(fields.map(({ value }) => value)).toEqual(['When', '', '']);
-    expect(screen.getByText('Still without a column: 2')).toBeTruthy();
-    fireEvent.change(fields[1], { target: { value: 'Code' } });
+    const fields = screen.getAllByRole('combobox');
+    expect(fields.map(({ textContent }) => textContent)).toEqual(['When', 'Choose …', 'Choose …']);
+    expect(screen.getByText('2 still without a column')).toBeTruthy();
+    const [, item, orders] = fields.map((one) => one.getAttribute('aria-label')!);
+    pick(item, 'Code');
     expect(isOff('Remember this and import')).toBe(true);
-    fireEvent.change(fields[2], { target: { value: 'Sold' } });
-    press('Remember this and import');
+    pick(orders, 'Sold');
+    fireEvent.submit(screen.getByLabelText('Match the columns'));
+    await waitFor(() => expect(matched).toHaveLength(1));
     expect(matched).toEqual([[9, { When: 'day', Code: 'item', Sold: 'orders', Rest: '' }]]);
   });
 });
@@ -121,9 +138,8 @@ describe('a file', () => {
   test('may be any report or list that there is', () => {
     const chosen: string[] = [];
     draw(<UploadBox imports={imports({ setKind: (kind) => chosen.push(String(kind)) })} />);
-    const kinds = screen.getByLabelText('Kind of file');
-    expect(kinds.children).toHaveLength(Object.keys(IMPORT_LABELS).length);
-    type('Kind of file', 'sales');
+    expect(choicesOf('Kind of file')).toHaveLength(Object.keys(IMPORT_LABELS).length);
+    pick('Kind of file', `${IMPORT_LABELS.sales}, by day`);
     expect(chosen).toEqual(['sales']);
   });
 
@@ -143,7 +159,7 @@ describe('a file', () => {
     const running = { state: 'reading', read: 12_345 } as ImportAnswer;
     draw(<UploadBox imports={imports({ upload, running })} />);
     expect(screen.getByRole('status').textContent).toMatch(
-      /long\.csv: 50 % sent, 12,345 rows read, about (10|11) s left/,
+      /long\.csv: 50 % sent, 12,345 rows read · (10|11) s left/,
     );
     expect(isOff('Import a file')).toBe(true);
   });
@@ -186,19 +202,18 @@ describe('the connection to the market', () => {
   test('tells the market’s day, and how many days still get orders', () => {
     const done = panel(null);
     expect(screen.getByRole('region', { name: 'Market' }).textContent).toContain(
-      'The market’s day is 2026-11-20; orders of the last 2 days are still coming in',
+      'The market’s day is 20 Nov; orders of the last 2 days are still coming in',
     );
     press('Sync now');
-    type('Days to let pass', '14');
+    typeIn('Days to let pass, days', '14');
+    typeIn('Days to let pass, days', '61');
     press('Let pass');
     expect(done).toEqual(['start', 'advance 14']);
-    type('Days to let pass', '61');
-    expect(isOff('Let pass')).toBe(true);
   });
 
   test('tells what runs and how long it takes yet, and can be cancelled once', () => {
     const done = panel({ ...JOB, startedAt: new Date(Date.now() - 8000).toISOString() });
-    expect(screen.getByRole('status').textContent).toMatch(/placements report · 4 of 10, about 1[23] s left/);
+    expect(screen.getByRole('status').textContent).toMatch(/placements report · 4 of 10 · 1[23] s left/);
     expect(isOff('Sync now')).toBe(true);
     press('Cancel');
     expect(done).toEqual(['cancel 3']);

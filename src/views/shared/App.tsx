@@ -5,7 +5,11 @@ import { SnackbarProvider } from 'notistack';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { THEME_KEY, theme } from '../../theme/theme';
+import { writeNumbersAs } from '../../core/units';
 import { ErrorBoundary } from './ErrorBoundary';
+import { readerLocale } from './reader';
+
+writeNumbersAs(readerLocale());
 
 /** What stands around every place: theme, server state, messages, a last resort for errors. */
 export function App({ children }: { children: ReactNode }) {

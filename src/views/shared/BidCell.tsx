@@ -1,6 +1,15 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { useEffect, useRef } from 'react';
 import { nudged } from '../../core/changes';
-import { decimalsOf, formatOnStep, MICROS_PER_UNIT, toMicros } from '../../core/units';
+import {
+  decimalMark,
+  decimalsOf,
+  formatOnStep,
+  MICROS_PER_UNIT,
+  readNumber,
+  toMicros,
+} from '../../core/units';
+import { TextBox } from './kit';
 
 interface BidCellProps {
   /** Micros; a share where `isShare`. */
@@ -23,14 +32,9 @@ export function BidCell({ bid, step, isShare = false, isEditing, onEdit, onDone 
   }, [isEditing]);
   if (!isEditing)
     return (
-      <button
-        type="button"
-        onClick={onEdit}
-        title="Edit (e)"
-        style={{ all: 'unset', cursor: 'text', borderBottom: '1px dotted var(--faint)' }}
-      >
+      <ButtonBase className="editable dotted" onClick={onEdit} title="Edit (e)">
         {formatOnStep(bid, step)}
-      </button>
+      </ButtonBase>
     );
   // Leaving the field by a key takes it away, and a field that goes may tell that it lost the focus.
   const tell = (next: number | null) => {
@@ -38,20 +42,20 @@ export function BidCell({ bid, step, isShare = false, isEditing, onEdit, onDone 
     isTold.current = true;
     onDone(next);
   };
-  const written = (micros: number) => (micros / MICROS_PER_UNIT).toFixed(decimalsOf(step));
+  const written = (micros: number) =>
+    (micros / MICROS_PER_UNIT).toFixed(decimalsOf(step)).replace('.', decimalMark());
   const read = (text: string) => {
-    const value = Number(text.replace(',', '.'));
-    if (text.trim() === '' || !Number.isFinite(value)) return null;
+    const value = readNumber(text);
+    if (value === null) return null;
     if (isShare) return value >= 0 ? value / 100 : null;
     return value > 0 ? toMicros(value) : null;
   };
   return (
-    <input
-      className="figure"
+    <TextBox
+      className="inCell"
       aria-label="Bid"
       autoFocus
       defaultValue={isShare ? String(Math.round(bid * 100)) : written(bid)}
-      style={{ width: '100%', boxSizing: 'border-box', font: 'inherit' }}
       onFocus={(event) => event.target.select()}
       onBlur={(event) => tell(read(event.target.value))}
       onKeyDown={(event) => {

@@ -1,3 +1,5 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { Component } from 'react';
 import type { ReactNode } from 'react';
 
@@ -12,12 +14,14 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { error: E
   override render() {
     if (!this.state.error) return this.props.children;
     return (
-      <main style={{ padding: 48, maxWidth: 640 }} role="alert">
+      <Box component="main" sx={{ padding: '48px', maxWidth: 640 }} role="alert">
         <h1 className="serif">This page failed</h1>
         <p>{this.state.error.message}</p>
         <p>What is staged or sent is safe with the server. Load the page again.</p>
-        <button onClick={() => location.reload()}>Load again</button>
-      </main>
+        <Button variant="link" onClick={() => location.reload()}>
+          Load again
+        </Button>
+      </Box>
     );
   }
 }

@@ -1,18 +1,17 @@
 import type { AccountInfo } from '../../contract/api';
-import { NumberField } from './NumberField';
+import { ShareField } from './kit';
 import { useSetTarget } from './useSetTarget';
 
 /** The account's target ACOS, changed in place. */
 export function TargetField({ account }: { account: AccountInfo }) {
   const setTarget = useSetTarget(account);
   return (
-    <NumberField
-      label="% target ACOS"
-      value={account.targetAcos * 100}
-      min={0.1}
-      step={1}
-      width={44}
-      onChange={(value) => void setTarget(value / 100)}
+    <ShareField
+      label="Target"
+      title="Target ACOS"
+      share={account.targetAcos}
+      least={0.001}
+      onShare={(share) => void setTarget(share)}
     />
   );
 }

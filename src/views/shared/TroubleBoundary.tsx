@@ -1,6 +1,6 @@
 import { Component } from 'react';
 import type { ReactNode } from 'react';
-import { Trouble } from './Trouble';
+import { Trouble } from './kit';
 
 /** Shows what went wrong inside a part of a page in place of that part. */
 export class TroubleBoundary extends Component<{ children: ReactNode }, { error: Error | null }> {

@@ -41,10 +41,13 @@ import type { ImportKind } from '../../contract/reportFields';
 /** A request that was refused, or that got no answer (code 'no-answer'). */
 export class ApiError extends Error {
   readonly code: string;
+  /** What is wrong with which value of the request. */
+  readonly faults: ErrorAnswer['error']['faults'];
 
-  constructor(code: string, message: string) {
+  constructor(code: string, message: string, faults: ErrorAnswer['error']['faults'] = []) {
     super(message);
     this.code = code;
+    this.faults = faults;
   }
 }
 
@@ -61,7 +64,11 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
   const body = (await answer.json().catch(() => null)) as T | ErrorAnswer | null;
   if (answer.ok && body !== null) return body as T;
   const error = (body as ErrorAnswer | null)?.error;
-  throw new ApiError(error?.code ?? 'no-answer', error?.message ?? `The request failed (${answer.status}).`);
+  throw new ApiError(
+    error?.code ?? 'no-answer',
+    error?.message ?? `The request failed (${answer.status}).`,
+    error?.faults,
+  );
 }
 
 const send = (method: string, value: unknown): RequestInit => ({

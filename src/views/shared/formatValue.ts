@@ -1,6 +1,6 @@
 import { numberField } from '../../core/conditions';
 import type { NumberKey } from '../../core/conditions';
-import { DASH, formatCount, formatMoney, formatShare } from '../../core/units';
+import { DASH, formatMoney, formatNumber, formatShare } from '../../core/units';
 import type { MeasureUnit } from '../../core/measures';
 
 /** A number in its unit; null is a dash. Shares without their sign: the unit stands in the heading. */
@@ -8,7 +8,7 @@ export function formatIn(unit: MeasureUnit, value: number | null, decimals: numb
   if (value === null) return DASH;
   if (unit === 'money') return formatMoney(value);
   if (unit === 'share') return formatShare(value, decimals);
-  return decimals === 0 ? formatCount(value) : value.toFixed(decimals);
+  return formatNumber(value, decimals);
 }
 
 /** A number field of a row; moves carry their sign. */

@@ -1,3 +1,4 @@
+import { formatCount } from '../../core/units';
 import { lensNamed } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import type { RowsRequest } from '../../contract/field';
@@ -24,5 +25,5 @@ export function subjectOf(table: LensTable, row: number): string {
 /** The words for some rows: "1 keyword", "1,204 keywords". */
 export function countWords(lens: LensTable['lens'], count: number): string {
   const { row, rows } = lensNamed(lens);
-  return `${count.toLocaleString('en-GB')} ${count === 1 ? row : rows}`;
+  return `${formatCount(count)} ${count === 1 ? row : rows}`;
 }

@@ -1,28 +1,27 @@
-import { useCallback, useEffect, useState } from 'react';
+import { createContext, useCallback, useContext, useMemo } from 'react';
+import { useSearch } from 'wouter';
+import { navigate } from 'wouter/use-browser-location';
 
 type Changes = Record<string, string | string[] | null>;
 
+/** The query of the place's own address, which it keeps while another place is shown; null outside a place. */
+export const PlaceSearch = createContext<string | null>(null);
+
 /**
- * Values of the page's address, as they were when the page opened and as the view sets them since. With `isStep` the
- * browser's Back returns to what stood there before.
+ * Values of the place's address. With `isStep` the browser's Back returns to what stood there before.
  */
 export function useUrlState() {
-  const [values, setValues] = useState(() => new URLSearchParams(location.search));
-  useEffect(() => {
-    const back = () => setValues(new URLSearchParams(location.search));
-    addEventListener('popstate', back);
-    return () => removeEventListener('popstate', back);
-  }, []);
+  const own = useContext(PlaceSearch);
+  const live = useSearch();
+  const search = own ?? live;
+  const values = useMemo(() => new URLSearchParams(search), [search]);
   const set = useCallback((changes: Changes, isStep = false) => {
     const next = new URLSearchParams(location.search);
     for (const [key, value] of Object.entries(changes)) {
       next.delete(key);
       for (const one of Array.isArray(value) ? value : value === null ? [] : [value]) next.append(key, one);
     }
-    const address = `${location.pathname}?${next}`;
-    if (isStep) history.pushState(null, '', address);
-    else history.replaceState(null, '', address);
-    setValues(next);
+    navigate(`${location.pathname}?${next}`, { replace: !isStep });
   }, []);
   return { values, set };
 }

@@ -12,11 +12,13 @@ interface Held<A> {
  * answer that belongs to another load is none: row numbers mean something in the table only that they were made from.
  * @param loadId undefined: nothing is loaded yet
  * @param request compared by value, so that equal requests are not asked again
+ * @param onGone the worker has let the load go
  */
 export function useAnswer<R, A extends { loadId: number }>(
   loadId: number | undefined,
   request: R,
   ask: (loadId: number, request: R) => Promise<A | null>,
+  onGone?: () => void,
 ): { answer: A | null; isCurrent: boolean; error: Error | null } {
   const [held, setHeld] = useState<Held<A> | null>(null);
   const key = JSON.stringify(request);
@@ -24,7 +26,11 @@ export function useAnswer<R, A extends { loadId: number }>(
     if (loadId === undefined) return;
     let isStale = false;
     ask(loadId, JSON.parse(key) as R).then(
-      (answer) => !isStale && answer && setHeld({ answer, key, loadId, error: null }),
+      (answer) => {
+        if (isStale) return;
+        if (answer) setHeld({ answer, key, loadId, error: null });
+        else onGone?.();
+      },
       (error: Error) => !isStale && setHeld((old) => ({ answer: old?.answer ?? null, key, loadId, error })),
     );
     return () => {

@@ -4,6 +4,7 @@ import { USUAL_PLAN_CHOICES } from '../../contract/choices';
 import type { ChoicesAnswer, ChoicesRequest, PlanChoices } from '../../contract/choices';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
+import { useUndo } from './undo/useUndo';
 import { useTell } from './useTell';
 
 /** What is chosen and not yet kept by the server is shown at once. */
@@ -19,6 +20,7 @@ const PAUSE_MS = 400;
 export function useChoices(account: AccountInfo | undefined) {
   const client = useQueryClient();
   const tell = useTell();
+  const { did } = useUndo(account?.id);
   const [ahead, setAhead] = useState<Ahead>({});
   const open = useRef<Ahead>({});
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -35,23 +37,15 @@ export function useChoices(account: AccountInfo | undefined) {
     setAhead(open.current);
   }
 
-  async function takeBack() {
-    try {
-      take(await api.takeChoicesBack(account!.id));
-    } catch (error) {
-      tell((error as Error).message, { kind: 'fault' });
-    }
-  }
-
   async function keep() {
     const request = open.current;
     open.current = {};
     try {
       take(await api.changeChoices({ account: account!.id, ...request }));
-      tell('Kept for the account: pages, scripts and nights go by it.', {
-        key: 'choices',
-        onUndo: () => void takeBack(),
-      });
+      did(
+        { words: 'how proposals are made changed', undoing: { kind: 'choices' } },
+        { more: 'Pages, scripts and nights of the account go by it.' },
+      );
     } catch (error) {
       setAhead(open.current);
       tell((error as Error).message, { kind: 'fault' });

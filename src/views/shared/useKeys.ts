@@ -22,6 +22,9 @@ function isTyping({ target, key }: KeyboardEvent): boolean {
   // A slider takes the keys that move it, and no other.
   if (element.matches('input[type="range"]') && !element.closest('[role="dialog"]'))
     return /^(Arrow|Page|Home|End)/.test(key);
+  // So do a closed list of choices and a row of tabs.
+  if (element.closest('[role="combobox"]:not(input), [role="tab"]'))
+    return /^(Arrow|Home|End|Enter| )/.test(key);
   return (
     element.closest(
       'input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"], [role="menu"]',

@@ -1,4 +1,6 @@
 import type { LoadedWords } from '../shared/wordsEngine/types';
+import { Choice } from '../shared/kit';
+import type { Option } from '../shared/kit';
 
 interface ProductChoiceProps {
   loaded: LoadedWords;
@@ -11,18 +13,15 @@ interface ProductChoiceProps {
 /** Chooses a product whose terms are looked at, best sellers first. */
 export function ProductChoice({ loaded, value, all, onChange }: ProductChoiceProps) {
   return (
-    <select
-      aria-label="Product"
+    <Choice
+      label="Product"
       value={value ?? ''}
-      style={{ maxWidth: 240 }}
-      onChange={(event) => onChange(event.target.value === '' ? null : Number(event.target.value))}
+      onChange={(next) => onChange(next === '' ? null : Number(next))}
     >
-      {all !== undefined && <option value="">{all}</option>}
-      {loaded.products.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
+      {[
+        ...(all !== undefined ? [['', all] as const] : []),
+        ...loaded.products.map(({ id, name }): Option => [id, name]),
+      ]}
+    </Choice>
   );
 }

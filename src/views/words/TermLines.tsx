@@ -1,5 +1,10 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { formatCount, formatMoney } from '../../core/units';
 import type { TermLine } from '../shared/wordsEngine/types';
+import { Facts } from '../shared/kit';
 
 interface TermLinesProps {
   lines: (TermLine & { why?: string })[];
@@ -9,30 +14,32 @@ interface TermLinesProps {
 /** Terms with what they came to; with the reason where there is one. */
 export function TermLines({ lines, currency }: TermLinesProps) {
   return (
-    <table className="plain">
-      <thead>
-        <tr>
-          <th>Term</th>
-          <th className="figure">Clicks</th>
-          <th className="figure">Orders</th>
-          <th className="figure">Spend</th>
-          <th className="figure">Sales {currency}</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Facts>
+      <TableHead>
+        <TableRow>
+          <TableCell>Term</TableCell>
+          <TableCell className="figure">Clicks</TableCell>
+          <TableCell className="figure">Orders</TableCell>
+          <TableCell className="figure">Spend {currency}</TableCell>
+          <TableCell className="figure">Sales {currency}</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {lines.map(({ term, place, sums, why }) => (
-          <tr key={term}>
-            <td title={place} style={{ overflowWrap: 'anywhere' }}>
+          <TableRow key={term}>
+            <TableCell title={place} sx={{ overflowWrap: 'anywhere' }}>
               {term}
               {why && <div className="faint">{why}</div>}
-            </td>
-            <td className="figure">{formatCount(sums.clicks)}</td>
-            <td className="figure">{formatCount(sums.orders)}</td>
-            <td className="figure">{formatMoney(sums.spend)}</td>
-            <td className={`figure${sums.orders > 0 ? ' under' : ''}`}>{formatMoney(sums.sales)}</td>
-          </tr>
+            </TableCell>
+            <TableCell className="figure">{formatCount(sums.clicks)}</TableCell>
+            <TableCell className="figure">{formatCount(sums.orders)}</TableCell>
+            <TableCell className="figure">{formatMoney(sums.spend)}</TableCell>
+            <TableCell className={`figure${sums.orders > 0 ? ' under' : ''}`}>
+              {formatMoney(sums.sales)}
+            </TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Facts>
   );
 }

@@ -1,12 +1,7 @@
 import type { WordsPartProps } from './wordsPartProps';
 import type { ReactNode } from 'react';
 import { formatCount, formatDay } from '../../core/units';
-import { App } from '../shared/App';
-import { Frame } from '../shared/frame/Frame';
-import { PartList } from '../shared/frame/PartList';
-import { Trouble } from '../shared/Trouble';
 import { TroubleBoundary } from '../shared/TroubleBoundary';
-import { useAccount } from '../shared/useAccount';
 import { useUrlState } from '../shared/urlState';
 import { useWords } from '../shared/wordsEngine/useWords';
 import { CorePart } from './core/CorePart';
@@ -14,6 +9,9 @@ import { ListsPart } from './lists/ListsPart';
 import { PartsPart } from './parts/PartsPart';
 import { PreviewPart } from './preview/PreviewPart';
 import { StandingPart } from './standing/StandingPart';
+import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared/kit';
+import { pageLink } from '../shared/frame/pages';
+import type { PlaceProps } from '../shared/frame/place';
 
 const PARTS: { name: string; label: string; does: string; Part: (props: WordsPartProps) => ReactNode }[] = [
   { name: 'parts', label: 'Word parts', does: 'One to three words over all terms', Part: PartsPart },
@@ -33,59 +31,59 @@ const PARTS: { name: string; label: string; does: string; Part: (props: WordsPar
   { name: 'preview', label: 'What a keyword catches', does: 'Tried on past terms', Part: PreviewPart },
 ];
 
-export function WordsPlace() {
-  return (
-    <App>
-      <Words />
-    </App>
-  );
-}
-
 /** What shoppers typed, word by word: parts, core lists, negatives that stand, and what a keyword would catch. */
-function Words() {
+export function Place({ account, error, tray }: PlaceProps) {
   const { values, set } = useUrlState();
-  const { accounts, account, error } = useAccount(values.get('account'));
   const { loaded, error: fault } = useWords(account, true);
   const part = PARTS.find(({ name }) => name === values.get('part')) ?? PARTS[0];
   const trouble = error ?? fault;
   return (
-    <Frame place="words" accounts={accounts} account={account}>
-      {(tray) => (
-        <div style={{ display: 'grid', gridTemplateColumns: '224px minmax(0, 1fr)', minHeight: 0 }}>
-          <PartList
-            title="Words"
-            label="Parts of words"
-            entries={PARTS.map(({ name, ...rest }) => ({ key: name, ...rest }))}
-            current={part.name}
-            onChoose={(name) => set({ part: String(name) })}
-          >
-            {loaded && (
-              <p className="faint" style={{ margin: '14px 16px' }}>
-                {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
-                {formatDay(loaded.window.to)}; spellings that match alike count as one. Parts leave out what
-                is blocked already.
-              </p>
-            )}
-          </PartList>
-          {trouble ? (
-            <main style={{ padding: 24 }}>
-              <Trouble error={trouble} />
-            </main>
-          ) : loaded && account ? (
-            <TroubleBoundary key={`${account.id} ${part.name}`}>
-              <part.Part account={account} loaded={loaded} tray={tray} />
-            </TroubleBoundary>
-          ) : (
-            <main style={{ padding: 24 }}>
-              <p role="status" className="faint">
-                {account && account.lastDay === null
-                  ? 'There are no search terms yet. They come with a sync, or with a report under Setup.'
-                  : 'Reading 90 days of search terms …'}
-              </p>
-            </main>
+    <Columns
+      name="words"
+      left={
+        <PartList
+          title="Words"
+          label="Parts of words"
+          entries={PARTS.map(({ name, ...rest }) => ({ key: name, ...rest }))}
+          current={part.name}
+          onChoose={(name) => set({ part: String(name) })}
+        >
+          {loaded && (
+            <p className="note">
+              {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
+              {formatDay(loaded.window.to)}; spellings that match alike count as one. Parts leave out what is
+              blocked already.
+            </p>
           )}
-        </div>
+        </PartList>
+      }
+    >
+      {trouble ? (
+        <main className="page">
+          <Trouble error={trouble} />
+        </main>
+      ) : loaded && account ? (
+        <TroubleBoundary key={`${account.id} ${part.name}`}>
+          <part.Part account={account} loaded={loaded} tray={tray} />
+        </TroubleBoundary>
+      ) : (
+        <main className="page">
+          {account && account.lastDay === null ? (
+            <Empty
+              why="Words are taken from what shoppers typed: from the search-term report."
+              next={
+                <PlaceLink href={pageLink('setup', account.id)}>
+                  Sync the account, or import a search-term report
+                </PlaceLink>
+              }
+            >
+              There are no search terms yet.
+            </Empty>
+          ) : (
+            <Loading>Reading 90 days of search terms …</Loading>
+          )}
+        </main>
       )}
-    </Frame>
+    </Columns>
   );
 }

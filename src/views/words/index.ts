@@ -1,1 +1,1 @@
-export { WordsPlace } from './Words';
+export { Place } from './Words';

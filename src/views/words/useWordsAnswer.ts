@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import type { LoadedWords } from '../shared/wordsEngine/types';
 import { pageWords } from '../shared/wordsEngine/useWords';
@@ -10,9 +10,16 @@ export function useWordsAnswer<T>(
   question: unknown[],
   ask: (engine: Remote<WordsEngine>, loadId: number) => Promise<T | null> | null,
 ): { answer: T | undefined; isFetching: boolean } {
+  const client = useQueryClient();
   const { data, isFetching } = useQuery({
     queryKey: ['words-answer', loaded.loadId, ...question],
-    queryFn: async () => (await ask(pageWords(), loaded.loadId)) ?? null,
+    queryFn: async () => {
+      const asked = ask(pageWords(), loaded.loadId);
+      const answer = asked && (await asked);
+      // The worker has let the load go since.
+      if (asked && answer === null) void client.invalidateQueries({ queryKey: ['words'] });
+      return answer ?? null;
+    },
     placeholderData: (before) => before,
     throwOnError: true,
     staleTime: Infinity,

@@ -1,10 +1,14 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import type { AcosBands } from '../../../core/changes';
-import { formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import { NumberField } from '../../shared/NumberField';
+import { formatShare, MICROS_PER_UNIT } from '../../../core/units';
 import { USUAL_BANDS } from '../../../plans/byHand';
+import { Facts, MoneyField, NumberField, ShareField } from '../../shared/kit';
 
 interface BandsFormProps {
   bands: AcosBands;
@@ -25,37 +29,39 @@ export function BandsForm({ bands, currency, onBands }: BandsFormProps) {
         {list.map(({ by }) => signedShare(by)).join(' / ')}
       </Button>
       <Popover open={isOpen} anchorEl={anchor.current} onClose={() => setOpen(false)}>
-        <div role="group" aria-label="ACOS bands" style={{ padding: 14, maxWidth: 380 }}>
-          <table className="plain">
-            <thead>
-              <tr>
-                <th>ACOS from × target</th>
-                <th>% of the bid</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
+        <div className="popForm" role="group" aria-label="ACOS bands">
+          <Facts>
+            <TableHead>
+              <TableRow>
+                <TableCell>ACOS from … of the target</TableCell>
+                <TableCell>Moves the bid by</TableCell>
+                <TableCell />
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {list.map((band, at) => (
-                <tr key={at}>
-                  <td>
+                <TableRow key={at}>
+                  <TableCell>
                     <NumberField
-                      label="× target and above"
+                      label="From"
+                      isLabelled={false}
+                      unit="×"
                       value={band.from}
                       min={0}
                       step={0.05}
                       onChange={(from) => put(at, { ...band, from })}
                     />
-                  </td>
-                  <td>
-                    <NumberField
-                      label="%"
-                      value={band.by * 100}
-                      min={-90}
-                      step={1}
-                      onChange={(by) => put(at, { ...band, by: by / 100 })}
+                  </TableCell>
+                  <TableCell>
+                    <ShareField
+                      label="Moves the bid by"
+                      isLabelled={false}
+                      share={band.by}
+                      least={-0.9}
+                      onShare={(by) => put(at, { ...band, by })}
                     />
-                  </td>
-                  <td>
+                  </TableCell>
+                  <TableCell>
                     <Button
                       aria-label={`Remove the band from ${band.from} × target`}
                       disabled={list.length === 1}
@@ -63,27 +69,24 @@ export function BandsForm({ bands, currency, onBands }: BandsFormProps) {
                     >
                       Remove
                     </Button>
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
-          <div className="bar" style={{ margin: '8px 0' }}>
-            <NumberField
-              label={`${currency} spent without sales:`}
-              value={bands.noSales.spend / MICROS_PER_UNIT}
-              min={0}
-              step={1}
-              onChange={(spend) =>
-                onBands({ ...bands, noSales: { ...bands.noSales, spend: toMicros(spend) } })
-              }
+            </TableBody>
+          </Facts>
+          <div className="bar">
+            <MoneyField
+              label="Spent without sales"
+              micros={bands.noSales.spend}
+              currency={currency}
+              step={MICROS_PER_UNIT}
+              onMicros={(spend) => onBands({ ...bands, noSales: { ...bands.noSales, spend } })}
             />
-            <NumberField
-              label="%, without sales"
-              value={bands.noSales.by * 100}
-              min={-90}
-              step={1}
-              onChange={(by) => onBands({ ...bands, noSales: { ...bands.noSales, by: by / 100 } })}
+            <ShareField
+              label="moves it by"
+              share={bands.noSales.by}
+              least={-0.9}
+              onShare={(by) => onBands({ ...bands, noSales: { ...bands.noSales, by } })}
             />
           </div>
           <div className="bar">
@@ -96,7 +99,7 @@ export function BandsForm({ bands, currency, onBands }: BandsFormProps) {
             </Button>
             <Button onClick={() => onBands(USUAL_BANDS)}>As at first</Button>
           </div>
-          <p className="faint" style={{ margin: '6px 0 0', fontSize: 12.5 }}>
+          <p className="note">
             A plain rule, for those who want it: it knows neither how sure a target’s figures are nor what the
             others need. “To the wanted bid” does.
           </p>

@@ -1,9 +1,10 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { RefObject } from 'react';
 import type { AcosBands, HandStep } from '../../../core/changes';
 import { lensNamed } from '../../../core/lenses';
-import { MICROS_PER_UNIT } from '../../../core/units';
+import { MICROS_PER_UNIT, formatCount, readNumber } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { NewChange } from '../../../contract/changes';
 import type { LoadedLens } from '../../../plans/field';
@@ -14,6 +15,8 @@ import { BandsForm } from './BandsForm';
 import { PlanWords } from './PlanWords';
 import type { Staged } from '../../../plans/byHand';
 import { useHandPlan } from './useHandPlan';
+import { Choice, TextBox } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 interface ChangeBarProps {
   account: AccountInfo;
@@ -23,7 +26,7 @@ interface ChangeBarProps {
   selected: number;
   staged: Staged;
   onStage: (changes: NewChange[]) => void;
-  inputRef: RefObject<HTMLSelectElement | null>;
+  inputRef: RefObject<{ focus: () => void } | null>;
 }
 
 type StepKind = HandStep['kind'];
@@ -61,41 +64,38 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
   });
   const { unit } = steps.find((one) => one.kind === chosenKind)!;
   return (
-    <form
+    <Box
+      component="form"
       aria-label="Change by hand"
       className="bar"
-      style={{ padding: '3px 16px', borderTop: '1px solid var(--hairline)', minHeight: 30 }}
+      sx={{ padding: '3px 16px', borderTop: '1px solid var(--hairline)', minHeight: 30 }}
       onSubmit={(event) => {
         event.preventDefault();
         if (plan && plan.changes.length > 0) onStage(plan.changes);
       }}
     >
-      <span className="faint" style={{ whiteSpace: 'nowrap' }}>
+      <Box component="span" className="faint" sx={{ whiteSpace: 'nowrap' }}>
         {selected > 0 ? `${countWords(table.lens, selected)} selected` : 'The focused row'}
-      </span>
+      </Box>
       {isSettable && (
         <>
           <span className="bar">
             {NAMES[value]}
-            <select
-              ref={inputRef}
-              aria-label="How"
+            <Choice
+              label="How"
               value={chosenKind}
-              onChange={(event) => setKind(event.target.value as StepKind)}
+              onChange={(next) => setKind(next as StepKind)}
+              inputRef={inputRef}
             >
-              {steps.map((one) => (
-                <option key={one.kind} value={one.kind}>
-                  {one.label}
-                </option>
-              ))}
-            </select>
+              {steps.map((one): Option => [one.kind, one.label])}
+            </Choice>
             {unit && (
               <>
-                <input
+                <TextBox
                   className="figure"
                   inputMode="decimal"
                   aria-label={unit === 'percent' ? 'Per cent' : 'Value'}
-                  size={5}
+                  letters={5}
                   value={text}
                   onChange={(event) => setText(event.target.value)}
                 />
@@ -122,7 +122,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
             </span>
           )}
           <Button type="submit" variant="contained" disabled={!plan || plan.changes.length === 0}>
-            Stage {plan && plan.changes.length > 0 ? plan.changes.length.toLocaleString('en-GB') : ''}
+            Stage {plan && plan.changes.length > 0 ? formatCount(plan.changes.length) : ''}
           </Button>
         </>
       )}
@@ -137,13 +137,13 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
           Resume {resuming.length}
         </Button>
       )}
-    </form>
+    </Box>
   );
 }
 
 function readStep(kind: StepKind, text: string, isShare: boolean, bands: AcosBands): HandStep | null {
-  const number = Number(text.replace(',', '.').replace('−', '-'));
-  const isNumber = text.trim() !== '' && Number.isFinite(number);
+  const number = readNumber(text) ?? NaN;
+  const isNumber = Number.isFinite(number);
   const toValue = (value: number) => (isShare ? value / 100 : Math.round(value * MICROS_PER_UNIT));
   switch (kind) {
     case 'percent':

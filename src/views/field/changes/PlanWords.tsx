@@ -1,6 +1,7 @@
 import { formatMoney, formatShare } from '../../../core/units';
 import { COOL_DOWN_DAYS } from '../../../plans/byHand';
 import type { HandPlan } from '../../../plans/byHand';
+import { Check } from '../../shared/kit';
 
 interface PlanWordsProps {
   plan: HandPlan;
@@ -32,11 +33,12 @@ export function PlanWords({ plan, isShare, currency, againToo, onAgainToo }: Pla
     <span aria-live="polite">
       {parts.join(' · ')}
       {(left.length > 0 || againToo) && (
-        <label className="faint" style={{ marginLeft: 8 }}>
-          {left.length > 0 && <span className="over">▲ left out: {left.join(', ')}</span>}{' '}
-          <input type="checkbox" checked={againToo} onChange={(event) => onAgainToo(event.target.checked)} />{' '}
-          change again too
-        </label>
+        <span className="bar">
+          {left.length > 0 && <span className="over">▲ left out: {left.join(', ')}</span>}
+          <Check isOn={againToo} onChange={onAgainToo}>
+            change these too
+          </Check>
+        </span>
       )}
     </span>
   );

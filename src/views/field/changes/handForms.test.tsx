@@ -31,15 +31,16 @@ describe('the bands of a plain rule', () => {
   test('stand the highest first, in a word on the button, in a table behind it', () => {
     draw(<Page />);
     press('−25 % / −10 %');
-    expect(
-      screen.getAllByLabelText('× target and above').map((one) => (one as HTMLInputElement).value),
-    ).toEqual(['2', '1.2']);
+    expect(screen.getAllByLabelText('From, ×').map((one) => (one as HTMLInputElement).value)).toEqual([
+      '2',
+      '1.2',
+    ]);
   });
 
   test('are changed, added and removed; one always stays', () => {
     draw(<Page />);
     press('−25 % / −10 %');
-    type('%', '-40');
+    type('Moves the bid by, %', '-40');
     expect(bands.bands[0]).toEqual({ from: 2, by: -0.4 });
     press('Add a band');
     expect(bands.bands.at(-1)).toEqual({ from: 2.5, by: -0.3 });
@@ -54,16 +55,16 @@ describe('the bands of a plain rule', () => {
   test('never lower a bid by more than 90 %, and take what is no number for nothing typed', () => {
     draw(<Page />);
     press('−25 % / −10 %');
-    type('%', '-95');
-    type('%', 'x');
+    type('Moves the bid by, %', '-95');
+    type('Moves the bid by, %', 'x');
     expect(bands.bands).toContainEqual({ from: 2, by: -0.25 });
   });
 
   test('treat what spent without sales by itself, and go back to what they were at first', () => {
     draw(<Page />);
     press('−25 % / −10 %');
-    type('EUR spent without sales:', '7,5');
-    type('%, without sales', '-50');
+    type('Spent without sales, EUR', '7,5');
+    type('moves it by, %', '-50');
     expect(bands.noSales).toEqual({ spend: 7_500_000, by: -0.5 });
     press('As at first');
     expect(bands).toEqual(USUAL_BANDS);
@@ -114,7 +115,7 @@ describe('what a move by hand comes to', () => {
   test('says what it leaves out and why, and takes it in only when that is asked for', () => {
     const { text, asked } = words({ pending: 2, recent: 7 });
     expect(text).toMatch(
-      /▲ left out: 2 wait in the tray, 7 changed in the last \d+ days\s+change again too$/,
+      /▲ left out: 2 wait in the tray, 7 changed in the last \d+ days\s*change these too$/,
     );
     fireEvent.click(screen.getByRole('checkbox'));
     expect(asked()).toBe(true);

@@ -1,3 +1,9 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import TableBody from '@mui/material/TableBody';
+import TableHead from '@mui/material/TableHead';
+import Button from '@mui/material/Button';
 import { CHOICES, isChoiceKey, writeAnyOf } from '../../../core/conditions';
 import type { Cell, CrossTab, Dimension, DimensionValue, LensScope } from '../../../core/lenses';
 import type { Measure } from '../../../core/measures';
@@ -5,6 +11,7 @@ import { formatMoney } from '../../../core/units';
 import { formatIn } from '../../shared/formatValue';
 import type { FieldState } from '../useFieldState';
 import { shadeColour, shadeOf } from './shade';
+import { Facts } from '../../shared/kit';
 
 interface CrossGridProps {
   cross: CrossTab;
@@ -39,47 +46,46 @@ export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
     />
   );
   return (
-    <div
-      style={{ overflow: 'auto', padding: '0 16px 16px' }}
-      tabIndex={0}
-      role="region"
-      aria-label="Cross-tab"
-    >
-      <table className="cross" aria-label={`${measure.label} by ${state.down} and ${state.across}`}>
-        <thead>
-          <tr>
-            <th scope="col">{measure.label}</th>
-            <th scope="col" className="figure">
+    <div className="page" tabIndex={0} role="region" aria-label="Cross-tab">
+      <Facts className="cross" aria-label={`${measure.label} by ${state.down} and ${state.across}`}>
+        <TableHead>
+          <TableRow>
+            <TableCell component="th" scope="col">
+              {measure.label}
+            </TableCell>
+            <TableCell component="th" scope="col" className="figure">
               All
-            </th>
+            </TableCell>
             {columns.map((one) => (
-              <th key={one.key} scope="col" className="figure" title={one.name}>
-                <button type="button" className="link" onClick={drill(null, one)}>
+              <TableCell component="th" key={one.key} scope="col" className="figure" title={one.name}>
+                <Button variant="link" onClick={drill(null, one)}>
                   {one.name}
-                </button>
-              </th>
+                </Button>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">All</th>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          <TableRow>
+            <TableCell component="th" scope="row">
+              All
+            </TableCell>
             {cell(cross.total, 'all', drill(null, null), true)}
             {columns.map((one) => cell(one.total, one.key, drill(null, one), true))}
-          </tr>
+          </TableRow>
           {rows.map((one, at) => (
-            <tr key={one.key}>
-              <th scope="row" title={one.name}>
-                <button type="button" className="link" onClick={drill(one, null)}>
+            <TableRow key={one.key}>
+              <TableCell component="th" scope="row" title={one.name}>
+                <Button variant="link" onClick={drill(one, null)}>
                   {one.name}
-                </button>
-              </th>
+                </Button>
+              </TableCell>
               {cell(one.total, 'all', drill(one, null), true)}
               {columns.map((column, index) => cell(cross.cells[at][index], column.key, drill(one, column)))}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
       {cut.length > 0 && <p className="faint">{cut.join(', ')}; their sums are in the totals.</p>}
     </div>
   );
@@ -96,29 +102,24 @@ interface CrossCellProps {
 
 function CrossCell({ cell, measure, total, currency, onOpen, isTotal }: CrossCellProps) {
   if (!cell || (cell.sums.impressions === 0 && cell.sums.clicks === 0))
-    return <td className="figure faint">·</td>;
+    return <TableCell className="figure faint">·</TableCell>;
   const shade = shadeOf(cell, measure, total);
   const { sums } = cell;
   const words = `${sums.clicks} clicks, ${sums.orders} orders, spend ${formatMoney(sums.spend)}, sales ${formatMoney(sums.sales)} ${currency}`;
   const sign = shade === null || Math.abs(shade.amount) < 0.15 ? '' : shade.amount > 0 ? '▲' : '●';
   return (
-    <td
-      className="figure"
-      style={{ background: shade ? shadeColour(shade) : undefined, fontWeight: isTotal ? 650 : undefined }}
+    <TableCell
+      className={isTotal ? 'figure total' : 'figure'}
+      style={shade ? { background: shadeColour(shade) } : undefined}
     >
-      <button
-        type="button"
-        className="cell"
-        onClick={onOpen}
-        title={[words, shade?.words].filter(Boolean).join('; ')}
-      >
-        <span className={shade && shade.amount > 0 ? 'over' : 'under'} aria-hidden style={{ fontSize: 9 }}>
+      <ButtonBase className="cell" onClick={onOpen} title={[words, shade?.words].filter(Boolean).join('; ')}>
+        <span className={`sign ${shade && shade.amount > 0 ? 'over' : 'under'}`} aria-hidden>
           {sign}
         </span>{' '}
         {formatIn(measure.unit, measure.of(sums), measure.decimals)}
         <span className="sr">{shade?.words}</span>
-      </button>
-    </td>
+      </ButtonBase>
+    </TableCell>
   );
 }
 

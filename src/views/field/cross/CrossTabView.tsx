@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
@@ -7,12 +8,13 @@ import { MEASURES, measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import type { AccountInfo } from '../../../contract/api';
 import { saveTable } from '../../shared/api';
-import { Choice } from '../../shared/Choice';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../../plans/field';
 import { CrossGrid } from './CrossGrid';
 import { crossAsTable } from './crossAsTable';
+import { Choice, Loading } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 interface CrossTabViewProps {
   account: AccountInfo;
@@ -35,43 +37,34 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
     };
   }, [engine, loaded, rows, down, across]);
   const picker = (label: string, value: Dimension, set: (dimension: Dimension) => void) => (
-    <Choice label={label} value={value} onChange={(next) => set(next as Dimension)}>
+    <Choice label={label} isLabelled value={value} onChange={(next) => set(next as Dimension)}>
       {DIMENSIONS}
     </Choice>
   );
   const save = (format: 'csv' | 'xlsx') =>
     cross && void saveTable(format, crossAsTable(cross, key, `${account.name} cross-tab`, down));
   return (
-    <div style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
-      <div className="bar" style={{ padding: '6px 16px' }}>
+    <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+      <Box className="bar" sx={{ padding: '6px 16px' }}>
         {picker('Down', down, (next) => state.setCross({ down: next }))}
         {picker('Across', across, (next) => state.setCross({ across: next }))}
-        <label className="faint">
-          Measure{' '}
-          <select
-            aria-label="Measure in the cells"
-            value={key}
-            onChange={(event) => state.setCross({ cell: event.target.value as MeasureKey })}
-          >
-            {MEASURES.map((one) => (
-              <option key={one.key} value={one.key}>
-                {one.label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Measure in the cells"
+          value={key}
+          onChange={(next) => state.setCross({ cell: next as MeasureKey })}
+        >
+          {MEASURES.map((one): Option => [one.key, one.label])}
+        </Choice>
         <span className="faint">of {lensNamed(state.lens).rows}</span>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         <Button onClick={() => save('csv')}>CSV</Button>
         <Button onClick={() => save('xlsx')}>XLSX</Button>
-      </div>
+      </Box>
       {cross ? (
         <CrossGrid cross={cross} measure={measure(key)} state={state} currency={account.currency} />
       ) : (
-        <p className="faint" style={{ padding: 16 }}>
-          Summing …
-        </p>
+        <Loading>Summing …</Loading>
       )}
-    </div>
+    </Box>
   );
 }

@@ -1,3 +1,6 @@
+import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { SidePanel } from '../../shared/kit';
+import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { memo } from 'react';
@@ -7,7 +10,6 @@ import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
-import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
 import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
@@ -33,16 +35,13 @@ const DAYS_ASKED = 120;
 export const EvidencePanel = memo(function EvidencePanel(props: EvidencePanelProps) {
   const { row } = props;
   return (
-    <aside
-      aria-label="Evidence"
-      style={{ borderLeft: '1px solid var(--hairline)', padding: '12px 16px', overflow: 'auto' }}
-    >
+    <SidePanel label="Evidence">
       {row === null ? (
         <p className="faint">Focus a row to see its evidence.</p>
       ) : (
         <Evidence {...props} row={row} />
       )}
-    </aside>
+    </SidePanel>
   );
 });
 
@@ -59,18 +58,16 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
   const below = belowOf(table, row);
   return (
     <>
-      <h2 className="serif" style={{ margin: 0, fontSize: 17, fontWeight: 500, overflowWrap: 'anywhere' }}>
-        {table.name[row]}
-      </h2>
-      <p className="faint" style={{ margin: '2px 0 6px' }}>
-        {[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
-      </p>
+      <EvidenceName
+        name={table.name[row]}
+        place={[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
+      />
       {below.length > 0 && (
-        <p style={{ margin: '0 0 8px' }} className="bar">
+        <p className="bar">
           {below.map(({ lens, scope }) => (
-            <button key={lens} type="button" className="link" onClick={() => onDrill({ lens, scope })}>
+            <Button variant="link" key={lens} onClick={() => onDrill({ lens, scope })}>
               {lensNamed(lens).label} in it
-            </button>
+            </Button>
           ))}
         </p>
       )}
@@ -81,7 +78,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         last={last}
         settledTo={window.to}
         asked={days}
-        marks={(stripFrom, stripTo) => (
+        marks={(stripFrom, stripTo, width) => (
           <History
             account={account.id}
             table={table}
@@ -89,7 +86,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
             from={from}
             stripFrom={stripFrom}
             stripTo={stripTo}
-            width={EVIDENCE_WIDTH}
+            width={width}
           />
         )}
       />

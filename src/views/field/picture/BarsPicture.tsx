@@ -1,3 +1,4 @@
+import { formatCount } from '../../../core/units';
 import { numberField } from '../../../core/conditions';
 import { Bars } from '../../../charts';
 import { formatField } from '../../shared/formatValue';
@@ -32,7 +33,7 @@ export function BarsPicture(props: PictureProps) {
   return (
     <Bars
       items={items}
-      rest={rest.count > 0 ? `${rest.count.toLocaleString('en-GB')} others${others}` : ''}
+      rest={rest.count > 0 ? `${formatCount(rest.count)} others${others}` : ''}
       label={`${numberField(key).label} by row, largest first`}
       focusedRow={rows.focusedRow}
       onPick={rows.focusRow}

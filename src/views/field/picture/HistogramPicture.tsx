@@ -1,3 +1,4 @@
+import { formatCount } from '../../../core/units';
 import { numberField, shownScale } from '../../../core/conditions';
 import { Histogram } from '../../../charts';
 import { formatField } from '../../shared/formatValue';
@@ -13,7 +14,7 @@ export function HistogramPicture(props: PictureProps) {
   const { bars, median, without, beyond } = answer.spread;
   const { label } = numberField(key);
   const notes = [
-    without > 0 && `${without.toLocaleString('en-GB')} rows have no ${label}`,
+    without > 0 && `${formatCount(without)} rows have no ${label}`,
     beyond > 0 && `${beyond} lie beyond the outer bars and are counted in them`,
   ].filter(Boolean);
   const rounded = (value: number) => {

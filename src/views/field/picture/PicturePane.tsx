@@ -6,6 +6,9 @@ import type { NumberKey } from '../../../core/conditions';
 import { MEASURES } from '../../../core/measures';
 import { savePicture } from '../../../charts';
 import { saveBlob } from '../../shared/api';
+import { Choice } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
+import { PictureBox } from '../../shared/picture/PictureBox';
 import type { FieldState, PictureKind } from '../useFieldState';
 import { fieldsOffered } from '../fieldsOffered';
 import { PICTURES, Picture } from './Picture';
@@ -15,8 +18,6 @@ interface PicturePaneProps extends PictureProps {
   isFolded: boolean;
   onFold: () => void;
 }
-
-const HEIGHT = 190;
 
 /** The picture of the rows: which one, of what, folded or not, and as a file. */
 export function PicturePane({ isFolded, onFold, ...props }: PicturePaneProps) {
@@ -31,41 +32,36 @@ export function PicturePane({ isFolded, onFold, ...props }: PicturePaneProps) {
       );
   };
   return (
-    <section aria-label="Picture" style={{ borderBottom: '1px solid var(--hairline)' }}>
-      <div className="bar" style={{ padding: '0 16px', minHeight: 26 }}>
-        <select
-          aria-label="Picture"
-          value={state.picture}
-          onChange={(event) => state.setPicture(event.target.value as PictureKind)}
-        >
-          {PICTURES.map(({ kind, label }) => (
-            <option key={kind} value={kind}>
-              {label}
-            </option>
-          ))}
-        </select>
-        <MeasurePickers state={state} />
-        <span style={{ flex: 1 }} />
-        {!isFolded && (
-          <>
-            <Button onClick={() => save('svg')} sx={{ padding: 0 }}>
-              SVG
-            </Button>
-            <Button onClick={() => save('png')} sx={{ padding: 0 }}>
-              PNG
-            </Button>
-          </>
-        )}
-        <Button onClick={onFold} title="f" sx={{ padding: '0 4px' }}>
-          {isFolded ? 'Show' : 'Fold'}
-        </Button>
-      </div>
-      {!isFolded && (
-        <div ref={frame} style={{ height: HEIGHT, position: 'relative' }}>
-          <Picture {...props} height={HEIGHT} />
-        </div>
-      )}
-    </section>
+    <PictureBox
+      isFolded={isFolded}
+      onFold={onFold}
+      frame={frame}
+      head={
+        <>
+          <Choice
+            label="Picture"
+            value={state.picture}
+            onChange={(kind) => state.setPicture(kind as PictureKind)}
+          >
+            {PICTURES.map(({ kind, label }): Option => [kind, label])}
+          </Choice>
+          <MeasurePickers state={state} />
+          <span className="room" />
+          {!isFolded && (
+            <>
+              <Button variant="quiet" onClick={() => save('svg')}>
+                SVG
+              </Button>
+              <Button variant="quiet" onClick={() => save('png')}>
+                PNG
+              </Button>
+            </>
+          )}
+        </>
+      }
+    >
+      {(height) => <Picture {...props} height={height} />}
+    </PictureBox>
   );
 }
 
@@ -85,19 +81,12 @@ function MeasurePickers({ state }: { state: FieldState }) {
   return (
     <>
       {Array.from({ length: places }, (_, at) => (
-        <select
-          key={at}
-          aria-label={`Measure ${at + 1}`}
-          value={shown[at] ?? ''}
-          onChange={(event) => set(at, event.target.value)}
-        >
-          {isTrend && at > 0 && <option value="">{shown[at] ? 'none' : 'and …'}</option>}
-          {keys.map((key) => (
-            <option key={key} value={key}>
-              {numberField(key).label}
-            </option>
-          ))}
-        </select>
+        <Choice key={at} label={`Measure ${at + 1}`} value={shown[at] ?? ''} onChange={(key) => set(at, key)}>
+          {[
+            ...(isTrend && at > 0 ? [['', shown[at] ? 'none' : 'and …'] as const] : []),
+            ...keys.map((key): Option => [key, numberField(key).label]),
+          ]}
+        </Choice>
       ))}
     </>
   );

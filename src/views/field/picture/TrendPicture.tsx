@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { group } from 'd3-array';
 import { useMemo } from 'react';
@@ -47,15 +48,15 @@ export function TrendPicture({ account, loaded, state, all }: PictureProps) {
   if (rows.length === 0) return null;
   if (days.error)
     return (
-      <p className="over" style={{ padding: 16 }}>
+      <Box component="p" className="over" sx={{ padding: '16px' }}>
         {days.error.message}
-      </p>
+      </Box>
     );
   if (!days.data)
     return (
-      <p className="faint" style={{ padding: 16 }}>
+      <Box component="p" className="faint" sx={{ padding: '16px' }}>
         Adding up the days …
-      </p>
+      </Box>
     );
   const byDay = new Map(days.data.days.map((one) => [one.day, one]));
   const count = daysIn(from, last);

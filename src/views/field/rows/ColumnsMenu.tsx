@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import DragIndicator from '@mui/icons-material/DragIndicator';
 import PushPin from '@mui/icons-material/PushPin';
 import PushPinOutlined from '@mui/icons-material/PushPinOutlined';
@@ -20,6 +21,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { Column, ColumnsState } from '../../../table';
+import { Check } from '../../shared/kit';
 
 interface ColumnsMenuProps {
   isOpen: boolean;
@@ -47,8 +49,8 @@ export function ColumnsMenu({ isOpen, anchor, onClose, all, columns, onReset }: 
       anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
       transformOrigin={{ vertical: 'top', horizontal: 'right' }}
     >
-      <div style={{ padding: '10px 14px', width: 330 }} role="group" aria-label="Columns">
-        <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+      <Box sx={{ padding: '10px 14px', width: 330 }} role="group" aria-label="Columns">
+        <div className="spread">
           <strong>Columns</strong>
           <Button onClick={onReset}>As they were at first</Button>
         </div>
@@ -66,18 +68,15 @@ export function ColumnsMenu({ isOpen, anchor, onClose, all, columns, onReset }: 
             ))}
           </SortableContext>
         </DndContext>
-        <p className="faint" style={{ margin: '8px 0 2px' }}>
-          Not shown
-        </p>
-        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '2px 10px' }}>
+        <p className="note">Not shown</p>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: '2px 10px' }}>
           {hidden.map(({ key, label, definition }) => (
-            <label key={key} title={definition}>
-              <input type="checkbox" checked={false} onChange={() => columns.toggle(key)} />{' '}
+            <Check key={key} title={definition} isOn={false} onChange={() => columns.toggle(key)}>
               {label || 'Standing'}
-            </label>
+            </Check>
           ))}
-        </div>
-      </div>
+        </Box>
+      </Box>
     </Popover>
   );
 }
@@ -90,10 +89,8 @@ function ShownColumn({ column, columns }: { column: Column<number>; columns: Col
   return (
     <div
       ref={drag.setNodeRef}
+      className="bar"
       style={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 6,
         transform: CSS.Translate.toString(drag.transform),
         transition: drag.transition,
       }}
@@ -107,9 +104,11 @@ function ShownColumn({ column, columns }: { column: Column<number>; columns: Col
       >
         <DragIndicator fontSize="small" />
       </IconButton>
-      <label style={{ flex: 1 }} title={definition}>
-        <input type="checkbox" checked onChange={() => columns.toggle(key)} /> {label}
-      </label>
+      <span className="room">
+        <Check title={definition} isOn onChange={() => columns.toggle(key)}>
+          {label}
+        </Check>
+      </span>
       <IconButton
         aria-label={isPinned ? `Let ${label} scroll` : `Keep ${label} at the left`}
         aria-pressed={isPinned}

@@ -40,7 +40,7 @@ export function FieldRows(props: FieldRowsProps) {
       count={shown.length}
       rowAt={rowAt}
       keyAt={(index) => shown[index]}
-      rowHeight={32}
+      rowHeight={28}
       focus={rows.focus}
       onFocus={rows.setFocus}
       isSelected={(index) => rows.selection.has(shown[index])}

@@ -1,5 +1,8 @@
+import { formatCount } from '../../../core/units';
 import Button from '@mui/material/Button';
 import { lensNamed } from '../../../core/lenses';
+import { pageLink } from '../../shared/frame/pages';
+import { Empty, PlaceLink } from '../../shared/kit';
 import type { FieldState } from '../useFieldState';
 import type { ArrangedRows, LoadedLens } from '../../../plans/field';
 
@@ -15,21 +18,34 @@ export function NothingHere({ state, account, loaded, arranged }: NothingHerePro
   const { rows } = lensNamed(state.lens);
   if (loaded.table.size === 0)
     return (
-      <>
-        This account has no {rows} yet. Fetch from the market or import a report under{' '}
-        <a href={`/setup?account=${account}`}>Setup</a>.
-      </>
+      <Empty
+        why="They come with a sync from the market, or with a report."
+        next={<PlaceLink href={pageLink('setup', account)}>Fetch or import them under Setup</PlaceLink>}
+      >
+        This account has no {rows} yet.
+      </Empty>
     );
   if (arranged.inScope === 0)
     return (
-      <>
-        No {rows} in here. <Button onClick={() => state.setScope(null)}>Show the whole account</Button>
-      </>
+      <Empty
+        next={
+          <Button variant="outlined" onClick={() => state.setScope(null)}>
+            Show the whole account
+          </Button>
+        }
+      >
+        There are no {rows} in here.
+      </Empty>
     );
   return (
-    <>
-      None of {arranged.inScope.toLocaleString('en-GB')} {rows} meets all conditions.{' '}
-      <Button onClick={() => state.setStack([])}>Drop the conditions</Button>
-    </>
+    <Empty
+      next={
+        <Button variant="outlined" onClick={() => state.setStack([])}>
+          Drop the conditions
+        </Button>
+      }
+    >
+      None of {formatCount(arranged.inScope)} {rows} meets all conditions.
+    </Empty>
   );
 }

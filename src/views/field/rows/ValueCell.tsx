@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { lensNamed } from '../../../core/lenses';
 import { formatOnStep, formatShare } from '../../../core/units';
 import { BidCell } from '../../shared/BidCell';
@@ -38,15 +39,14 @@ export function ValueCell({
   const text = Number.isNaN(now) ? '–' : show(now);
   if (!isSettable) return <span className="faint">{text}</span>;
   return (
-    <button
-      type="button"
+    <ButtonBase
+      className="editable"
       onClick={() => onEditing(row)}
       title={
         table.isInherited[row]
           ? 'The ad group’s default bid; a bid of its own would take its place. Edit (e)'
           : 'Edit (e)'
       }
-      style={{ all: 'unset', cursor: 'text', whiteSpace: 'nowrap' }}
     >
       {isRecent(table, row) && (
         <span className="faint" title={`Changed ${table.age[row]} days ago: too new to judge`}>
@@ -54,20 +54,13 @@ export function ValueCell({
         </span>
       )}
       {to === undefined ? (
-        <span
-          style={{
-            borderBottom: '1px dotted var(--faint)',
-            fontStyle: table.isInherited[row] ? 'italic' : undefined,
-          }}
-        >
-          {text}
-        </span>
+        <span className={table.isInherited[row] ? 'dotted inherited' : 'dotted'}>{text}</span>
       ) : (
         <>
           <span className="faint">{text} → </span>
           <strong>{show(to)}</strong>
         </>
       )}
-    </button>
+    </ButtonBase>
   );
 }

@@ -8,6 +8,7 @@ import type { MeasureKey } from '../../../core/measures';
 import type { Column } from '../../../table';
 import { formatField } from '../../shared/formatValue';
 import { widthOf } from './defaultColumns';
+import { explain } from '../../shared/explain';
 import { EvidenceMark, Spark, StandingMark } from '../../shared/evidence/marks';
 import { ValueCell } from './ValueCell';
 
@@ -37,7 +38,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
       grows: 3,
       sortable: true,
       cell: (row) => (
-        <span title={table.name[row]} style={{ fontWeight: 600 }}>
+        <span title={table.name[row]} className="strong">
           {table.name[row]}
           {isOff(table, row) && <span className="faint"> · {stateOf(table, row)}</span>}
         </span>
@@ -121,11 +122,11 @@ function numberColumn(of: ColumnsOf, key: NumberKey): Column<number> {
   return {
     key,
     label,
-    unit: field.unit === 'money' ? undefined : field.unit === 'factor' ? '×' : undefined,
+    unit: field.unit === 'money' ? of.currency : field.unit === 'factor' ? '×' : undefined,
     width: widthOf(key),
     isFigure: true,
     sortable: true,
-    definition,
+    definition: explain({ key, definition, unit: field.unit }, of.currency),
     cell:
       key === 'bid'
         ? (row) => <ValueCell row={row} {...of} />

@@ -1,3 +1,5 @@
+import MenuItem from '@mui/material/MenuItem';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -9,6 +11,7 @@ import { api } from '../../shared/api';
 import type { FieldState } from '../useFieldState';
 import { writeSorts } from '../useFieldState';
 import { READY_MADE } from './readyMade';
+import { TextBox } from '../../shared/kit';
 
 interface SwathMenuProps {
   account: number;
@@ -65,32 +68,32 @@ function SwathList({
     onDone();
   };
   return (
-    <div style={{ padding: '10px 14px', width: 440 }} role="group" aria-label="Swaths">
+    <Box sx={{ padding: '10px 14px', width: 440 }} role="group" aria-label="Swaths">
       {READY_MADE.map((swath) => (
-        <button key={swath.name} type="button" className="choice" onClick={() => show(swath)}>
+        <MenuItem key={swath.name} onClick={() => show(swath)}>
           <span>
             <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
+            <span className="faint block">{swath.does}</span>
           </span>
-          <span className="faint">{swath.does}</span>
-        </button>
+        </MenuItem>
       ))}
-      <p className="faint" style={{ margin: '10px 0 2px' }}>
+      <p className="note">
         {own.length > 0 ? 'Kept here' : 'None of your own yet: stack conditions, then keep them by a name.'}
       </p>
       {own.map((swath) => (
-        <div key={swath.id} style={{ display: 'flex', alignItems: 'center' }}>
-          <button type="button" className="choice" style={{ flex: 1 }} onClick={() => show(swath)}>
+        <div className="bar" key={swath.id}>
+          <MenuItem className="room" onClick={() => show(swath)}>
             <span>
               <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
             </span>
-          </button>
+          </MenuItem>
           <Button aria-label={`Remove the swath ${swath.name}`} onClick={() => remove.mutate(swath.id)}>
             Remove
           </Button>
         </div>
       ))}
       <KeepSwath account={account} state={state} onKept={() => void refresh().then(onDone)} />
-    </div>
+    </Box>
   );
 }
 
@@ -110,18 +113,17 @@ function KeepSwath({ account, state, onKept }: { account: number; state: FieldSt
   return (
     <form
       className="bar"
-      style={{ marginTop: 8 }}
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') keep.mutate();
       }}
     >
-      <input
+      <TextBox
         aria-label="Name of the swath"
         placeholder="Name for these conditions"
         value={name}
         maxLength={60}
-        style={{ flex: 1 }}
+        isWide
         onChange={(event) => setName(event.target.value)}
       />
       <Button type="submit" variant="contained" disabled={name.trim() === '' || keep.isPending}>

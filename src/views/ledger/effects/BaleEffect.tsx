@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import { formatMoney } from '../../../core/units';
 import type { BaleEffects } from '../../../contract/effects';
 import { signed } from '../../shared/tray/money';
@@ -17,24 +18,16 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
   const { bale } = effects;
   const says = expected.spend !== 0 || expected.sales !== 0;
   return (
-    <section
-      aria-label="Measured effect"
-      style={{
-        border: '1px solid var(--hairline)',
-        borderRadius: 3,
-        padding: '8px 12px',
-        margin: '0 0 12px',
-      }}
-    >
-      <div className="bar" style={{ gap: 20, alignItems: 'flex-start', flexWrap: 'wrap' }}>
-        <div style={{ minWidth: 150 }}>
+    <section className="framed" aria-label="Measured effect">
+      <Box className="bar" sx={{ gap: '20px', alignItems: 'flex-start', flexWrap: 'wrap' }}>
+        <Box sx={{ minWidth: 150 }}>
           <div className="faint">What it did</div>
           <strong
             className={bale.verdict === 'against' ? 'over' : bale.verdict === 'as wanted' ? 'under' : ''}
           >
             {VERDICTS[bale.verdict]}
           </strong>
-        </div>
+        </Box>
         {bale.measured > 0 && (
           <>
             <Figure name="Spend">
@@ -53,8 +46,8 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
             )}
           </>
         )}
-      </div>
-      <p className="faint" style={{ margin: '4px 0 0' }}>
+      </Box>
+      <p className="note">
         {howMeasured(bale)}
         {says &&
           ` Expected were spend ${signed(expected.spend)} and sales ${signed(expected.sales)} ${currency} a month.`}

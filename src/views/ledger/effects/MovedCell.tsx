@@ -14,12 +14,9 @@ export function MovedCell({ moved, isMoreGood, name }: MovedCellProps) {
   const { change, low, high } = moved;
   const words = `${movedWords(low)} to ${movedWords(high)}`;
   return (
-    <span style={{ display: 'inline-grid', justifyItems: 'end' }} title={`80 % interval ${words}`}>
+    <span className="measured" title={`80 % interval ${words}`}>
       <span>
-        <strong>{movedWords(change)}</strong>{' '}
-        <span className="faint" style={{ fontSize: 12 }}>
-          {words}
-        </span>
+        <strong>{movedWords(change)}</strong> <span className="faint small">{words}</span>
       </span>
       <Interval
         change={change}

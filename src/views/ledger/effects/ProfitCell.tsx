@@ -5,9 +5,9 @@ import { signed } from '../../shared/tray/money';
 export function ProfitCell({ profit }: { profit: EffectInfo['profit'] }) {
   if (!profit) return <span className="faint">–</span>;
   return (
-    <span style={{ display: 'inline-grid' }} title="80 % interval">
+    <span className="measured" title="80 % interval">
       <strong>{signed(profit.perMonth)}</strong>
-      <span className="faint" style={{ fontSize: 12 }}>
+      <span className="faint small">
         {signed(profit.low)} to {signed(profit.high)}
       </span>
     </span>

@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { useQuery } from '@tanstack/react-query';
 import { CHANGE_PURPOSES } from '../../../core/changes';
 import { formatCount, formatDay } from '../../../core/units';
@@ -7,6 +12,7 @@ import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
 import { MovedCell } from './MovedCell';
 import { ProfitCell } from './ProfitCell';
+import { Facts } from '../../shared/kit';
 
 /** Which sorts of changes did what they were to do, over all bales. */
 export function WhatWorked({ account }: { account: AccountInfo }) {
@@ -16,14 +22,12 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
   });
   return (
     <>
-      <h2 className="serif" style={{ margin: '0 0 4px', fontSize: 18, fontWeight: 500 }}>
-        Which changes worked
-      </h2>
-      <p className="faint" style={{ margin: '0 0 12px', maxWidth: 760 }}>
+      <h2 className="pageTitle">Which changes worked</h2>
+      <Box component="p" className="faint" sx={{ margin: '0 0 12px', maxWidth: 760 }}>
         The days after each change against the same weekdays before it, over what untouched targets of like
         kind, size and standing did on them. Ranges hold four times in five; where one leaves the middle line,
         the change is sure. {data && `Orders are in through ${formatDay(data.settledThrough)}.`}
-      </p>
+      </Box>
       {error && (
         <p role="alert" className="over">
           {error.message}
@@ -36,43 +40,43 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
         </p>
       )}
       {data && data.purposes.length > 0 && (
-        <table className="plain" aria-label="Effects by sort of change">
-          <thead>
-            <tr>
-              <th>Changes</th>
-              <th className="figure">Number</th>
-              <th className="figure">Spend</th>
-              <th className="figure">Sales</th>
-              <th className="figure">ACOS</th>
-              <th className="figure">Profit {account.currency}/mo</th>
-              <th>Verdict</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Facts aria-label="Effects by sort of change">
+          <TableHead>
+            <TableRow>
+              <TableCell>Changes</TableCell>
+              <TableCell className="figure">Number</TableCell>
+              <TableCell className="figure">Spend</TableCell>
+              <TableCell className="figure">Sales</TableCell>
+              <TableCell className="figure">ACOS</TableCell>
+              <TableCell className="figure">Profit {account.currency}/mo</TableCell>
+              <TableCell>Verdict</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {data.purposes.map(({ purpose, changes, mixed, expected, effect }) => (
-              <tr key={purpose}>
-                <td style={{ maxWidth: 320 }}>
+              <TableRow key={purpose}>
+                <TableCell sx={{ maxWidth: 320 }}>
                   <strong>{CHANGE_PURPOSES[purpose]}</strong>
-                  <div className="faint" style={{ fontSize: 12.5 }}>
+                  <div className="faint small">
                     {howMeasured(effect)}
                     {mixed > 0 &&
                       ` ${formatCount(mixed)} left out: other sorts of changes were made on them the same day.`}
                   </div>
-                </td>
-                <td className="figure">{formatCount(changes)}</td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">{formatCount(changes)}</TableCell>
+                <TableCell className="figure">
                   <MovedCell moved={effect.spend} isMoreGood={false} name="Spend" />
-                </td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">
                   <MovedCell moved={effect.sales} isMoreGood name="Sales" />
-                </td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">
                   <MovedCell moved={effect.acos} isMoreGood={false} name="ACOS" />
-                </td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">
                   <ProfitCell profit={effect.profit} />
-                </td>
-                <td
+                </TableCell>
+                <TableCell
                   className={
                     effect.verdict === 'against' ? 'over' : effect.verdict === 'as wanted' ? 'under' : 'faint'
                   }
@@ -81,15 +85,15 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                     ? 'not told apart'
                     : VERDICTS[effect.verdict]}
                   {(expected.spend !== 0 || expected.sales !== 0) && (
-                    <div className="faint" style={{ fontSize: 12 }}>
+                    <div className="faint small">
                       expected: spend {signed(expected.spend)}, sales {signed(expected.sales)}
                     </div>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
     </>
   );

@@ -8,12 +8,12 @@ import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import { History } from '../../shared/evidence/History';
-import { EVIDENCE_WIDTH } from '../../shared/evidence/look';
 import { Notes } from '../../shared/evidence/Notes';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import type { LoadedLens } from '../../../plans/field';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
-import { EvidenceName, StepEvidence } from '../frame/StepEvidence';
+import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { StepEvidence } from '../frame/StepEvidence';
 import { BidSlider } from './BidSlider';
 import { LaterForm } from './LaterForm';
 import { reasonOf } from '../../../plans/bids';
@@ -70,7 +70,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
         name={table.name[row]}
         place={[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
       />
-      <p style={{ margin: '0 0 8px' }}>{reasonOf(plan, table, row)}</p>
+      <p className="line">{reasonOf(plan, table, row)}</p>
       {proposal.from > 0 && (
         <BidSlider
           key={targetId}
@@ -82,7 +82,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           decisions={decisions}
         />
       )}
-      <div className="bar" style={{ margin: '6px 0 0' }}>
+      <div className="bar">
         <LaterForm
           today={account.today}
           onLater={(until) => void decisions.put([targetId], 'later', { until })}
@@ -107,7 +107,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
         last={last}
         settledTo={window.to}
         asked={days}
-        marks={(stripFrom, stripTo) => (
+        marks={(stripFrom, stripTo, width) => (
           <History
             account={account.id}
             table={table}
@@ -115,7 +115,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
             from={from}
             stripFrom={stripFrom}
             stripTo={stripTo}
-            width={EVIDENCE_WIDTH}
+            width={width}
           />
         )}
       />

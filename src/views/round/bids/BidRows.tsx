@@ -4,6 +4,7 @@ import type { LensTable } from '../../../core/lenses';
 import { formatDay } from '../../../core/units';
 import { reasonOf } from '../../../plans/bids';
 import { pageLink } from '../../shared/frame/pages';
+import { Empty, PlaceLink } from '../../shared/kit';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
@@ -50,11 +51,7 @@ export function BidRows(props: BidRowsProps) {
         const why = aside
           ? `${ASIDE_WORDS[aside.verdict]}${aside.until ? ` until ${formatDay(aside.until)}` : ''}${aside.note ? `: ${aside.note}` : ''}`
           : reasonOf(plan, table, row);
-        return (
-          <span title={`${table.place[row]} — ${why}`}>
-            {table.place[row]} — {why}
-          </span>
-        );
+        return <span title={why}>{why}</span>;
       }}
       empty={
         <NoRows
@@ -73,19 +70,24 @@ const ASIDE_WORDS = { left: 'Left as it is', later: 'Put off', 'accepted-loss': 
 
 /** What is missing before bids can be tuned at all; null when nothing is. */
 function lackingOf({ id }: AccountInfo, table: LensTable) {
+  const setup = (words: string) => <PlaceLink href={pageLink('setup', id)}>{words}</PlaceLink>;
   if (table.size === 0)
     return (
-      <p>
-        The account has no targets yet. <a href={pageLink('setup', id)}>Sync it or import its structure</a> to
-        begin.
-      </p>
+      <Empty
+        why="Bids are tuned on targets: keywords, items and automatic groups."
+        next={setup('Sync the account, or import its campaigns and targets')}
+      >
+        The account has no targets yet.
+      </Empty>
     );
   if (table.value.every((bid) => Number.isNaN(bid)))
     return (
-      <p>
-        No bid of the account is known: search-term reports do not tell bids.{' '}
-        <a href={pageLink('setup', id)}>Import a list of targets with their bids</a>, or connect the account.
-      </p>
+      <Empty
+        why="Search-term reports do not tell bids."
+        next={setup('Import a list of targets with their bids, or connect the account')}
+      >
+        No bid of the account is known.
+      </Empty>
     );
   return null;
 }

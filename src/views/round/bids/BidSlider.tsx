@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useQuery } from '@tanstack/react-query';
@@ -5,10 +10,11 @@ import type { AccountInfo } from '../../../contract/api';
 import { monthAt, monthNow, proposalAt } from '../../../core/bids';
 import type { BidSettings, Month, PlanColumns } from '../../../core/bids';
 import type { LensTable } from '../../../core/lenses';
-import { formatMoney, formatShare } from '../../../core/units';
+import { formatMoney, formatNumber, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
 import { actOf } from '../../../plans/bids';
 import type { BidDecisions } from './useBidWork';
+import { Facts } from '../../shared/kit';
 
 interface BidSliderProps {
   account: AccountInfo;
@@ -42,7 +48,7 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
   ];
   return (
     <div>
-      <div className="bar" style={{ justifyContent: 'space-between' }}>
+      <Box className="bar" sx={{ justifyContent: 'space-between' }}>
         <span>
           Bid <strong>{act.isPause ? 'paused' : formatMoney(act.to)}</strong>{' '}
           <span className="faint">{account.currency}</span>
@@ -59,8 +65,8 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
         >
           {act.isPause ? 'Do not pause' : 'Pause instead'}
         </Button>
-      </div>
-      <div style={{ padding: '0 10px' }}>
+      </Box>
+      <Box sx={{ padding: '0 10px' }}>
         <Slider
           size="small"
           aria-label="Bid"
@@ -76,24 +82,24 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
           onChange={(_, next) => decisions.edit(id, { kind: 'bid', to: next as number })}
           sx={{ marginBottom: '18px', '& .MuiSlider-markLabel': { fontSize: 11, top: 24 } }}
         />
-      </div>
-      <table className="plain" style={{ fontSize: 12.5 }} aria-label="Forecast of a month">
-        <thead>
-          <tr>
-            <th>A month</th>
+      </Box>
+      <Facts sx={{ fontSize: 12.5 }} aria-label="Forecast of a month">
+        <TableHead>
+          <TableRow>
+            <TableCell>A month</TableCell>
             {HEADINGS.map((heading) => (
-              <th key={heading} className="figure">
+              <TableCell key={heading} className="figure">
                 {heading}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           <Line label="now" month={now} />
           <Line label={act.isPause ? 'paused' : 'at this bid'} month={after} />
-        </tbody>
-      </table>
-      <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
+        </TableBody>
+      </Facts>
+      <p className="note">
         {suggested
           ? `The market suggests ${formatMoney(suggested.bid)} (${formatMoney(suggested.low)}–${formatMoney(suggested.high)}).`
           : suggestion.isLoading
@@ -108,15 +114,15 @@ const HEADINGS = ['Clicks', 'CPC', 'Spend', 'Sales', 'ACOS'];
 
 function Line({ label, month: { clicks, spend, sales } }: { label: string; month: Month }) {
   return (
-    <tr>
-      <td className="faint" style={{ whiteSpace: 'nowrap' }}>
+    <TableRow>
+      <TableCell className="faint" sx={{ whiteSpace: 'nowrap' }}>
         {label}
-      </td>
-      <td className="figure">{clicks.toFixed(clicks < 10 ? 1 : 0)}</td>
-      <td className="figure">{formatMoney(clicks > 0 ? spend / clicks : null)}</td>
-      <td className="figure">{formatMoney(spend)}</td>
-      <td className="figure">{formatMoney(sales)}</td>
-      <td className="figure">{formatShare(sales > 0 ? spend / sales : null)}</td>
-    </tr>
+      </TableCell>
+      <TableCell className="figure">{formatNumber(clicks, clicks < 10 ? 1 : 0)}</TableCell>
+      <TableCell className="figure">{formatMoney(clicks > 0 ? spend / clicks : null)}</TableCell>
+      <TableCell className="figure">{formatMoney(spend)}</TableCell>
+      <TableCell className="figure">{formatMoney(sales)}</TableCell>
+      <TableCell className="figure">{formatShare(sales > 0 ? spend / sales : null)}</TableCell>
+    </TableRow>
   );
 }

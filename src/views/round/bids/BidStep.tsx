@@ -25,7 +25,7 @@ interface BidStepProps extends RoundAt {
 }
 
 /** A step that tunes bids: the cut line, its targets with what is proposed, and the evidence of the focused one. */
-export function BidStep({ account, fault, state, work, spec }: BidStepProps) {
+export function BidStep({ account, fault, window, state, work, spec }: BidStepProps) {
   const { loaded, plan, arranged, decisions, view, step, settings } = work;
   const { rows, shown } = view;
   const [isAdding, setAdding] = useState(false);
@@ -71,9 +71,11 @@ export function BidStep({ account, fault, state, work, spec }: BidStepProps) {
   return (
     <>
       <StepFrame
-        state={state}
         view={view}
         head={{
+          account,
+          window,
+          state,
           sentence: summary ? sentenceOf(spec, summary, currency) : WAITING,
           proposed: summary?.left ?? 0,
           all: { count: arranged?.all ?? 0, word: 'targets' },

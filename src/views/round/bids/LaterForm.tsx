@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { addDays } from '../../../core/units';
+import { DayField } from '../../shared/kit';
 
 const USUAL_DAYS = 7;
 
@@ -18,14 +19,7 @@ export function LaterForm({ today, onLater }: { today: string; onLater: (until: 
       <Button type="submit" disabled={until <= today} sx={{ padding: '0 6px' }}>
         Later, on
       </Button>
-      <input
-        type="date"
-        aria-label="Later, on"
-        value={until}
-        min={addDays(today, 1)}
-        onChange={(event) => setUntil(event.target.value)}
-        style={{ width: 116 }}
-      />
+      <DayField label="Later, on" value={until} min={addDays(today, 1)} onChange={setUntil} />
     </form>
   );
 }

@@ -4,9 +4,10 @@ import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { PACES } from '../../../core/bids';
 import type { BidChoices } from '../../../core/bids';
-import { formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import { NumberField } from '../../shared/NumberField';
+import { formatShare } from '../../../core/units';
 import type { BidWork } from './useBidWork';
+import { Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 const PACE_WORDS: Record<BidChoices['pace'], string> = {
   careful: 'careful',
@@ -21,109 +22,95 @@ const AIM_WORDS: Record<BidChoices['aim'], string> = {
   strict: 'stay under the target',
 };
 
+const AIM_SHORT = { 'keep profit': 'keep profit', strict: 'strict' };
+const PACE_NAMES = [...Object.keys(PACES), 'own'] as BidChoices['pace'][];
+
 /** How far bids may move in a round, toward what, and within which limits. */
 export function PaceBar({ account, work }: { account: AccountInfo | undefined; work: BidWork }) {
   const { choices, setChoices, settings } = work;
   const [isOpen, setOpen] = useState(false);
   const anchor = useRef<HTMLButtonElement>(null);
   const { down, up } = settings.step;
-  const money = (micros: number | null) => (micros ?? 0) / MICROS_PER_UNIT;
-  const orNull = (value: number) => (value > 0 ? toMicros(value) : null);
+  const currency = account?.currency ?? '';
+  const orNull = (micros: number) => (micros > 0 ? micros : null);
   return (
     <>
-      <label className="faint">
-        Pace{' '}
-        <select
-          aria-label="Pace"
-          style={{ maxWidth: 110 }}
-          value={choices.pace}
-          onChange={(event) => setChoices({ pace: event.target.value as BidChoices['pace'] })}
-        >
-          {Object.keys({ ...PACES, own: 0 }).map((pace) => (
-            <option key={pace} value={pace}>
-              {PACE_WORDS[pace as BidChoices['pace']]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <Button ref={anchor} onClick={() => setOpen(true)} sx={{ padding: '0 6px' }}>
+      <Choice
+        label="Pace"
+        isLabelled
+        value={choices.pace}
+        onChange={(pace) => setChoices({ pace: pace as BidChoices['pace'] })}
+      >
+        {PACE_NAMES.map((pace): Option => [pace, PACE_WORDS[pace]])}
+      </Choice>
+      <Button ref={anchor} onClick={() => setOpen(true)} title="How bids move">
         −{formatShare(down, 0)} / +{formatShare(up, 0)}
-        {choices.aim === 'grow' ? '' : `, ${AIM_WORDS[choices.aim]}`}
+        {choices.aim === 'grow' ? '' : ` · ${AIM_SHORT[choices.aim]}`}
       </Button>
       <Popover open={isOpen} anchorEl={anchor.current} onClose={() => setOpen(false)}>
-        <div
-          style={{ display: 'grid', gap: 10, padding: 16, maxWidth: 380 }}
-          role="group"
-          aria-label="How bids move"
-        >
-          <label>
-            Aim{' '}
-            <select
-              aria-label="Aim"
-              value={choices.aim}
-              onChange={(event) => setChoices({ aim: event.target.value as BidChoices['aim'] })}
-            >
-              {Object.entries(AIM_WORDS).map(([aim, words]) => (
-                <option key={aim} value={aim}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
-          <NumberField
-            label="% down at most, own pace"
-            value={choices.own.down * 100}
-            min={1}
-            step={5}
-            onChange={(value) =>
-              setChoices({ pace: 'own', own: { ...choices.own, down: Math.min(0.95, value / 100) } })
-            }
+        <div className="popForm" role="group" aria-label="How bids move">
+          <Choice
+            label="Aim"
+            isLabelled
+            value={choices.aim}
+            onChange={(aim) => setChoices({ aim: aim as BidChoices['aim'] })}
+          >
+            {Object.entries(AIM_WORDS)}
+          </Choice>
+          <ShareField
+            label="Down by at most"
+            after="a round, at your own pace"
+            share={choices.own.down}
+            least={0.01}
+            most={0.95}
+            step={0.05}
+            onShare={(share) => setChoices({ pace: 'own', own: { ...choices.own, down: share } })}
           />
-          <NumberField
-            label="% up at most, own pace"
-            value={choices.own.up * 100}
-            min={1}
-            step={5}
-            onChange={(value) => setChoices({ pace: 'own', own: { ...choices.own, up: value / 100 } })}
+          <ShareField
+            label="Up by at most"
+            after="a round, at your own pace"
+            share={choices.own.up}
+            least={0.01}
+            step={0.05}
+            onShare={(share) => setChoices({ pace: 'own', own: { ...choices.own, up: share } })}
           />
-          <NumberField
-            label={`${account?.currency ?? ''} floor of bids; 0: the market’s`}
-            value={money(choices.floor)}
-            min={0}
-            step={0.01}
-            onChange={(value) => setChoices({ floor: orNull(value) })}
+          <MoneyField
+            label="No bid below"
+            after="empty: the market’s least bid"
+            micros={choices.floor}
+            currency={currency}
+            step={settings.limits.bidStep}
+            onMicros={(floor) => setChoices({ floor: orNull(floor) })}
+            onNone={() => setChoices({ floor: null })}
           />
-          <NumberField
-            label={`${account?.currency ?? ''} cap of bids; 0: none`}
-            value={money(choices.cap)}
-            min={0}
-            step={0.1}
-            onChange={(value) => setChoices({ cap: orNull(value) })}
+          <MoneyField
+            label="No bid above"
+            after="empty: no cap"
+            micros={choices.cap}
+            currency={currency}
+            step={settings.limits.bidStep}
+            onMicros={(cap) => setChoices({ cap: orNull(cap) })}
+            onNone={() => setChoices({ cap: null })}
           />
-          <label>
-            Evidence at least{' '}
-            <select
-              aria-label="Evidence at least"
-              value={choices.leastEvidence}
-              onChange={(event) =>
-                setChoices({ leastEvidence: event.target.value as BidChoices['leastEvidence'] })
-              }
-            >
-              <option value="thin">thin</option>
-              <option value="fair">fair</option>
-              <option value="strong">strong</option>
-            </select>
-          </label>
+          <Choice
+            label="Evidence at least"
+            isLabelled
+            value={choices.leastEvidence}
+            onChange={(next) => setChoices({ leastEvidence: next as BidChoices['leastEvidence'] })}
+          >
+            {['thin', 'fair', 'strong']}
+          </Choice>
           <NumberField
-            label="days a changed bid is left alone"
+            label="A changed bid is left alone for"
+            unit="days"
             value={choices.coolDown}
             min={0}
             step={1}
             onChange={(coolDown) => setChoices({ coolDown: Math.round(coolDown) })}
           />
-          <p className="faint" style={{ margin: 0, fontSize: 12.5 }}>
+          <p className="note">
             A bid moves toward what its clicks are worth, by at most one step a round. “Straight to wanted” is
-            for the first round on an account: look at the summary before you accept.
+            for the first round on an account: read the summary before you accept.
           </p>
         </div>
       </Popover>

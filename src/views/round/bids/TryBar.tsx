@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { AccountInfo } from '../../../contract/api';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -24,10 +25,10 @@ export function TryBar({ account, trial, onBack }: TryBarProps) {
     ['profit', whole(now.profit), whole(after.profit)],
   ];
   return (
-    <div
+    <Box
       role="status"
       aria-label="Tried target"
-      style={{
+      sx={{
         display: 'flex',
         alignItems: 'center',
         flexWrap: 'wrap',
@@ -42,15 +43,15 @@ export function TryBar({ account, trial, onBack }: TryBarProps) {
         {formatCount(down)} bids down, {formatCount(up)} up; a month in {account.currency}:
       </span>
       {figures.map(([label, from, to]) => (
-        <span key={label} style={{ whiteSpace: 'nowrap' }}>
+        <span className="oneLine" key={label}>
           <span className="faint">{label}</span> {from} → <strong>{to}</strong>
         </span>
       ))}
-      <span style={{ flex: 1 }} />
+      <span className="room" />
       <Button onClick={onBack}>Back to {formatShare(account.targetAcos, 0)}</Button>
       <Button variant="outlined" onClick={() => void setTarget(acos)}>
         Make it the target
       </Button>
-    </div>
+    </Box>
   );
 }

@@ -1,7 +1,11 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
 import type { BidProposal } from '../../../core/bids';
 import { GRADES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { formatMoney, formatShare } from '../../../core/units';
+import { Facts } from '../../shared/kit';
 
 interface WorthProps {
   proposal: BidProposal;
@@ -28,18 +32,18 @@ export function Worth({ proposal, table, row, currency }: WorthProps) {
     ['Wanted bid', formatMoney(wanted), ''],
   ];
   return (
-    <table className="plain" style={{ fontSize: 12.5, marginTop: 8 }} aria-label={`Worth, ${currency}`}>
-      <tbody>
+    <Facts sx={{ fontSize: 12.5, marginTop: '8px' }} aria-label={`Worth, ${currency}`}>
+      <TableBody>
         {lines.map(([label, value, more]) => (
-          <tr key={label}>
-            <td className="faint">{label}</td>
-            <td className="figure">{value}</td>
-            <td className="figure faint" style={{ whiteSpace: 'nowrap' }}>
+          <TableRow key={label}>
+            <TableCell className="faint">{label}</TableCell>
+            <TableCell className="figure">{value}</TableCell>
+            <TableCell className="figure faint" sx={{ whiteSpace: 'nowrap' }}>
               {more}
-            </td>
-          </tr>
+            </TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Facts>
   );
 }

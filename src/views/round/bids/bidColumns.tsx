@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { BID_STEPS, monthNow, proposalAt, stakeOf } from '../../../core/bids';
 import type { PlanColumns } from '../../../core/bids';
 import { sumsAt } from '../../../core/lenses';
@@ -7,12 +8,14 @@ import type { MeasureKey } from '../../../core/measures';
 import { DASH, formatMoney, formatOnStep, formatShare } from '../../../core/units';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
+import { explain } from '../../shared/explain';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { formatField } from '../../shared/formatValue';
 import { DecideButtons } from '../frame/DecideButtons';
 import { actOf } from '../../../plans/bids';
 import type { BidStepSpec } from './bidSpec';
 import type { BidDecisions } from './useBidWork';
+import { NameCell } from '../frame/NameCell';
 
 interface ColumnContext {
   spec: BidStepSpec;
@@ -29,7 +32,7 @@ interface ColumnContext {
   isAside: boolean;
 }
 
-const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '62px', spend: '58px', acos: '54px' };
+const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '60px', spend: '56px', acos: '54px' };
 
 /** Columns of a step that tunes bids. */
 export function bidColumns(context: ColumnContext): Column<number>[] {
@@ -48,10 +51,11 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
       width: 'minmax(120px, 1fr)',
       sortable: true,
       cell: (row) => (
-        <span title={table.name[row]}>
-          <strong style={{ fontWeight: 600 }}>{table.name[row]}</strong>{' '}
-          {table.kind[row] !== table.name[row] && <span className="faint">{table.kind[row]}</span>}
-        </span>
+        <NameCell
+          name={table.name[row]}
+          marks={table.kind[row] !== table.name[row] && <span className="faint">{table.kind[row]} </span>}
+          place={table.place[row]}
+        />
       ),
     },
     ...spec.figures.map((key) => figure(key, context)),
@@ -60,7 +64,7 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
       label: spec.stake.label,
       definition: spec.stake.definition,
       unit: currency,
-      width: '66px',
+      width: '62px',
       isFigure: true,
       sortable: true,
       cell: (row) => {
@@ -74,25 +78,26 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
       label: 'Bid',
       definition: 'The present bid and the proposed one',
       unit: currency,
-      width: '112px',
+      width: '104px',
       isFigure: true,
       sortable: true,
       cell: (row) => <Move row={row} {...context} />,
     },
-    { key: 'decide', label: '', width: '84px', cell: (row) => <Decide row={row} {...context} /> },
+    { key: 'decide', label: '', width: '80px', cell: (row) => <Decide row={row} {...context} /> },
   ];
 }
 
 function figure(key: MeasureKey, { table, currency }: ColumnContext): Column<number> {
-  const { label, unit, definition, of } = measure(key);
+  const spec = measure(key);
+  const { label, unit, of } = spec;
   return {
     key,
     label,
     unit: unit === 'money' ? currency : '',
-    width: WIDTHS[key] ?? '48px',
+    width: WIDTHS[key] ?? '44px',
     isFigure: true,
     sortable: true,
-    definition,
+    definition: explain(spec, currency),
     cell: (row) => formatField(key, of(sumsAt(table.now, row))),
   };
 }
@@ -111,13 +116,13 @@ function Move({ row, plan, table, decisions, step, editing, onEditing }: ColumnC
   const isEdited = decisions.edits.has(id);
   const share = act.to / act.from - 1;
   return (
-    <span style={{ display: 'inline-flex', gap: 4, justifyContent: 'flex-end', width: '100%' }}>
+    <span className="move">
       <span className="faint">{formatOnStep(act.from, step)}</span>
       <span className={act.to < act.from ? 'over' : act.to > act.from ? 'under' : 'faint'}>
         {act.to < act.from ? '↓' : act.to > act.from ? '↑' : '='}
       </span>
       <span
-        style={{ fontWeight: 650, minWidth: 34, fontStyle: isEdited ? 'italic' : undefined }}
+        className={isEdited ? 'moved edited' : 'moved'}
         title={`${share < 0 ? '−' : '+'}${formatShare(Math.abs(share), 0)}${isEdited ? ', edited by hand' : ''}`}
       >
         <BidCell
@@ -139,9 +144,9 @@ function Decide({ row, table, plan, decisions, onAccept, isAside }: ColumnContex
   const id = table.targetId[row];
   if (isAside)
     return (
-      <button type="button" onClick={() => void decisions.takeBack([id])}>
+      <Button variant="link" onClick={() => void decisions.takeBack([id])}>
         Take back
-      </button>
+      </Button>
     );
   if (decisions.stagedIds.includes(id)) return <span className="faint">in the tray</span>;
   if (monthNow(plan, row).clicks === 0 && plan.from[row] === 0) return null;

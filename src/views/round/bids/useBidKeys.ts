@@ -47,7 +47,6 @@ export function useBidKeys(view: BidKeys): void {
     ...deciding,
     o: view.onLoss,
     a: view.onAsk,
-    u: () => void decisions.undo(),
     e: () => rows.focusedRow !== null && view.onEditing(rows.focusedRow),
     '[': () => nudge(0.95),
     ']': () => nudge(1.05),

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { BID_QUEUE, idsOfSubject, targetSubject } from '../../../contract/aside';
 import type { AccountInfo } from '../../../contract/api';
@@ -14,6 +13,7 @@ import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { PointSource } from '../../shared/picture/points';
 import type { TrayState } from '../../shared/tray/useTray';
+import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
 import type { ChoicesState } from '../../shared/useChoices';
 import { useDecisions } from '../decisions/useDecisions';
@@ -74,22 +74,18 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);
-  const lens = useQuery<LoadedLens, Error>({
-    queryKey: ['bids', account?.id, version, state.from, state.to],
-    queryFn: () => engine.loadBids(account!.id, version, state.from ?? undefined, state.to ?? undefined),
-    enabled: account !== undefined,
-    staleTime: Infinity,
-    // The worker holds one load; one that was left is loaded anew.
-    gcTime: 0,
-    meta: { inWorker: true },
-    refetchOnWindowFocus: false,
-  });
+  const lens = useWorkerLoad<LoadedLens>(
+    ['bids', account?.id, version, state.from, state.to],
+    () => engine.loadBids(account!.id, version, state.from ?? undefined, state.to ?? undefined),
+    account !== undefined,
+  );
   const { data: loaded } = lens;
   const decisions = useBidDecisions(account, tray);
   const { answer: plan, error: planFault } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
     loaded?.loadId,
     settings,
     (id, asked) => engine.planBids(id, asked),
+    lens.onGone,
   );
   const asked: Omit<BidsAsked, 'staged' | 'aside'> = {
     step,
@@ -107,6 +103,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
     loaded?.loadId,
     { ...asked, staged: inOrder(decisions.stagedIds), aside: inOrder(decisions.asideIds) },
     (id, all) => engine.arrangeBids(id, all),
+    lens.onGone,
   );
   const source = useMemo(() => (plan ? sourceOf(plan) : null), [plan]);
   const view = useStepRows(arranged?.rows, source, `${step} ${state.show}`);
@@ -127,10 +124,14 @@ export function useBidWork({ account, state, tray }: RoundAt) {
     view,
     left: arranged?.steps ?? [],
     staged: stagedBySteps(decisions, step),
+    hasData: !loaded || hasBids(loaded),
   };
 }
 
 export type BidWork = ReturnType<typeof useBidWork>;
+
+/** Whether there is a bid to tune at all. */
+const hasBids = ({ table }: LoadedLens) => table.value.some((bid) => !Number.isNaN(bid));
 
 /** Accepted in this tray, by the step in which it was; what is under way belongs to the step that is shown. */
 function stagedBySteps({ pending, underWay }: BidDecisions, step: BidStepName): Record<string, number> {

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { AsideVerdict } from '../../../contract/aside';
 import type { NewChange } from '../../../contract/changes';
+import type { Undoing } from '../../shared/undo/undoStore';
 import { DecisionStore } from './decisionStore';
 
 const change = (targetId: number): NewChange => ({
@@ -13,14 +14,14 @@ const accepted = (id: number) => ({ subject: `target ${id}`, changes: [change(id
 
 let told: string[];
 let staged: NewChange[][];
-let withdrawn: number[][];
+let undoable: { words: string; undoing: Undoing; isQuiet: boolean }[];
 let verdicts: { subjects: string[]; verdict: AsideVerdict | 'back' }[];
 /** Holds an answer back until it is let go, or has it fail. */
 let answer: () => Promise<void>;
 let store: DecisionStore<{ to: number }>;
 
 beforeEach(() => {
-  [told, staged, withdrawn, verdicts] = [[], [], [], []];
+  [told, staged, undoable, verdicts] = [[], [], [], []];
   answer = () => Promise.resolve();
   store = new DecisionStore(() => ({
     noun: 'target',
@@ -29,10 +30,9 @@ beforeEach(() => {
       await answer();
       return changes.map((_, at) => (at === 1 ? null : staged.length * 10 + at));
     },
-    withdraw: async (ids) => {
-      withdrawn.push(ids);
-      await answer();
-    },
+    did: (one, isQuiet) => undoable.push({ ...one, isQuiet }),
+    during: (work) => work,
+    queue: 'bids',
     putAside: async (subjects, verdict) => {
       verdicts.push({ subjects, verdict });
       await answer();
@@ -55,16 +55,16 @@ function held() {
 }
 
 describe('accepted rows', () => {
-  test('leave the queue at once, and are taken out of the tray again by undo', async () => {
+  test('leave the queue at once, and can be taken out of the tray again', async () => {
     const { go } = held();
     const done = store.accept([accepted(1)]);
     expect(store.snapshot()).toMatchObject({ underWay: ['target 1'], isBusy: true });
     go();
     await done;
     expect(store.snapshot()).toMatchObject({ underWay: [], isBusy: false });
-    await store.undo();
-    expect(withdrawn).toEqual([[10]]);
-    expect(told).toEqual(['1 change taken out of the tray.']);
+    expect(undoable).toEqual([
+      { words: '1 change accepted', undoing: { kind: 'take-out', ids: [10] }, isQuiet: true },
+    ]);
   });
 
   test('come back where the server refuses them, and there is nothing to undo', async () => {
@@ -73,8 +73,7 @@ describe('accepted rows', () => {
     fail(new Error('no'));
     await done;
     expect(store.snapshot().underWay).toEqual([]);
-    await store.undo();
-    expect(told).toEqual(['Nothing to undo on this page.']);
+    expect(undoable).toEqual([]);
   });
 
   test('go as one request, each waiting for its own first change; what was there already is told', async () => {
@@ -82,23 +81,25 @@ describe('accepted rows', () => {
     await store.accept([accepted(1), pair]);
     expect(staged[0].map(({ after }) => after)).toEqual([undefined, undefined, 1]);
     expect(told).toEqual(['1 change staged or under way already.']);
-    await store.undo();
-    expect(withdrawn).toEqual([[10, 12]]);
+    expect(undoable[0].undoing).toEqual({ kind: 'take-out', ids: [10, 12] });
   });
 });
 
 describe('rows that are put aside', () => {
-  test('are away at once, told with their day, and back by undo', async () => {
+  test('are away at once, told with their day, and can come back', async () => {
     const { go } = held();
     const done = store.put(['target 1', 'target 2'], 'left');
     expect([...store.snapshot().ahead.keys()]).toEqual(['target 1', 'target 2']);
     go();
     await done;
     expect(store.snapshot().ahead.size).toBe(0);
-    expect(told).toEqual(['2 targets left as they are until 23 Dec. u takes it back.']);
-    await store.undo();
-    expect(verdicts.at(-1)).toEqual({ subjects: ['target 1', 'target 2'], verdict: 'back' });
-    expect(told.at(-1)).toBe('2 targets back in the queue.');
+    expect(undoable).toEqual([
+      {
+        words: '2 targets left as they are until 23 Dec',
+        undoing: { kind: 'back-in-queue', queue: 'bids', subjects: ['target 1', 'target 2'] },
+        isQuiet: false,
+      },
+    ]);
   });
 
   test('stay where they are when the server refuses it, with its sentence', async () => {
@@ -122,30 +123,6 @@ describe('rows that are put aside', () => {
     await two;
     expect(store.snapshot().ahead.size).toBe(0);
   });
-});
-
-test('an undo that is refused can be tried again; the last decision goes first', async () => {
-  await store.accept([accepted(1)]);
-  await store.put(['target 2'], 'left');
-  const { fail } = held();
-  const refused = store.undo();
-  fail(new Error('down'));
-  await refused;
-  answer = () => Promise.resolve();
-  await store.undo();
-  await store.undo();
-  expect(verdicts.map(({ verdict }) => verdict)).toEqual(['left', 'back', 'back']);
-  expect(withdrawn).toEqual([[10]]);
-});
-
-test('an undo that is pressed before a decision is answered takes that decision back', async () => {
-  await store.put(['target 1'], 'left');
-  const { go } = held();
-  const later = store.put(['target 2'], 'later');
-  const undone = store.undo();
-  go();
-  await Promise.all([later, undone]);
-  expect(verdicts.at(-1)).toEqual({ subjects: ['target 2'], verdict: 'back' });
 });
 
 test('an edit stands until what is proposed is wanted again', () => {

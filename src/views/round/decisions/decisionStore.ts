@@ -2,13 +2,19 @@ import type { Aside, AsideVerdict } from '../../../contract/aside';
 import type { NewChange } from '../../../contract/changes';
 import { formatDay } from '../../../core/units';
 import { joinChanges } from '../../../plans/terms';
+import type { Undoable } from '../../shared/undo/undoStore';
 import type { TellKind } from '../../shared/useTell';
 
 /** What the store asks of the world. */
 export interface DecisionPorts {
   /** Ids of what was staged; null for what was staged or under way already. */
   stage: (changes: NewChange[]) => Promise<(number | null)[]>;
-  withdraw: (ids: number[]) => Promise<unknown>;
+  /** Something was done that can be undone; quietly where the page shows it by itself. */
+  did: (one: Undoable, isQuiet: boolean) => void;
+  /** Work under way: an undo waits for it. */
+  during: <T>(work: Promise<T>) => Promise<T>;
+  /** Under which name rows of the queue are put aside. */
+  queue: string;
   /** Puts subjects aside, or takes them back. @returns until when */
   putAside: (subjects: string[], verdict: AsideVerdict | 'back', more: AsideMore) => Promise<string>;
   tell: (sentence: string, kind?: TellKind) => void;
@@ -37,8 +43,6 @@ export interface DecisionState<E> {
   isBusy: boolean;
 }
 
-type Done = { kind: 'accepted'; ids: number[] } | { kind: 'aside'; subjects: string[] };
-
 const VERDICTS: Record<AsideVerdict, string> = {
   left: 'left as they are',
   later: 'put off',
@@ -46,15 +50,13 @@ const VERDICTS: Record<AsideVerdict, string> = {
 };
 
 /**
- * What the specialist decides on the rows of a queue: accept, leave, later, accepted loss, edit, undo. Outside React, so that it can be
+ * What the specialist decides on the rows of a queue: accept, leave, later, accepted loss, edit. Outside React, so that it can be
  * held to its word: everything is shown at once and taken back where the server refuses it.
  */
 export class DecisionStore<E> {
   private state: DecisionState<E> = { underWay: [], ahead: new Map(), edits: new Map(), isBusy: false };
   private readonly listeners = new Set<() => void>();
-  private readonly done: Done[] = [];
   private running = 0;
-  private settled: Promise<void> = Promise.resolve();
   private readonly ports: () => DecisionPorts;
 
   /** @param ports asked for at each use: they change as the page does */
@@ -74,16 +76,16 @@ export class DecisionStore<E> {
     for (const listener of this.listeners) listener();
   }
 
-  /** Runs work that is shown as busy; what is undone waits for all that began before it. */
+  /** Runs work that is shown as busy. */
   private while<T>(work: () => Promise<T>): Promise<T> {
     this.running += 1;
     this.set({});
-    const result = work().finally(() => {
-      this.running -= 1;
-      this.set({});
-    });
-    this.settled = Promise.allSettled([this.settled, result]).then(() => {});
-    return result;
+    return this.ports().during(
+      work().finally(() => {
+        this.running -= 1;
+        this.set({});
+      }),
+    );
   }
 
   /** Does something else with a row than what is proposed; null: what is proposed again. */
@@ -101,13 +103,20 @@ export class DecisionStore<E> {
     this.set({ underWay: [...this.state.underWay, ...subjects] });
     const gone = new Set(subjects);
     await this.while(async () => {
-      const { stage, tell } = this.ports();
+      const { stage, tell, did } = this.ports();
       try {
         const ids = await stage(joinChanges(list.map(({ changes }) => changes)));
         const staged = ids.filter((id): id is number => id !== null);
         const there = ids.length - staged.length;
         if (there > 0) tell(`${plural(there, 'change')} staged or under way already.`, 'warning');
-        if (staged.length > 0) this.done.push({ kind: 'accepted', ids: staged });
+        if (staged.length > 0)
+          did(
+            {
+              words: `${plural(staged.length, 'change')} accepted`,
+              undoing: { kind: 'take-out', ids: staged },
+            },
+            true,
+          );
       } catch {
         // Told already; the rows come back into the queue.
       } finally {
@@ -118,26 +127,24 @@ export class DecisionStore<E> {
 
   async put(subjects: readonly string[], verdict: AsideVerdict, more: AsideMore = {}): Promise<void> {
     if (subjects.length === 0) return;
-    const until = await this.verdict(subjects, verdict, more, () =>
-      this.done.push({ kind: 'aside', subjects: [...subjects] }),
-    );
-    if (until === null) return;
-    const { noun, tell } = this.ports();
-    const words = subjects.length === 1 ? VERDICTS[verdict].replace('they are', 'it is') : VERDICTS[verdict];
-    tell(`${plural(subjects.length, noun)} ${words} until ${formatDay(until)}. u takes it back.`);
+    await this.verdict(subjects, verdict, more, (until) => {
+      const { noun, queue, did } = this.ports();
+      const what = subjects.length === 1 ? VERDICTS[verdict].replace('they are', 'it is') : VERDICTS[verdict];
+      const words = `${plural(subjects.length, noun)} ${what} until ${formatDay(until)}`;
+      did({ words, undoing: { kind: 'back-in-queue', queue, subjects: [...subjects] } }, false);
+    });
   }
 
   async takeBack(subjects: readonly string[]): Promise<void> {
     await this.verdict(subjects, 'back', {});
   }
 
-  /** @returns until when, null where the server refused it */
   private async verdict(
     subjects: readonly string[],
     verdict: AsideVerdict | 'back',
     more: AsideMore,
-    onKept: () => void = () => {},
-  ): Promise<string | null> {
+    onKept: (until: string) => void = () => {},
+  ): Promise<void> {
     const { until = '', note = '' } = more;
     const own = new Map(
       subjects.map((subject) => [subject, verdict === 'back' ? null : { subject, verdict, until, note }]),
@@ -152,35 +159,11 @@ export class DecisionStore<E> {
     return this.while(async () => {
       const { putAside, tell } = this.ports();
       try {
-        const kept = await putAside([...subjects], verdict, more);
-        onKept();
-        return kept;
+        onKept(await putAside([...subjects], verdict, more));
       } catch (error) {
         tell((error as Error).message, 'fault');
-        return null;
       } finally {
         settle();
-      }
-    });
-  }
-
-  /** Takes back the last decision of this page that was not taken back yet. */
-  async undo(): Promise<void> {
-    await this.settled;
-    const last = this.done.pop();
-    const { withdraw, tell, noun } = this.ports();
-    if (!last) return tell('Nothing to undo on this page.');
-    if (last.kind === 'aside') {
-      if ((await this.verdict(last.subjects, 'back', {})) === null) this.done.push(last);
-      else tell(`${plural(last.subjects.length, noun)} back in the queue.`);
-      return;
-    }
-    await this.while(async () => {
-      try {
-        await withdraw(last.ids);
-        tell(`${plural(last.ids.length, 'change')} taken out of the tray.`);
-      } catch {
-        this.done.push(last); // told already
       }
     });
   }

@@ -4,6 +4,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { Aside } from '../../../contract/aside';
 import { api } from '../../shared/api';
 import type { TrayState } from '../../shared/tray/useTray';
+import { useUndo } from '../../shared/undo/useUndo';
 import { useTell } from '../../shared/useTell';
 import { DecisionStore } from './decisionStore';
 import type { Acceptance, AsideMore, DecisionPorts } from './decisionStore';
@@ -17,9 +18,10 @@ interface Queue {
 
 const NOTHING: Aside[] = [];
 
-/** Accept, leave, later, accepted loss, undo, edit: what the specialist decides on the rows of a queue. */
+/** Accept, leave, later, accepted loss, edit: what the specialist decides on the rows of a queue. */
 export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }: Queue, tray: TrayState) {
   const tell = useTell();
+  const undo = useUndo(account?.id);
   const client = useQueryClient();
   const key = useMemo(() => ['aside', account?.id], [account?.id]);
   const { data } = useQuery({
@@ -32,7 +34,9 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
     noun,
     tell: (sentence, kind) => tell(sentence, { kind }),
     stage: async (changes) => (await tray.stage.mutateAsync(changes)).ids,
-    withdraw: (ids) => tray.withdraw.mutateAsync(ids),
+    did: (one, isQuiet) => undo.did(one, { isQuiet }),
+    during: undo.during,
+    queue: name,
     putAside: async (subjects, verdict, more) => {
       const { until } = await api.putAside({
         account: account!.id,
@@ -65,7 +69,6 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
     put: (subjects: readonly string[], verdict: Aside['verdict'], more?: AsideMore) =>
       store.put(subjects, verdict, more),
     takeBack: (subjects: readonly string[]) => store.takeBack(subjects),
-    undo: () => store.undo(),
   };
 }
 

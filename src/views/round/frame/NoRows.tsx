@@ -1,4 +1,6 @@
+import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
+import { Empty } from '../../shared/kit';
 import type { RoundState } from '../useRoundState';
 
 interface NoRowsProps {
@@ -17,16 +19,30 @@ export function NoRows({ state, row, rows, lacking, loosen }: NoRowsProps) {
   if (lacking !== null) return lacking;
   if (state.conditions.length > 0)
     return (
-      <p>
-        No {row} meets all {state.conditions.length} conditions.{' '}
-        <button onClick={() => state.setConditions([])}>Clear them</button>
-      </p>
+      <Empty
+        next={
+          <Button variant="outlined" onClick={() => state.setConditions([])}>
+            Clear them
+          </Button>
+        }
+      >
+        No {row} meets all {state.conditions.length} conditions.
+      </Empty>
     );
-  if (state.show === 'aside') return <p>Nothing is put aside in this step.</p>;
+  if (state.show === 'aside')
+    return (
+      <Empty why="What you leave (x) or put off (l) waits here.">Nothing is put aside in this step.</Empty>
+    );
   return (
-    <p>
-      {loosen} Look at <button onClick={() => state.setShow('all')}>all {rows}</button>, or go on to the next
-      step.
-    </p>
+    <Empty
+      why={loosen}
+      next={
+        <Button variant="outlined" onClick={() => state.setShow('all')}>
+          Show all {rows}
+        </Button>
+      }
+    >
+      Done here: go on to the next step.
+    </Empty>
   );
 }

@@ -2,18 +2,15 @@ import type { ReactNode } from 'react';
 import type { CutLineProps } from '../../../charts';
 import { Conditions } from '../../shared/conditions/Conditions';
 import type { FieldsOffered } from '../../shared/conditions/words';
-import { Trouble } from '../../shared/Trouble';
-import type { RoundState } from '../useRoundState';
 import type { StepRowsState } from '../useStepRows';
 import { CutPane } from './CutPane';
-import { STEP_GRID } from './look';
 import { StepHead } from './StepHead';
 import type { StepHeadProps } from './StepHead';
+import { Loading, Trouble } from '../../shared/kit';
 
 interface StepFrameProps {
-  state: RoundState;
   view: StepRowsState;
-  head: Omit<StepHeadProps, 'state'>;
+  head: Omit<StepHeadProps, 'onCondition'>;
   /** What conditions can be about. */
   fields: FieldsOffered;
   isAdding: boolean;
@@ -32,13 +29,15 @@ interface StepFrameProps {
 
 /** What every step of rows is made of: head, conditions, the cut line, the rows, and the evidence of the focused one at the right. */
 export function StepFrame(props: StepFrameProps) {
-  const { state, view, head, fields, isAdding, onAdding, cut, fault, waiting, rows, evidence } = props;
+  const { view, head, fields, isAdding, onAdding, cut, fault, waiting, rows, evidence } = props;
   const { area, setArea, shown, points } = view;
+  const { state } = head;
   return (
     <>
-      <main style={STEP_GRID}>
-        <StepHead state={state} {...head} />
+      <main className="stepGrid">
+        <StepHead {...head} onCondition={() => onAdding(true)} />
         <Conditions
+          isQuiet
           fields={fields}
           conditions={state.conditions}
           onChange={state.setConditions}
@@ -59,15 +58,7 @@ export function StepFrame(props: StepFrameProps) {
         >
           {props.belowCut}
         </CutPane>
-        {fault ? (
-          <Trouble error={fault} />
-        ) : (
-          (rows ?? (
-            <div style={{ padding: 24 }} role="status" className="faint">
-              {waiting}
-            </div>
-          ))
-        )}
+        {fault ? <Trouble error={fault} /> : (rows ?? <Loading>{waiting}</Loading>)}
       </main>
       {evidence}
     </>

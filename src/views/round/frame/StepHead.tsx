@@ -1,12 +1,23 @@
+import DensityMedium from '@mui/icons-material/DensityMedium';
+import DensitySmall from '@mui/icons-material/DensitySmall';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { ReactNode } from 'react';
+import type { AccountInfo } from '../../../contract/api';
 import { formatCount } from '../../../core/units';
 import type { Show } from '../../../plans/terms';
+import { AddCondition } from '../../shared/conditions/Conditions';
+import { useKeys } from '../../shared/useKeys';
+import { PlaceBar } from '../../shared/window/PlaceBar';
+import type { WindowState } from '../../shared/window/WindowButton';
 import type { RoundState } from '../useRoundState';
+import { useRowLines } from './useRowLines';
 
 export interface StepHeadProps {
+  account: AccountInfo | undefined;
+  window: WindowState;
   state: RoundState;
   /** What the step comes to, in one sentence. */
   sentence: string;
@@ -16,21 +27,24 @@ export interface StepHeadProps {
   aside: number;
   /** How the step can be adjusted. */
   controls: ReactNode;
+  /** Begins a new condition. */
+  onCondition: () => void;
   /** Null: nothing can be accepted at once. */
   accept: { count: number; isSelection: boolean; asks: boolean; run: () => void } | null;
   /** What stands below. */
   below?: ReactNode;
 }
 
-/** The head of every step: its sentence, which rows are shown, how it is adjusted, and accepting many at once. */
+/** The head of every step: its sentence, window and target; then in one line which rows are shown, how it is adjusted, and accepting many at once. */
 export function StepHead(props: StepHeadProps) {
-  const { state, sentence, proposed, all, aside, controls, accept, below } = props;
+  const { account, window, state, sentence, proposed, all, aside, controls, accept, below } = props;
   return (
-    <div style={{ padding: '10px 16px 6px' }}>
-      <p className="serif" style={{ margin: '0 0 6px', fontSize: 17 }}>
-        {sentence}
-      </p>
-      <div style={{ display: 'flex', alignItems: 'center', gap: '6px 7px', flexWrap: 'wrap' }}>
+    <div>
+      <div className="head">
+        <p className="sentence">{sentence}</p>
+        <PlaceBar account={account} window={window} />
+      </div>
+      <div className="stepBar">
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -38,24 +52,18 @@ export function StepHead(props: StepHeadProps) {
           onChange={(_, next: Show | null) => next && state.setShow(next)}
           aria-label="Rows shown"
         >
-          <ToggleButton value="proposed" sx={TOGGLE}>
-            Proposed {formatCount(proposed)}
+          <ToggleButton value="proposed">Proposed {formatCount(proposed)}</ToggleButton>
+          <ToggleButton value="all" title={`All ${all.word}`}>
+            All {formatCount(all.count)}
           </ToggleButton>
-          <ToggleButton value="all" sx={TOGGLE}>
-            All {all.word} {formatCount(all.count)}
-          </ToggleButton>
-          <ToggleButton value="aside" sx={TOGGLE}>
-            Put aside {formatCount(aside)}
-          </ToggleButton>
+          <ToggleButton value="aside">Put aside {formatCount(aside)}</ToggleButton>
         </ToggleButtonGroup>
         {controls}
+        <span className="room" />
+        <AddCondition onClick={props.onCondition} />
+        <LinesButton />
         {accept && (
-          <Button
-            variant="outlined"
-            sx={{ marginLeft: 'auto' }}
-            onClick={accept.run}
-            title={accept.asks ? 'a' : undefined}
-          >
+          <Button variant="outlined" onClick={accept.run} title={accept.asks ? 'a' : undefined}>
             Accept{' '}
             {accept.isSelection
               ? `the ${formatCount(accept.count)} selected`
@@ -69,4 +77,14 @@ export function StepHead(props: StepHeadProps) {
   );
 }
 
-const TOGGLE = { padding: '1px 7px', fontSize: 12.5, textTransform: 'none' } as const;
+/** One line a row, or two with the reason. */
+function LinesButton() {
+  const { isTwo, turn } = useRowLines();
+  useKeys({ d: turn });
+  const words = isTwo ? 'One line a row (d)' : 'Two lines a row, with the reason (d)';
+  return (
+    <IconButton aria-label={words} title={words} onClick={turn}>
+      {isTwo ? <DensitySmall fontSize="inherit" /> : <DensityMedium fontSize="inherit" />}
+    </IconButton>
+  );
+}

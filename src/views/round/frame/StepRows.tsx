@@ -3,6 +3,7 @@ import { VirtualTable } from '../../../table';
 import type { Column } from '../../../table';
 import type { RoundState } from '../useRoundState';
 import type { StepRowsState } from '../useStepRows';
+import { useRowLines } from './useRowLines';
 
 interface StepRowsProps<T> {
   label: string;
@@ -10,17 +11,19 @@ interface StepRowsProps<T> {
   view: StepRowsState;
   columns: Column<T>[];
   rowAt: (row: number) => T;
-  /** The second line of a row: where it lives, and why. */
+  /** The second line of a row, where it has two: why it is proposed. */
   detail: (item: T) => ReactNode;
   empty: ReactNode;
 }
 
-/** Two lines of a row: its figures, and its place and reason. */
-const ROW_HEIGHT = 46;
+/** One line of figures; or two, with the reason below. */
+const ONE_LINE = 28;
+const TWO_LINES = 46;
 
-/** The rows of a step: what is proposed for each, and below it where it lives and why. */
+/** The rows of a step: what is proposed for each, and below it why, where two lines are wanted. */
 export function StepRows<T>({ label, state, view, columns, rowAt, detail, empty }: StepRowsProps<T>) {
   const { rows, shown } = view;
+  const { isTwo } = useRowLines();
   return (
     <VirtualTable
       label={label}
@@ -28,8 +31,8 @@ export function StepRows<T>({ label, state, view, columns, rowAt, detail, empty 
       count={shown.length}
       rowAt={(index) => rowAt(shown[index])}
       keyAt={(index) => shown[index]}
-      rowHeight={ROW_HEIGHT}
-      detail={detail}
+      rowHeight={isTwo ? TWO_LINES : ONE_LINE}
+      detail={isTwo ? detail : undefined}
       focus={rows.focus}
       onFocus={rows.setFocus}
       isSelected={(index) => rows.selection.has(shown[index])}

@@ -1,5 +1,6 @@
+import Box from '@mui/material/Box';
 import type { AccountInfo } from '../../../contract/api';
-import { formatDay, formatShare } from '../../../core/units';
+import { formatCount, formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageLink } from '../../shared/frame/pages';
@@ -9,36 +10,18 @@ import type { Figure } from './figures';
 import { OverviewTrend } from './OverviewTrend';
 import { Pace } from './Pace';
 import { AutoAgainstManual, Movers, Standings } from './Parts';
-import { Trouble } from '../../shared/Trouble';
 import type { RoundAt } from '../steps/step';
 import { useOverview } from './useOverview';
+import { Loading, PlaceLink, Trouble } from '../../shared/kit';
+import { PlaceBar } from '../../shared/window/PlaceBar';
+import { WayIn } from './WayIn';
 
 /** The first step of a round: how the whole account does, what changed, and where. */
-export function OverviewStep({ account, state: { from, to } }: RoundAt) {
+export function OverviewStep({ account, window, state: { from, to } }: RoundAt) {
   const { whole, parts, error } = useOverview(account?.id, dataVersion(account), from, to);
-  if (error)
-    return (
-      <main style={{ padding: 24 }}>
-        <Trouble error={error} />
-      </main>
-    );
-  if (!account || !whole || !parts)
-    return (
-      <main style={{ padding: 24 }}>
-        <p role="status" className="faint">
-          Adding up the account …
-        </p>
-      </main>
-    );
-  if (whole.days.length === 0)
-    return (
-      <main style={{ padding: 24 }}>
-        <p className="faint">
-          This account has no figures yet. Fetch from the market or import a report under{' '}
-          <a href={pageLink('setup', account.id)}>Setup</a>.
-        </p>
-      </main>
-    );
+  if (error || !account || !whole || !parts)
+    return <main>{error ? <Trouble error={error} /> : <Loading>Adding up the account …</Loading>}</main>;
+  if (whole.days.length === 0) return <WayIn account={account} />;
   const figures = overviewFigures(whole);
   const fieldLink = (query: string) => {
     const window = from && to ? `&from=${from}&to=${to}` : '';
@@ -46,31 +29,32 @@ export function OverviewStep({ account, state: { from, to } }: RoundAt) {
   };
   const common = { parts, currency: account.currency, fieldLink };
   return (
-    <main style={{ overflow: 'auto', padding: '12px 20px 20px' }} tabIndex={0} aria-label="Overview">
-      <p className="serif" style={{ margin: '0 0 10px', fontSize: 17 }}>
-        {sentence(figures, whole, parts.targetAcos ?? account.targetAcos)}
-      </p>
+    <main className="page" tabIndex={0} aria-label="Overview">
+      <div className="overviewHead">
+        <p className="sentence">{sentence(figures, whole, parts.targetAcos ?? account.targetAcos)}</p>
+        <PlaceBar account={account} window={window} />
+      </div>
       <Figures figures={figures} currency={account.currency} />
       <DataNotes account={account} overview={whole} />
-      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: 32 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: '32px' }}>
         <div>
           <OverviewTrend account={account.id} overview={whole} />
-          <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 24 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: '24px' }}>
             <Movers {...common} of="spend" />
             <Movers {...common} of="sales" />
-          </div>
+          </Box>
         </div>
         <div>
           <Pace account={account} overview={whole} />
           <Standings {...common} />
           <AutoAgainstManual parts={parts} currency={account.currency} />
         </div>
-      </div>
+      </Box>
     </main>
   );
 }
 
-function sentence(figures: Figure[], { window, before }: OverviewAnswer, target: number): string {
+function sentence(figures: Figure[], { before }: OverviewAnswer, target: number): string {
   const of = (key: string) => figures.find((one) => one.key === key)!;
   const [acos, sales, tacos] = [of('acos'), of('sales'), of('tacos')];
   if (sales.now === 0 && of('spend').now === 0) return 'No figures in this window yet.';
@@ -83,7 +67,8 @@ function sentence(figures: Figure[], { window, before }: OverviewAnswer, target:
       ? `; ad sales ${sales.now >= sales.before ? 'up' : 'down'} ${formatShare(Math.abs(sales.now / sales.before - 1))} on ${formatDay(before.from)} – ${formatDay(before.to)}`
       : '';
   const whole = tacos.now === null ? '' : `, TACOS ${formatShare(tacos.now)}`;
-  return `${formatDay(window.from)} – ${formatDay(window.to)}: ${stands}${whole}${moved}.`;
+  const text = `${stands}${whole}${moved}.`;
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** Days that are missing or not settled, and costs that are not known. */
@@ -93,18 +78,22 @@ function DataNotes({ account, overview }: { account: AccountInfo; overview: Over
     window.unsettled.length > 0 &&
       `${window.unsettled.length} unsettled days (${formatDay(window.unsettled[0])} – ${formatDay(window.unsettled.at(-1)!)}) are left out: their orders are still coming in.`,
     profit.unknownSales > 0 &&
-      `Profit leaves out ${Math.round(profit.unknownSales / 1e6).toLocaleString('en-GB')} ${account.currency} of ad sales of products whose costs are not known.`,
+      `Profit leaves out ${formatCount(Math.round(profit.unknownSales / 1e6))} ${account.currency} of ad sales of products whose costs are not known.`,
   ].filter(Boolean);
   return (
-    <div style={{ margin: '6px 0 2px', fontSize: 12.5 }}>
+    <Box sx={{ margin: '6px 0 2px', fontSize: 12.5 }}>
       {missing.map(({ report, days }) => (
-        <p key={report} className="over" style={{ margin: 0 }}>
+        <p className="line over" key={report}>
           ▲ {report}: {days.length} {days.length === 1 ? 'day is' : 'days are'} missing (
-          {days.slice(0, 3).map(formatDay).join(', ')}
-          {days.length > 3 && ' …'}). <a href={pageLink('setup', account.id)}>Fetch them under Setup</a>.
+          {days
+            .slice(0, 3)
+            .map((day) => formatDay(day))
+            .join(', ')}
+          {days.length > 3 && ' …'}).{' '}
+          <PlaceLink href={pageLink('setup', account.id)}>Fetch them under Setup</PlaceLink>.
         </p>
       ))}
       <span className="faint">{notes.join(' ')}</span>
-    </div>
+    </Box>
   );
 }

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { group } from 'd3-array';
 import { useState } from 'react';
@@ -11,6 +12,8 @@ import { api } from '../../shared/api';
 import { trendSeries } from '../../shared/trendSeries';
 import { recall, remember } from '../../shared/urlState';
 import { sumDays } from './figures';
+import { Choice } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 const OFFERED = [...BUSINESS_MEASURES.filter(({ key }) => key !== 'profit'), ...MEASURES];
 const specOf = (key: string) =>
@@ -44,26 +47,24 @@ export function OverviewTrend({ account, overview }: { account: number; overview
   return (
     <section aria-label="Day by day">
       <div className="bar">
-        <h2 className="serif part" style={{ marginRight: 8 }}>
+        <Box component="h2" className="serif part" sx={{ marginRight: '8px' }}>
           Day by day
-        </h2>
+        </Box>
         {Array.from({ length: Math.min(3, keys.length + 1) }, (_, at) => (
-          <select
-            key={at}
-            aria-label={`Measure ${at + 1}`}
+          <Choice
+            label={`Measure ${at + 1}`}
             value={keys[at] ?? ''}
-            onChange={(event) => set(at, event.target.value)}
+            onChange={(next) => set(at, next)}
+            key={at}
           >
-            {at > 0 && <option value="">{keys[at] ? 'none' : 'and …'}</option>}
-            {OFFERED.map(({ key, label }) => (
-              <option key={key} value={key}>
-                {label}
-              </option>
-            ))}
-          </select>
+            {[
+              ...(at > 0 ? [['', keys[at] ? 'none' : 'and …'] as const] : []),
+              ...OFFERED.map(({ key, label }): Option => [key, label]),
+            ]}
+          </Choice>
         ))}
       </div>
-      <div style={{ height: 190 }}>
+      <Box sx={{ height: 190 }}>
         <Trend
           from={before.from}
           days={count}
@@ -84,7 +85,7 @@ export function OverviewTrend({ account, overview }: { account: number; overview
           settledTo={window.to}
           label="The account day by day"
         />
-      </div>
+      </Box>
     </section>
   );
 }

@@ -1,16 +1,23 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { monthOf, monthPace } from '../../../core/pace';
-import { formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
+import { MICROS_PER_UNIT, formatCount, formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { OverviewAnswer } from '../../../contract/field';
 import { api } from '../../shared/api';
+import { Facts, Fault, MoneyField } from '../../shared/kit';
 
 const MONTHS = 'January February March April May June July August September October November December'.split(
   ' ',
 );
-const whole = (micros: number) => Math.round(micros / MICROS_PER_UNIT).toLocaleString('en-GB');
+/** What an arrow key adds to a goal of a month, micros. */
+const WHOLE_STEP = 100 * MICROS_PER_UNIT;
+const whole = (micros: number) => formatCount(Math.round(micros / MICROS_PER_UNIT));
 
 /** The month against its goal: done, expected by now, and what it comes to. */
 export function Pace({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
@@ -43,35 +50,35 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
       <h2 className="serif part">
         {MONTHS[Number(lastDay.slice(5, 7)) - 1]}: day {pace.daysGone} of {pace.days}
       </h2>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>{account.currency}</th>
-            <th className="figure">So far</th>
-            <th className="figure">Goal</th>
-            <th
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell>{account.currency}</TableCell>
+            <TableCell className="figure">So far</TableCell>
+            <TableCell className="figure">Goal</TableCell>
+            <TableCell
               className="figure"
               title="So far, of what should be there by now; weekdays count as they usually do"
             >
               Pace
-            </th>
-            <th className="figure" title="What the month comes to if it goes on like this">
+            </TableCell>
+            <TableCell className="figure" title="What the month comes to if it goes on like this">
               Forecast
-            </th>
-          </tr>
-        </thead>
-        <tbody>
+            </TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {lines.map(({ label, pace: one }) => (
-            <tr key={label}>
-              <td>{label}</td>
-              <td className="figure">{whole(one.done)}</td>
-              <td className="figure">{one.goal === null ? '–' : whole(one.goal)}</td>
-              <td className="figure">{formatShare(one.pace, 0)}</td>
-              <td className="figure">{one.forecast === null ? '–' : whole(one.forecast)}</td>
-            </tr>
+            <TableRow key={label}>
+              <TableCell>{label}</TableCell>
+              <TableCell className="figure">{whole(one.done)}</TableCell>
+              <TableCell className="figure">{one.goal === null ? '–' : whole(one.goal)}</TableCell>
+              <TableCell className="figure">{formatShare(one.pace, 0)}</TableCell>
+              <TableCell className="figure">{one.forecast === null ? '–' : whole(one.forecast)}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
       {isEditing ? (
         <GoalForm account={account} overview={overview} onDone={() => setEditing(false)} />
       ) : (
@@ -94,54 +101,41 @@ function GoalForm({
 }) {
   const { goal, lastDay } = overview.month;
   const client = useQueryClient();
-  const text = (micros: number | null | undefined) =>
-    micros == null ? '' : String(micros / MICROS_PER_UNIT);
-  const [sales, setSales] = useState(text(goal?.sales));
-  const [spend, setSpend] = useState(text(goal?.spend));
-  const read = (value: string) => {
-    const number = Number(value.replace(',', '.'));
-    return value.trim() === '' ? null : Number.isFinite(number) && number > 0 ? toMicros(number) : undefined;
-  };
-  const [salesGoal, spendGoal] = [read(sales), read(spend)];
+  const [sales, setSales] = useState(goal?.sales ?? null);
+  const [spend, setSpend] = useState(goal?.spend ?? null);
   const keep = useMutation({
-    mutationFn: () =>
-      api.setMonthGoal(account.id, {
-        month: monthOf(lastDay),
-        sales: salesGoal ?? null,
-        spend: spendGoal ?? null,
-      }),
+    mutationFn: () => api.setMonthGoal(account.id, { month: monthOf(lastDay), sales, spend }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['overview', account.id] }).then(onDone),
   });
-  const isWrong = salesGoal === undefined || spendGoal === undefined;
   return (
     <form
       className="bar"
-      style={{ marginTop: 4 }}
       onSubmit={(event) => {
         event.preventDefault();
-        if (!isWrong) keep.mutate();
+        keep.mutate();
       }}
     >
-      <input
-        aria-label="Goal for total sales"
-        placeholder="sales"
-        size={7}
-        value={sales}
-        onChange={(event) => setSales(event.target.value)}
+      <MoneyField
+        label="Sales"
+        micros={sales}
+        currency={account.currency}
+        step={WHOLE_STEP}
+        onMicros={setSales}
+        onNone={() => setSales(null)}
       />
-      <input
-        aria-label="Plan for spend"
-        placeholder="spend"
-        size={7}
-        value={spend}
-        onChange={(event) => setSpend(event.target.value)}
+      <MoneyField
+        label="Spend"
+        micros={spend}
+        currency={account.currency}
+        step={WHOLE_STEP}
+        onMicros={setSpend}
+        onNone={() => setSpend(null)}
       />
-      <Button type="submit" variant="contained" disabled={isWrong}>
+      <Button type="submit" variant="contained" disabled={keep.isPending}>
         Keep
       </Button>
       <Button onClick={onDone}>Leave</Button>
-      {isWrong && <span className="over">Type amounts, or nothing for none.</span>}
-      {keep.error && <span className="over">{keep.error.message}</span>}
+      <Fault error={keep.error} />
     </form>
   );
 }

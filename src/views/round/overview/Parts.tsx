@@ -1,7 +1,12 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { measure } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { OverviewParts } from '../../../plans/field';
+import { Facts, PlaceLink } from '../../shared/kit';
 
 const acos = (sums: Sums) => formatShare(measure('acos').of(sums));
 const signed = (micros: number) =>
@@ -17,28 +22,28 @@ export function AutoAgainstManual({ parts, currency }: { parts: OverviewParts; c
   return (
     <section aria-label="Automatic against by hand">
       <h2 className="serif part">Automatic against by hand</h2>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>Targets</th>
-            <th className="figure">Spend {currency}</th>
-            <th className="figure">Sales {currency}</th>
-            <th className="figure">ACOS</th>
-            <th className="figure">before</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell>Targets</TableCell>
+            <TableCell className="figure">Spend {currency}</TableCell>
+            <TableCell className="figure">Sales {currency}</TableCell>
+            <TableCell className="figure">ACOS</TableCell>
+            <TableCell className="figure">before</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map(([label, { now, before }]) => (
-            <tr key={label}>
-              <td>{label}</td>
-              <td className="figure">{formatMoney(now.spend)}</td>
-              <td className="figure">{formatMoney(now.sales)}</td>
-              <td className="figure">{acos(now)}</td>
-              <td className="figure faint">{acos(before)}</td>
-            </tr>
+            <TableRow key={label}>
+              <TableCell>{label}</TableCell>
+              <TableCell className="figure">{formatMoney(now.spend)}</TableCell>
+              <TableCell className="figure">{formatMoney(now.sales)}</TableCell>
+              <TableCell className="figure">{acos(now)}</TableCell>
+              <TableCell className="figure faint">{acos(before)}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
     </section>
   );
 }
@@ -63,38 +68,40 @@ export function Standings({
   return (
     <section aria-label="How targets stand">
       <h2 className="serif part">How targets stand</h2>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>By evidence</th>
-            <th className="figure">Targets</th>
-            <th className="figure">Spend {currency}</th>
-            <th className="figure">Sales {currency}</th>
-            <th className="figure" title="Target ACOS × sales − spend">
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell>By evidence</TableCell>
+            <TableCell className="figure">Targets</TableCell>
+            <TableCell className="figure">Spend {currency}</TableCell>
+            <TableCell className="figure">Sales {currency}</TableCell>
+            <TableCell className="figure" title="Target ACOS × sales − spend">
               Gain or loss
-            </th>
-          </tr>
-        </thead>
-        <tbody>
+            </TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {parts.standings.map(({ standing, count, spend, sales, loss }) => {
             const [sign, className, label] = STANDING_ROWS[standing];
             return (
-              <tr key={standing}>
-                <td>
+              <TableRow key={standing}>
+                <TableCell>
                   <span className={className}>{sign}</span>{' '}
-                  <a href={fieldLink(`lens=keywords&where=${encodeURIComponent(`standing=${standing}`)}`)}>
+                  <PlaceLink
+                    href={fieldLink(`lens=keywords&where=${encodeURIComponent(`standing=${standing}`)}`)}
+                  >
                     {label}
-                  </a>
-                </td>
-                <td className="figure">{formatCount(count)}</td>
-                <td className="figure">{formatMoney(spend)}</td>
-                <td className="figure">{formatMoney(sales)}</td>
-                <td className={`figure ${loss > 0 ? 'over' : 'under'}`}>{signed(-loss)}</td>
-              </tr>
+                  </PlaceLink>
+                </TableCell>
+                <TableCell className="figure">{formatCount(count)}</TableCell>
+                <TableCell className="figure">{formatMoney(spend)}</TableCell>
+                <TableCell className="figure">{formatMoney(sales)}</TableCell>
+                <TableCell className={`figure ${loss > 0 ? 'over' : 'under'}`}>{signed(-loss)}</TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
     </section>
   );
 }
@@ -120,31 +127,31 @@ export function Movers({
       {movers.length === 0 ? (
         <p className="faint">Nothing moved.</p>
       ) : (
-        <table className="plain">
-          <thead>
-            <tr>
-              <th>Campaign</th>
-              <th className="figure">before</th>
-              <th className="figure">now {currency}</th>
-              <th className="figure">±</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Facts>
+          <TableHead>
+            <TableRow>
+              <TableCell>Campaign</TableCell>
+              <TableCell className="figure">before</TableCell>
+              <TableCell className="figure">now {currency}</TableCell>
+              <TableCell className="figure">±</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {movers.map(({ id, name, now, before, move }) => (
-              <tr key={id}>
-                <td className="cut" style={{ maxWidth: 120 }} title={name}>
-                  <a href={fieldLink(`lens=ad-groups&in=campaign:${id}`)}>{name}</a>
-                </td>
-                <td className="figure faint">{formatMoney(before)}</td>
-                <td className="figure">{formatMoney(now)}</td>
-                <td className="figure">{signed(move)}</td>
-              </tr>
+              <TableRow key={id}>
+                <TableCell className="cut" sx={{ maxWidth: 120 }} title={name}>
+                  <PlaceLink href={fieldLink(`lens=ad-groups&in=campaign:${id}`)}>{name}</PlaceLink>
+                </TableCell>
+                <TableCell className="figure faint">{formatMoney(before)}</TableCell>
+                <TableCell className="figure">{formatMoney(now)}</TableCell>
+                <TableCell className="figure">{signed(move)}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
       {share !== null && (
-        <p className="faint" style={{ margin: '4px 0 0', fontSize: 12 }}>
+        <p className="note">
           These make {formatShare(share, 0)} of all movement, up and down; {formatCount(others)} others the
           rest.
         </p>

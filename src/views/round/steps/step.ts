@@ -3,6 +3,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { ChangePurpose } from '../../../core/changes';
 import type { KeyLine } from '../../shared/frame/KeysHelp';
 import type { TrayState } from '../../shared/tray/useTray';
+import type { WindowState } from '../../shared/window/WindowButton';
 import type { RoundState } from '../useRoundState';
 
 /** What a step gets from the round. */
@@ -12,6 +13,7 @@ export interface RoundAt {
   tray: TrayState;
   /** Why there is nothing to work on; null when all is well. */
   fault: Error | null;
+  window: WindowState;
 }
 
 /** How much there is to do in a step. Money in micros. */
@@ -31,6 +33,8 @@ export interface WorkState {
   left: readonly StepLeft[];
   /** Accepted in this tray, by step. */
   staged: Readonly<Record<string, number>>;
+  /** Whether the account holds what its steps go over; true while that is not known. */
+  hasData: boolean;
 }
 
 /** A step of the round: a folder that exports one of these, and a line in the registry. */

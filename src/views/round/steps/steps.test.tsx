@@ -16,7 +16,12 @@ const hedges: RoundStep<WorkState & { word: string }> = {
   purpose: 'other',
   keys: [['q', 'hedges: trim']],
   work: {
-    useWork: () => ({ left: [{ step: 'hedges', left: 12, money: 34_500_000 }], staged: {}, word: 'box' }),
+    useWork: () => ({
+      left: [{ step: 'hedges', left: 12, money: 34_500_000 }],
+      staged: {},
+      hasData: true,
+      word: 'box',
+    }),
   },
   Step: ({ work, label }) => (
     <main>
@@ -35,7 +40,14 @@ function Page() {
   );
   const tray = useTray(undefined);
   return (
-    <RoundBody steps={STEPS} account={undefined} fault={null} state={state} tray={tray} onWindow={() => {}} />
+    <RoundBody
+      steps={STEPS}
+      account={undefined}
+      fault={null}
+      state={state}
+      tray={tray}
+      window={{ shown: undefined, isOpen: false, onOpen: () => {}, onWindow: () => {} }}
+    />
   );
 }
 

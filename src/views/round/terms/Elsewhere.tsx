@@ -1,7 +1,13 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { stoppedBy } from '../../../core/negatives';
 import { adGroupName, campaignName, placeName } from './placeName';
 import type { LoadedReview, Proposal, RowDetail } from '../../../plans/terms';
+import { Facts } from '../../shared/kit';
 
 const MOST = 5;
 
@@ -27,7 +33,7 @@ function StopWords({
   if (all === 0) return null;
   const places = new Set(goesOn).size;
   return (
-    <p style={{ margin: '2px 0' }}>
+    <p className="line">
       Blocked as proposed, {formatCount(clicks)} of its {formatCount(all)} clicks would stop
       {places > 0
         ? `; it goes on in ${formatCount(places)} other ad ${places === 1 ? 'group' : 'groups'}.`
@@ -58,8 +64,10 @@ export function Elsewhere({
   const shareOf = (at: number) => formatShare(all > 0 ? table.clicks[at] / all : null, 0);
   return (
     <>
-      <h3 style={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>Where it runs</h3>
-      <p style={{ margin: 0 }}>
+      <Box component="h3" sx={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>
+        Where it runs
+      </Box>
+      <p className="line">
         Caught here by {caught}
         {detail.elsewhere.length > 0 && `, where ${shareOf(row)} of its clicks went`}
         {others > 0 && ` and ${others} other ${others === 1 ? 'target' : 'targets'}`}.
@@ -69,7 +77,7 @@ export function Elsewhere({
         const exact = structure.targets.find((one) => one.id === id);
         return (
           exact && (
-            <p key={id} style={{ margin: '2px 0' }} className="under">
+            <p className="line under" key={id}>
               ● Exact in {adGroupName(exact.adGroupId, review)}
               {exact.bid !== null && `, bid ${formatMoney(exact.bid)}`}
             </p>
@@ -77,7 +85,7 @@ export function Elsewhere({
         );
       })}
       {detail.negatives.slice(0, MOST).map((one) => (
-        <p key={one.id} style={{ margin: '2px 0' }} className="over">
+        <p className="line over" key={one.id}>
           ▲ Negative in{' '}
           {one.adGroupId === null ? campaignName(one.campaignId, review) : adGroupName(one.adGroupId, review)}{' '}
           ({one.match}
@@ -85,36 +93,32 @@ export function Elsewhere({
         </p>
       ))}
       {detail.negatives.length > MOST && (
-        <p className="faint" style={{ margin: '2px 0' }}>
-          and {formatCount(detail.negatives.length - MOST)} more negatives that stop it
-        </p>
+        <p className="note">and {formatCount(detail.negatives.length - MOST)} more negatives that stop it</p>
       )}
       <StopWords proposal={proposal} detail={detail} review={review} row={row} />
       {detail.elsewhere.length === 0 ? (
-        <p className="faint" style={{ margin: '2px 0' }}>
-          In this window it ran nowhere else.
-        </p>
+        <p className="note">In this window it ran nowhere else.</p>
       ) : (
-        <table className="plain" style={{ fontSize: 12.5 }}>
-          <thead>
-            <tr>
-              <th>Also in</th>
-              <th className="figure">Clicks</th>
-              <th className="figure">Share</th>
-              <th className="figure">Orders</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Facts sx={{ fontSize: 12.5 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Also in</TableCell>
+              <TableCell className="figure">Clicks</TableCell>
+              <TableCell className="figure">Share</TableCell>
+              <TableCell className="figure">Orders</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {detail.elsewhere.slice(0, 8).map((other) => (
-              <tr key={other}>
-                <td>{placeName(other, review)}</td>
-                <td className="figure">{formatCount(table.clicks[other])}</td>
-                <td className="figure">{shareOf(other)}</td>
-                <td className="figure">{formatCount(table.orders[other])}</td>
-              </tr>
+              <TableRow key={other}>
+                <TableCell>{placeName(other, review)}</TableCell>
+                <TableCell className="figure">{formatCount(table.clicks[other])}</TableCell>
+                <TableCell className="figure">{shareOf(other)}</TableCell>
+                <TableCell className="figure">{formatCount(table.orders[other])}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
     </>
   );

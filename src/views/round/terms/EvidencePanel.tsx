@@ -9,7 +9,8 @@ import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
 import { ProposalForm } from './ProposalForm';
 import type { TermDecisions } from './useTermWork';
-import { EvidenceName, StepEvidence } from '../frame/StepEvidence';
+import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { StepEvidence } from '../frame/StepEvidence';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import type { ReviewEngine } from './worker/reviewEngine';
@@ -82,7 +83,7 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
       />
       {detail && (
         <>
-          <p style={{ margin: '0 0 8px' }}>{detail.proposal.reason}</p>
+          <p className="line">{detail.proposal.reason}</p>
           <ProposalForm proposal={decisions.edited(detail.proposal)} review={review} decisions={decisions} />
           <Conversion
             usual={detail.usualConversion}

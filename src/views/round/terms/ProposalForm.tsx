@@ -1,16 +1,18 @@
+import Box from '@mui/material/Box';
 import type { NewChange } from '../../../contract/changes';
 import { changeKey, checkChange, describeChange } from '../../../core/changes';
 import type { Change } from '../../../core/changes';
 import { NEGATIVE_REACHES } from '../../../core/negatives';
 import type { BlockReach } from '../../../core/negatives';
 import { isExactTarget } from '../../../core/structure';
-import { formatMoney, MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import { NumberField } from '../../shared/NumberField';
+import { formatMoney } from '../../../core/units';
 import { adGroupName, campaignName } from './placeName';
 import { reachWords } from './reachWords';
 import { toChanges } from '../../../plans/terms';
 import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
+import { Choice, Finder, MoneyField } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 interface ProposalFormProps {
   proposal: Proposal;
@@ -24,15 +26,7 @@ export function ProposalForm({ proposal, review, decisions }: ProposalFormProps)
   const findings = changes.flatMap(({ change }) => checkChange(change, review.account.limits));
   const sentences = [...new Set(findings.map(({ sentence }) => sentence))];
   return (
-    <div
-      style={{
-        border: '1px solid var(--hairline)',
-        borderRadius: 3,
-        padding: '8px 10px',
-        display: 'grid',
-        gap: 6,
-      }}
-    >
+    <div className="framed formGrid">
       {proposal.step === 'harvest' ? (
         <HarvestFields proposal={proposal} review={review} decisions={decisions} />
       ) : (
@@ -40,7 +34,7 @@ export function ProposalForm({ proposal, review, decisions }: ProposalFormProps)
       )}
       <Together changes={changes} review={review} />
       {sentences.map((sentence) => (
-        <p key={sentence} className="over" style={{ margin: 0 }}>
+        <p className="line over" key={sentence}>
           ▲ {sentence} The market will refuse it.
         </p>
       ))}
@@ -57,40 +51,34 @@ function HarvestFields({
   const homes = homesFor(isItem, review);
   return (
     <>
-      <label style={LABEL}>
+      <div className="stacked">
         <span className="faint">{isItem ? 'Item target in' : 'Keyword in'}</span>
-        <select
-          aria-label="Home"
-          value={homeId ?? ''}
-          style={{ width: '100%', font: 'inherit' }}
-          onChange={(event) => decisions.edit(row, { homeId: Number(event.target.value) })}
+        <Finder
+          label="Home"
+          value={homeId}
+          placeholder="Choose a home …"
+          onChange={(id) => decisions.edit(row, { homeId: id })}
         >
-          {homeId === null && <option value="">Choose a home …</option>}
-          {homes.map((id) => (
-            <option key={id} value={id}>
-              {adGroupName(id, review)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <div className="bar" style={{ gap: 12 }}>
+          {homes.map((id) => ({ value: id, words: adGroupName(id, review) }))}
+        </Finder>
+      </div>
+      <div className="bar">
         {!isItem && (
-          <select
-            aria-label="Match of the keyword"
+          <Choice
+            label="Match of the keyword"
             value={match}
-            onChange={(event) => decisions.edit(row, { match: event.target.value as typeof match })}
+            onChange={(next) => decisions.edit(row, { match: next as typeof match })}
           >
-            {['exact', 'phrase', 'broad'].map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
+            {['exact', 'phrase', 'broad']}
+          </Choice>
         )}
-        <NumberField
-          label={`${review.account.currency} bid`}
-          value={bid / MICROS_PER_UNIT}
-          min={review.account.limits.minBid / MICROS_PER_UNIT}
-          step={review.account.limits.bidStep / MICROS_PER_UNIT}
-          onChange={(value) => decisions.edit(row, { bid: toMicros(value) })}
+        <MoneyField
+          label="Bid"
+          micros={bid}
+          currency={review.account.currency}
+          least={review.account.limits.minBid}
+          step={review.account.limits.bidStep}
+          onMicros={(next) => decisions.edit(row, { bid: next })}
         />
         {gain.profit !== 0 && (
           <span className="faint" title={GAIN}>
@@ -99,22 +87,22 @@ function HarvestFields({
           </span>
         )}
       </div>
-      <label style={LABEL}>
+      <div className="stacked">
         <span className="faint">Once the {isItem ? 'target' : 'keyword'} is accepted, block it in</span>
-        <select
-          aria-label="Block in the source"
+        <Choice
+          label="Block in the source"
           value={block}
-          style={{ width: '100%' }}
-          onChange={(event) => decisions.edit(row, { block: event.target.value as typeof block })}
+          onChange={(next) => decisions.edit(row, { block: next as typeof block })}
         >
-          <option value="nowhere">nowhere</option>
-          {NEGATIVE_REACHES.map((reach) => (
-            <option key={reach} value={reach}>
-              {reachWords(reach, places, review.negativeLists)}
-            </option>
-          ))}
-        </select>
-      </label>
+          {[
+            ['nowhere', 'nowhere'] as const,
+            ...NEGATIVE_REACHES.map((reach): Option => [
+              reach,
+              reachWords(reach, places, review.negativeLists),
+            ]),
+          ]}
+        </Choice>
+      </div>
     </>
   );
 }
@@ -138,34 +126,27 @@ function NegativeFields({
 }: ProposalFormProps & { proposal: Extract<Proposal, { step: 'negatives' }> }) {
   const { row, match, reach, places } = proposal;
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'auto minmax(0, 1fr)', gap: 10 }}>
-      <label style={LABEL}>
+    <div className="matchAndReach">
+      <div className="stacked">
         <span className="faint">Match</span>
-        <select
-          aria-label="Match"
+        <Choice
+          label="Match"
           value={match}
-          onChange={(event) => decisions.edit(row, { match: event.target.value as typeof match })}
+          onChange={(next) => decisions.edit(row, { match: next as typeof match })}
         >
-          {(match === 'item' ? ['item'] : ['exact', 'phrase']).map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </select>
-      </label>
-      <label style={LABEL}>
+          {match === 'item' ? ['item'] : ['exact', 'phrase']}
+        </Choice>
+      </div>
+      <div className="stacked">
         <span className="faint">Block in</span>
-        <select
-          aria-label="Block in"
+        <Choice
+          label="Block in"
           value={reach}
-          style={{ width: '100%' }}
-          onChange={(event) => decisions.edit(row, { reach: event.target.value as BlockReach })}
+          onChange={(next) => decisions.edit(row, { reach: next as BlockReach })}
         >
-          {[...places.keys()].map((one) => (
-            <option key={one} value={one}>
-              {reachWords(one, places, review.negativeLists)}
-            </option>
-          ))}
-        </select>
-      </label>
+          {[...places.keys()].map((one): Option => [one, reachWords(one, places, review.negativeLists)])}
+        </Choice>
+      </div>
     </div>
   );
 }
@@ -180,7 +161,11 @@ const MOST = 6;
 function Together({ changes, review }: { changes: NewChange[]; review: LoadedReview }) {
   if (changes.length < 2) return null;
   return (
-    <ol aria-label="What is staged together" style={{ margin: 0, paddingLeft: 18, fontSize: 12.5 }}>
+    <Box
+      component="ol"
+      aria-label="What is staged together"
+      sx={{ margin: 0, paddingLeft: '18px', fontSize: 12.5 }}
+    >
       {changes.slice(0, MOST).map(({ change, after }) => (
         <li key={changeKey(change)}>
           {describeChange(change)}{' '}
@@ -191,7 +176,7 @@ function Together({ changes, review }: { changes: NewChange[]; review: LoadedRev
         </li>
       ))}
       {changes.length > MOST && <li className="faint">and {changes.length - MOST} more</li>}
-    </ol>
+    </Box>
   );
 }
 
@@ -200,5 +185,3 @@ function placeOf(change: Change, review: LoadedReview): string {
     return `in ${adGroupName(change.adGroupId, review)}`;
   return 'campaignId' in change ? `in ${campaignName(change.campaignId, review)}` : '';
 }
-
-const LABEL = { display: 'grid', gap: 2, fontSize: 12.5 } as const;

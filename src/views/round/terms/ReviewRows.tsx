@@ -3,13 +3,14 @@ import { TERM_KINDS } from '../../../core/matching';
 import { rowKey } from '../../../plans/terms';
 import type { Arranged, LoadedReview } from '../../../plans/terms';
 import { pageLink } from '../../shared/frame/pages';
+import { Empty, PlaceLink } from '../../shared/kit';
+import { formatDay } from '../../../core/units';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
 import type { StepRowsState } from '../useStepRows';
 import { columnsOf } from './columns';
 import type { RowView } from './columns';
-import { placeName } from './placeName';
 import type { TermStepSpec } from './termSpec';
 import type { TermDecisions } from './useTermWork';
 
@@ -50,8 +51,7 @@ export function ReviewRows(props: ReviewRowsProps) {
       detail={({ row, proposal }) => (
         <>
           <Marks row={row} spec={spec} review={review} staged={staged} />
-          {placeName(row, review)}
-          {proposal && <span title={proposal.reason}> — {proposal.reason}</span>}
+          {proposal && <span title={proposal.reason}>{proposal.reason}</span>}
         </>
       )}
       empty={
@@ -68,19 +68,22 @@ export function ReviewRows(props: ReviewRowsProps) {
 }
 
 function NoTerms({ account }: { account: AccountInfo | undefined }) {
+  if (account?.firstDay && account.lastDay)
+    return (
+      <Empty
+        why={`There are figures from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay)}.`}
+        next={<span>Choose another window (w).</span>}
+      >
+        There are no search terms in this window.
+      </Empty>
+    );
   return (
-    <p>
-      There are no search terms in this window.{' '}
-      {account?.lastDay ? (
-        <>
-          The data reach from {account.firstDay} to {account.lastDay}: choose another window with w.
-        </>
-      ) : (
-        <>
-          <a href={pageLink('setup', account?.id)}>Import a search-term report</a> to begin.
-        </>
-      )}
-    </p>
+    <Empty
+      why="Terms to harvest and to block come from the search-term report."
+      next={<PlaceLink href={pageLink('setup', account?.id)}>Import a search-term report</PlaceLink>}
+    >
+      There are no search terms yet.
+    </Empty>
   );
 }
 

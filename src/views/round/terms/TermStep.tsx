@@ -20,7 +20,7 @@ interface TermStepProps extends RoundAt {
 const WAITING = 'Reading the search terms …';
 
 /** A step that goes through search terms: its picture and rows, and the evidence of the focused row. */
-export function TermStep({ account, fault, state, tray, work, spec }: TermStepProps) {
+export function TermStep({ account, fault, window, state, tray, work, spec }: TermStepProps) {
   const { engine, review, step, editing, setEditing, decisions, arranged, view, accept } = work;
   const { rows, shown } = view;
   const [isAdding, setAdding] = useState(false);
@@ -31,9 +31,11 @@ export function TermStep({ account, fault, state, tray, work, spec }: TermStepPr
   const isSelection = rows.selection.size > 0;
   return (
     <StepFrame
-      state={state}
       view={view}
       head={{
+        account,
+        window,
+        state,
         sentence: !summary
           ? WAITING
           : summary.left === 0

@@ -1,8 +1,11 @@
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import { useRef, useState } from 'react';
 import type { StepName } from '../../../contract/review';
-import { MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import { NumberField } from '../../shared/NumberField';
-import type { RoundState } from '../useRoundState';
+import { formatNumber, formatShare, MICROS_PER_UNIT } from '../../../core/units';
+import { Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
 import type { ReviewSettings } from '../../../plans/terms';
+import type { RoundState } from '../useRoundState';
 
 interface ThresholdsProps {
   state: RoundState;
@@ -11,79 +14,114 @@ interface ThresholdsProps {
 }
 
 /** From when on a term is proposed: by the probability that it pays, or by plain counts. */
-export function Thresholds({ state, step, currency }: ThresholdsProps) {
-  const { settings, setSettings } = state;
-  const { basis } = settings;
+export function Thresholds(props: ThresholdsProps) {
+  const { settings, setSettings } = props.state;
+  const [isOpen, setOpen] = useState(false);
+  const anchor = useRef<HTMLButtonElement>(null);
   return (
     <>
-      <select
-        aria-label="Judged by"
-        value={basis}
-        onChange={(event) => setSettings({ basis: event.target.value as ReviewSettings['basis'] })}
+      <Choice
+        label="Judged by"
+        value={settings.basis}
+        onChange={(basis) => setSettings({ basis: basis as ReviewSettings['basis'] })}
       >
-        <option value="chance">by chance</option>
-        <option value="counts">by counts</option>
-      </select>
-      {step === 'harvest' && basis === 'chance' && (
-        <NumberField
-          label="% sure of"
-          value={settings.surety * 100}
-          min={1}
-          step={5}
-          width={30}
-          onChange={(value) => setSettings({ surety: Math.min(0.99, value / 100) })}
-        />
-      )}
-      {step === 'harvest' && basis === 'counts' && (
-        <NumberField
-          label="orders at least"
-          value={settings.minOrders}
-          min={1}
-          step={1}
-          width={30}
-          onChange={(minOrders) => setSettings({ minOrders })}
-        />
-      )}
-      {step === 'harvest' && (
-        <NumberField
-          label="% ACOS"
-          value={settings.maxAcos * 100}
-          min={0.1}
-          step={1}
-          width={36}
-          onChange={(value) => setSettings({ maxAcos: value / 100 })}
-        />
-      )}
-      {step === 'negatives' && basis === 'chance' && (
-        <>
-          <NumberField
-            label="% chance to pay"
-            value={settings.chance * 100}
-            min={0.1}
-            step={1}
-            width={30}
-            onChange={(value) => setSettings({ chance: value / 100 })}
+        {[
+          ['chance', 'by chance'],
+          ['counts', 'by counts'],
+        ]}
+      </Choice>
+      <Button ref={anchor} onClick={() => setOpen(true)} title="When a term is proposed">
+        {thresholdWords(settings, props.step, props.currency)}
+      </Button>
+      <Popover
+        open={isOpen}
+        anchorEl={anchor.current}
+        onClose={() => setOpen(false)}
+        transitionDuration={0}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        <div className="popForm" role="group" aria-label="When a term is proposed">
+          <Fields {...props} />
+        </div>
+      </Popover>
+    </>
+  );
+}
+
+/** The thresholds in a few words. @param currency of the account */
+function thresholdWords(settings: ReviewSettings, step: StepName, currency: string): string {
+  const { basis, surety, minOrders, maxAcos, chance, leastSpend, clicksMultiple } = settings;
+  if (step === 'harvest')
+    return basis === 'chance'
+      ? `${formatShare(surety, 0)} sure of ${formatShare(maxAcos, 0)} ACOS`
+      : `${minOrders} orders, ACOS ≤ ${formatShare(maxAcos, 0)}`;
+  return basis === 'chance'
+    ? `≤ ${formatShare(chance, 0)} to pay, ≥ ${formatNumber(leastSpend / MICROS_PER_UNIT, leastSpend % MICROS_PER_UNIT === 0 ? 0 : 2)} ${currency}`
+    : `${formatNumber(clicksMultiple, 1)} × usual clicks`;
+}
+
+function Fields({ state: { settings, setSettings }, step, currency }: ThresholdsProps) {
+  const { basis } = settings;
+  if (step === 'harvest')
+    return (
+      <>
+        {basis === 'chance' ? (
+          <ShareField
+            label="At least"
+            after="sure of the ACOS"
+            share={settings.surety}
+            least={0.01}
+            most={0.99}
+            step={0.05}
+            onShare={(surety) => setSettings({ surety })}
           />
+        ) : (
           <NumberField
-            label={`${currency} spent`}
-            value={settings.leastSpend / MICROS_PER_UNIT}
-            min={0}
+            label="At least"
+            unit="orders"
+            value={settings.minOrders}
+            min={1}
             step={1}
-            width={36}
-            onChange={(value) => setSettings({ leastSpend: toMicros(value) })}
+            onChange={(minOrders) => setSettings({ minOrders })}
           />
-        </>
-      )}
-      {step === 'negatives' && basis === 'counts' && (
-        <NumberField
-          label="× the clicks an order usually takes"
-          value={settings.clicksMultiple}
-          min={0.1}
-          step={0.5}
-          width={36}
-          onChange={(clicksMultiple) => setSettings({ clicksMultiple })}
+        )}
+        <ShareField
+          label="ACOS at most"
+          share={settings.maxAcos}
+          least={0.001}
+          onShare={(maxAcos) => setSettings({ maxAcos })}
         />
-      )}
+      </>
+    );
+  if (basis === 'counts')
+    return (
+      <NumberField
+        label="At least"
+        unit="×"
+        after="the clicks an order usually takes"
+        value={settings.clicksMultiple}
+        min={0.1}
+        step={0.5}
+        onChange={(clicksMultiple) => setSettings({ clicksMultiple })}
+      />
+    );
+  return (
+    <>
+      <ShareField
+        label="At most"
+        after="chance to pay"
+        share={settings.chance}
+        least={0.001}
+        onShare={(chance) => setSettings({ chance })}
+      />
+      <MoneyField
+        label="At least"
+        after="spent"
+        micros={settings.leastSpend}
+        currency={currency}
+        step={MICROS_PER_UNIT}
+        onMicros={(leastSpend) => setSettings({ leastSpend })}
+      />
     </>
   );
 }

@@ -15,11 +15,11 @@ export function Totals({ arranged, currency }: { arranged: Arranged; currency: s
     ['CPC', formatMoney(measure('cpc').of(totals))],
   ];
   return (
-    <p className="faint" style={{ margin: '6px 0 0', fontSize: 12.5 }} aria-label="Totals of the rows shown">
+    <p className="note totals" aria-label="Totals of the rows shown">
       {formatCount(rows.length)} {rows.length === 1 ? 'row' : 'rows'}:{' '}
       {figures.map(([label, value]) => (
-        <span key={label} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>
-          {label} <span style={{ color: 'var(--ink)' }}>{value}</span>
+        <span key={label}>
+          {label} <b>{value}</b>
         </span>
       ))}
     </p>

@@ -1,9 +1,12 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import Button from '@mui/material/Button';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { sumsOfRow } from '../../../core/terms';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
+import { explain } from '../../shared/explain';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { DecideButtons } from '../frame/DecideButtons';
 import { GAIN } from './ProposalForm';
@@ -11,6 +14,8 @@ import { nextReach, reachWords } from './reachWords';
 import type { TermStepSpec } from './termSpec';
 import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
+import { NameCell } from '../frame/NameCell';
+import { placeName } from './placeName';
 
 /** What a row's cells need. */
 export interface RowView {
@@ -47,11 +52,7 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       label: 'Search term',
       width: 'minmax(150px, 1fr)',
       sortable: true,
-      cell: ({ row }) => (
-        <span title={review.table.term[row]} style={{ fontWeight: 600 }}>
-          {review.table.term[row]}
-        </span>
-      ),
+      cell: ({ row }) => <NameCell name={review.table.term[row]} place={placeName(row, review)} />,
     },
     ...spec.figures.map((key) => figureColumn(key, context, currency)),
     ...(isHarvest ? [gainColumn(context)] : []),
@@ -91,7 +92,8 @@ function gainColumn({ review, decisions }: ColumnContext): Column<RowView> {
 const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '66px', spend: '62px', acos: '56px' };
 
 function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: string): Column<RowView> {
-  const { label, unit, definition, of } = measure(key);
+  const spec = measure(key);
+  const { label, unit, of } = spec;
   return {
     key,
     label,
@@ -99,7 +101,7 @@ function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: stri
     width: WIDTHS[key] ?? '50px',
     isFigure: true,
     sortable: true,
-    definition,
+    definition: explain(spec, currency),
     cell: ({ row }) => {
       const value = of(sumsOfRow(review.table, row));
       if (value === null)
@@ -130,15 +132,13 @@ function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnCon
       />
     );
   return (
-    <button
-      type="button"
-      className="cut"
-      style={{ all: 'unset', cursor: 'pointer' }}
+    <ButtonBase
+      className="editable cut"
       title="Ad group, campaign, wherever the product looks for terms, or a list of the campaign"
       onClick={() => decisions.edit(view.row, { reach: nextReach(proposal.reach, proposal.places) })}
     >
       {proposal.match}, {reachWords(proposal.reach, proposal.places, review.negativeLists)}
-    </button>
+    </ButtonBase>
   );
 }
 
@@ -146,9 +146,9 @@ function Decide({ view, decisions, onAccept, isAside, review }: ColumnContext & 
   const term = review.table.term[view.row];
   if (isAside)
     return (
-      <button type="button" onClick={() => void decisions.takeBack([view.row])}>
+      <Button variant="link" onClick={() => void decisions.takeBack([view.row])}>
         Take back
-      </button>
+      </Button>
     );
   return (
     <DecideButtons

@@ -40,7 +40,6 @@ export function useTermKeys({ work, onAdding, onFold }: TermKeys): void {
   useKeys({
     ...rowKeys(rows, brush),
     ...deciding,
-    u: () => void decisions.undo(),
     e: edit,
     '[': () => stepBid(0.95),
     ']': () => stepBid(1.05),

@@ -40,7 +40,6 @@ function useTermDecisions(review: LoadedReview | undefined, queue: Decisions<Edi
     leave: (rows: readonly number[]) => queue.put(subjectsOf(rows), 'left'),
     later: (rows: readonly number[]) => queue.put(subjectsOf(rows), 'later'),
     takeBack: (rows: readonly number[]) => queue.takeBack(subjectsOf(rows)),
-    undo: queue.undo,
   };
 }
 
@@ -123,6 +122,7 @@ export function useTermWork({ account, state, tray }: RoundAt) {
     accept,
     asideCount: queue.aside.size,
     stagedKeys: staged,
+    hasData: !review || review.table.size > 0,
     left: arranged?.steps ?? [],
     staged: Object.fromEntries(
       TERM_STEPS.map((name) => [name, [...staged].filter((key) => key.startsWith(`${name}:`)).length]),

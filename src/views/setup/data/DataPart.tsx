@@ -1,13 +1,13 @@
-import { formatMoney } from '../../../core/units';
+import { formatDay, formatMoney } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { PartHead } from '../PartHead';
 import { Coverage } from './Coverage';
 import { ExportList } from './ExportList';
 import { ImportList } from './ImportList';
-import { MappingForm } from './MappingForm';
+import { MappingForm } from '../../shared/imports/MappingForm';
 import { SyncPanel } from './SyncPanel';
-import { UploadBox } from './UploadBox';
-import { useImports } from './useImports';
+import { UploadBox } from '../../shared/imports/UploadBox';
+import { useImports } from '../../shared/imports/useImports';
 import { useSync } from './useSync';
 
 /** What is here of an account's data, and how more comes in and goes out. */
@@ -18,7 +18,7 @@ export function DataPart({ account }: { account: AccountInfo }) {
     <>
       <PartHead title={`Data of ${account.name}`}>
         {account.firstDay
-          ? `Search terms from ${account.firstDay} to ${account.lastDay}`
+          ? `Search terms from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay!)}`
           : 'No search terms yet'}{' '}
         · {account.currency} ·{' '}
         {account.connected ? 'connected to its market' : 'fed by files; changes go out as a file'}
@@ -26,9 +26,7 @@ export function DataPart({ account }: { account: AccountInfo }) {
       </PartHead>
       {account.connected && <SyncPanel sync={sync} />}
       {account.connected && sync.data && <Coverage data={sync.data} />}
-      <h2 className="serif" style={{ margin: '22px 0 8px', fontSize: 16, fontWeight: 500 }}>
-        Files
-      </h2>
+      <h2 className="pageTitle">Files</h2>
       <UploadBox imports={imports} />
       {imports.mapping && (
         <MappingForm key={imports.mapping.importId} imports={imports} answer={imports.mapping} />

@@ -1,8 +1,14 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { formatCount } from '../../../core/units';
 import type { ImportAnswer } from '../../../contract/api';
 import { IMPORT_LABELS } from '../../../contract/reportFields';
 import { formatTime } from '../../shared/formatTime';
-import type { ImportsState } from './useImports';
+import type { ImportsState } from '../../shared/imports/useImports';
+import { Facts } from '../../shared/kit';
 
 const STATES: Record<ImportAnswer['state'], string> = {
   reading: '◌ reading',
@@ -21,55 +27,53 @@ export function ImportList({ imports }: { imports: ImportsState }) {
       </p>
     );
   return (
-    <section aria-label="Imports" style={{ marginTop: 20 }}>
-      <h2 className="serif" style={{ margin: '0 0 6px', fontSize: 16, fontWeight: 500 }}>
-        Imports
-      </h2>
+    <Box component="section" aria-label="Imports" sx={{ marginTop: '20px' }}>
+      <h2 className="pageTitle">Imports</h2>
       {imports.list.length === 0 ? (
         <p className="faint">No file was imported yet.</p>
       ) : (
-        <table className="plain">
-          <thead>
-            <tr>
-              <th style={{ width: 110 }}>Begun</th>
-              <th style={{ width: 140 }}>State</th>
-              <th>File and outcome</th>
-              <th className="figure">Rows read</th>
-              <th className="figure">Kept</th>
-              <th className="figure">Unchanged</th>
-              <th className="figure">Refused</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Facts>
+          <TableHead>
+            <TableRow>
+              <TableCell sx={{ width: 110 }}>Begun</TableCell>
+              <TableCell sx={{ width: 140 }}>State</TableCell>
+              <TableCell>File and outcome</TableCell>
+              <TableCell className="figure">Rows read</TableCell>
+              <TableCell className="figure">Kept</TableCell>
+              <TableCell className="figure">Unchanged</TableCell>
+              <TableCell className="figure">Refused</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {imports.list.map((one) => (
               <ImportRow key={one.importId} one={one} />
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
-    </section>
+    </Box>
   );
 }
 
 function ImportRow({ one }: { one: ImportAnswer }) {
   const isBad = one.state === 'refused' || one.state === 'needs-mapping';
   return (
-    <tr>
-      <td className="faint">{formatTime(one.startedAt)}</td>
-      <td className={isBad ? 'over' : undefined}>{STATES[one.state]}</td>
-      <td>
-        <div style={{ overflowWrap: 'anywhere' }}>
+    <TableRow>
+      <TableCell className="faint">{formatTime(one.startedAt)}</TableCell>
+      <TableCell className={isBad ? 'over' : undefined}>{STATES[one.state]}</TableCell>
+      <TableCell>
+        <Box sx={{ overflowWrap: 'anywhere' }}>
           {one.file ?? 'sent by a script'}{' '}
           <span className="faint">· {IMPORT_LABELS[one.kind].toLowerCase()}</span>
-        </div>
-        <div className="faint" style={{ maxWidth: 620 }}>
+        </Box>
+        <Box className="faint" sx={{ maxWidth: 620 }}>
           {one.message}
-        </div>
-      </td>
-      <td className="figure">{formatCount(one.read)}</td>
-      <td className="figure">{formatCount(one.kept)}</td>
-      <td className="figure">{formatCount(one.unchanged)}</td>
-      <td className="figure">
+        </Box>
+      </TableCell>
+      <TableCell className="figure">{formatCount(one.read)}</TableCell>
+      <TableCell className="figure">{formatCount(one.kept)}</TableCell>
+      <TableCell className="figure">{formatCount(one.unchanged)}</TableCell>
+      <TableCell className="figure">
         {one.refused > 0 ? (
           <a
             href={`/api/imports/${one.importId}/refused.csv?account=${one.account}`}
@@ -80,7 +84,7 @@ function ImportRow({ one }: { one: ImportAnswer }) {
         ) : (
           0
         )}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -1,9 +1,13 @@
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import { useState } from 'react';
 import type { JobInfo } from '../../../contract/api';
 import { formatTime } from '../../shared/formatTime';
+import { Fault, NumberField, Progress } from '../../shared/kit';
+import { formatCount, formatDay } from '../../../core/units';
 import type { SyncState } from './useSync';
+
+/** More days at once the simulated market does not let pass. */
+const MOST_DAYS = 60;
 
 /** The connection to the market: how up to date, what runs, what failed; and letting days pass on a simulated one. */
 export function SyncPanel({ sync }: { sync: SyncState }) {
@@ -11,50 +15,44 @@ export function SyncPanel({ sync }: { sync: SyncState }) {
   const { data, job, error } = sync;
   const last = data?.jobs.find(({ state }) => ['done', 'failed', 'cancelled'].includes(state));
   return (
-    <section
-      aria-label="Market"
-      style={{ border: '1px solid var(--hairline)', borderRadius: 3, padding: 16 }}
-    >
-      <div style={{ display: 'flex', gap: 14, alignItems: 'center', flexWrap: 'wrap' }}>
+    <section className="framed" aria-label="Market">
+      <div className="bar">
         <Button variant="contained" disabled={job !== null || !data} onClick={sync.start}>
           Sync now
         </Button>
         <form
-          style={{ display: 'flex', gap: 6, alignItems: 'center' }}
+          className="bar"
           onSubmit={(event) => {
             event.preventDefault();
             sync.advance(days);
           }}
         >
-          <Button type="submit" disabled={job !== null || !data || !(days >= 1 && days <= 60)}>
+          <Button type="submit" disabled={job !== null || !data}>
             Let pass
           </Button>
-          <input
-            className="figure"
-            type="number"
-            min={1}
-            max={60}
-            aria-label="Days to let pass"
+          <NumberField
+            label="Days to let pass"
+            isLabelled={false}
             value={days}
-            style={{ width: 48 }}
-            onChange={(event) => setDays(Number(event.target.value))}
+            min={1}
+            max={MOST_DAYS}
+            step={1}
+            unit="days"
+            after="on the simulated market"
+            onChange={setDays}
           />
-          <span className="faint">days on the simulated market</span>
         </form>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         {data && (
           <span className="faint">
-            The market’s day is <b style={{ color: 'var(--ink)' }}>{data.marketDay ?? 'not known yet'}</b>
+            The market’s day is{' '}
+            <strong>{data.marketDay ? formatDay(data.marketDay) : 'not known yet'}</strong>
             {data.unsettled.length > 0 &&
               `; orders of the last ${data.unsettled.length} days are still coming in`}
           </span>
         )}
       </div>
-      {error && (
-        <p role="alert" className="over">
-          {error.message}
-        </p>
-      )}
+      <Fault error={error} />
       {job ? <Running job={job} onCancel={() => sync.cancel(job.id)} /> : last && <Ended job={last} />}
     </section>
   );
@@ -63,30 +61,24 @@ export function SyncPanel({ sync }: { sync: SyncState }) {
 function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
   const share = job.total === 0 ? 0 : job.done / job.total;
   const seconds = job.startedAt === null ? 0 : (Date.now() - Date.parse(job.startedAt)) / 1000;
-  const left = share > 0.05 && job.state === 'running' ? Math.ceil((seconds / share) * (1 - share)) : null;
+  const left = share > 0.05 && job.state === 'running' ? (seconds / share) * (1 - share) : null;
   const isWaiting = job.state === 'waiting';
   return (
-    <div role="status" style={{ marginTop: 12 }}>
-      <LinearProgress
-        variant={isWaiting || job.total === 0 ? 'indeterminate' : 'determinate'}
-        value={100 * share}
-        aria-label="Progress"
-      />
-      <p
-        className={`spread ${isWaiting && job.message !== '' ? 'over' : 'faint'}`}
-        style={{ margin: '4px 0 0', alignItems: 'center' }}
-      >
-        <span>
-          {isWaiting && job.message !== ''
-            ? `▲ ${job.message} Try ${job.tries + 1} follows at ${formatTime(job.nextTryAt)}.`
-            : isWaiting
-              ? 'It begins in a moment …'
-              : `${job.doing || 'asking the market'} · ${job.done} of ${job.total}${left === null ? '' : `, about ${left} s left`}`}
-        </span>
-        <Button onClick={onCancel} disabled={job.cancelAsked}>
-          {job.cancelAsked ? 'Stops before its next step …' : 'Cancel'}
-        </Button>
-      </p>
+    <div role="status" className="spaced">
+      <Progress label="Progress" share={isWaiting || job.total === 0 ? null : share} left={left}>
+        {isWaiting && job.message !== '' ? (
+          <span className="over">
+            ▲ {job.message} Try {job.tries + 1} follows at {formatTime(job.nextTryAt)}.
+          </span>
+        ) : isWaiting ? (
+          'It begins in a moment …'
+        ) : (
+          `${job.doing || 'Asking the market'} · ${formatCount(job.done)} of ${formatCount(job.total)}`
+        )}
+      </Progress>
+      <Button onClick={onCancel} disabled={job.cancelAsked}>
+        {job.cancelAsked ? 'Stops before its next step …' : 'Cancel'}
+      </Button>
     </div>
   );
 }
@@ -94,7 +86,7 @@ function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
 function Ended({ job }: { job: JobInfo }) {
   const isBad = job.state === 'failed';
   return (
-    <p role="status" className={isBad ? 'over' : undefined} style={{ margin: '12px 0 0' }}>
+    <p role="status" className={isBad ? 'over' : undefined}>
       {isBad ? '▲ ' : ''}
       {job.message} <span className="faint">{job.finishedAt && formatTime(job.finishedAt)}</span>
     </p>

@@ -1,3 +1,8 @@
+import Button from '@mui/material/Button';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { SCOPE_LABELS } from './scopeLabels';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../../shared/useTell';
@@ -5,14 +10,18 @@ import type { Goal } from '../../../core/goals';
 import { formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api, exportLink } from '../../shared/api';
+import { useUndo } from '../../shared/undo/useUndo';
 import { TargetField } from '../../shared/TargetField';
 import { PartHead } from '../PartHead';
 import { GoalForm } from './GoalForm';
+import { Facts, Fault, PlaceLink } from '../../shared/kit';
+import { pageLink } from '../../shared/frame/pages';
 
 /** Targets by scope: the nearest one counts. */
 export function GoalsPart({ account }: { account: AccountInfo }) {
   const client = useQueryClient();
   const tell = useTell();
+  const { did } = useUndo(account.id);
   const { data, error } = useQuery({ queryKey: ['goals', account.id], queryFn: () => api.goals(account.id) });
   const refresh = () =>
     client.invalidateQueries({
@@ -20,9 +29,17 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
     });
   const onError = (fault: Error) => tell(fault.message, { kind: 'fault' });
   const set = useMutation({
-    // What the list tells besides, its name, is not part of a target.
-    mutationFn: ({ scope, scopeId, kind, low, high }: Goal) =>
-      api.setGoal(account.id, { scope, scopeId, kind, low, high }),
+    mutationFn: (goal: Goal) => api.setGoal(account.id, bare(goal)),
+    onSuccess: (_, goal) => {
+      const before = goals.find((one) => one.scope === goal.scope && one.scopeId === goal.scopeId);
+      did(
+        {
+          words: 'target set',
+          undoing: before ? { kind: 'goal', goal: bare(before) } : { kind: 'no-goal', goal: bare(goal) },
+        },
+        { isQuiet: true },
+      );
+    },
     onError,
     onSettled: refresh,
   });
@@ -35,60 +52,64 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
   return (
     <>
       <PartHead title="Targets">
-        The nearest one counts: ad group, campaign, product, product line, account. A list comes in under{' '}
-        <a href={`/setup?account=${account.id}`}>Data</a>; as{' '}
+        The nearest one counts: ad group, campaign, product, product line, account. Import a list under{' '}
+        <PlaceLink href={pageLink('setup', account.id)}>Data</PlaceLink>, or export this one as{' '}
         <a href={exportLink(account.id, 'goals', 'csv')}>CSV</a> or{' '}
-        <a href={exportLink(account.id, 'goals', 'xlsx')}>XLSX</a> it goes out.
+        <a href={exportLink(account.id, 'goals', 'xlsx')}>XLSX</a>.
       </PartHead>
-      {error && (
-        <p role="alert" className="over">
-          {error.message}
-        </p>
-      )}
-      <p>
-        Account: <TargetField account={account} />{' '}
-        <span className="faint">counts where nothing else is set.</span>
+      <Fault error={error} />
+      <p className="bar">
+        <span>Account:</span> <TargetField account={account} />
+        <span className="faint">counts where nothing nearer is set.</span>
       </p>
-      {data && <GoalForm scopes={data.scopes} onSet={(goal) => set.mutate(goal)} />}
+      {data && <GoalForm scopes={data.scopes} onSet={(goal) => set.mutateAsync(goal)} />}
       {goals.length === 0 ? (
         <p className="faint">No other target is set.</p>
       ) : (
-        <table className="plain" aria-label="Targets" style={{ maxWidth: 760 }}>
-          <thead>
-            <tr>
-              <th style={{ width: 120 }}>Scope</th>
-              <th>Name</th>
-              <th className="figure">Target ACOS</th>
-              <th className="figure">Margin after ads</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Facts aria-label="Targets" sx={{ maxWidth: 760 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell sx={{ width: 120 }}>Scope</TableCell>
+              <TableCell>Name</TableCell>
+              <TableCell className="figure">Target ACOS</TableCell>
+              <TableCell className="figure">Margin after ads</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {goals.map((goal) => (
-              <tr key={`${goal.scope} ${goal.scopeId}`}>
-                <td className="faint">{SCOPE_LABELS[goal.scope]}</td>
-                <td>{goal.name || account.name}</td>
-                <td className="figure">{goal.kind === 'acos' ? range(goal) : '–'}</td>
-                <td className="figure">{goal.kind === 'margin' ? range(goal) : '–'}</td>
-                <td className="figure">
-                  <button
-                    type="button"
+              <TableRow key={`${goal.scope} ${goal.scopeId}`}>
+                <TableCell className="faint">{SCOPE_LABELS[goal.scope]}</TableCell>
+                <TableCell>{goal.name || account.name}</TableCell>
+                <TableCell className="figure">{goal.kind === 'acos' ? range(goal) : '–'}</TableCell>
+                <TableCell className="figure">{goal.kind === 'margin' ? range(goal) : '–'}</TableCell>
+                <TableCell className="figure">
+                  <Button
+                    variant="link"
                     onClick={() => {
-                      remove.mutate(goal);
-                      tell('Target removed.', { onUndo: () => set.mutate(goal) });
+                      remove.mutate(goal, {
+                        onSuccess: () =>
+                          did({
+                            words: `target of ${goal.name || account.name} removed`,
+                            undoing: { kind: 'goal', goal: bare(goal) },
+                          }),
+                      });
                     }}
                   >
                     Remove
-                  </button>
-                </td>
-              </tr>
+                  </Button>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
     </>
   );
 }
+
+/** What the list tells besides, its name, is no part of a target. */
+const bare = ({ scope, scopeId, kind, low, high }: Goal): Goal => ({ scope, scopeId, kind, low, high });
 
 const range = ({ low, high }: Goal) =>
   low === high ? formatShare(low) : `${formatShare(low)} to ${formatShare(high)}`;

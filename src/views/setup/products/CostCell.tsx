@@ -1,4 +1,6 @@
 import { useEffect, useState } from 'react';
+import { decimalMark, readNumber } from '../../../core/units';
+import { TextBox } from '../../shared/kit';
 
 interface CostCellProps {
   label: string;
@@ -14,7 +16,7 @@ interface CostCellProps {
 
 /** A cost that is edited in place: Enter or leaving keeps it, Escape gives up, empty means not known. */
 export function CostCell({ label, scale, decimals, value, usual, onChange }: CostCellProps) {
-  const shown = value === null ? '' : (value / scale).toFixed(decimals);
+  const shown = value === null ? '' : typed(value / scale, decimals);
   const [text, setText] = useState(shown);
   const [isBad, setBad] = useState(false);
   useEffect(() => {
@@ -24,21 +26,21 @@ export function CostCell({ label, scale, decimals, value, usual, onChange }: Cos
   const keep = () => {
     if (text.trim() === shown) return;
     if (text.trim() === '') return onChange(null);
-    const number = Number(text.replace(',', '.').replace('%', ''));
+    const number = readNumber(text) ?? NaN;
     const next = scale < 1 ? number * scale : Math.round(number * scale);
     if (!Number.isFinite(next) || next < 0 || (scale < 1 && next > 1)) return setBad(true);
     onChange(next);
   };
   return (
-    <input
-      className="figure"
+    <TextBox
+      className="inCell"
       inputMode="decimal"
       aria-label={label}
-      aria-invalid={isBad}
+      isWrong={isBad}
       title={isBad ? (scale < 1 ? 'A percentage from 0 to 100' : 'An amount of 0 or more') : undefined}
-      placeholder={usual === null ? '–' : (usual / scale).toFixed(decimals)}
+      placeholder={usual === null ? '–' : typed(usual / scale, decimals)}
       value={text}
-      style={{ width: 54, background: 'transparent', ...(isBad ? { borderColor: 'var(--over)' } : {}) }}
+      letters={5}
       onFocus={(event) => event.target.select()}
       onChange={(event) => setText(event.target.value)}
       onBlur={keep}
@@ -52,3 +54,5 @@ export function CostCell({ label, scale, decimals, value, usual, onChange }: Cos
     />
   );
 }
+
+const typed = (value: number, decimals: number) => value.toFixed(decimals).replace('.', decimalMark());

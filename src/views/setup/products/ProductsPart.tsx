@@ -1,17 +1,21 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { DASH, formatDay, formatMoney, formatShare, MICROS_PER_UNIT } from '../../../core/units';
 import type { ProductCosts } from '../../../core/economics';
 import { businessMeasure } from '../../../core/measures';
 import type { AccountInfo, ProductInfo } from '../../../contract/api';
 import { exportLink } from '../../shared/api';
-import { useKeys } from '../../shared/useKeys';
 import { PartHead } from '../PartHead';
 import { CostCell } from './CostCell';
 import { useProducts } from './useProducts';
+import { Facts, Fault, PlaceLink } from '../../shared/kit';
+import { pageLink } from '../../shared/frame/pages';
 
 /** What products cost, what they leave, and what may be paid for a click: edited in place. */
 export function ProductsPart({ account }: { account: AccountInfo }) {
-  const { data, error, edit, undo } = useProducts(account.id);
-  useKeys({ u: undo });
+  const { data, error, edit } = useProducts(account.id);
   const products = data?.products ?? [];
   const unknown = products.filter(({ margin }) => margin === null).length;
   return (
@@ -22,16 +26,11 @@ export function ProductsPart({ account }: { account: AccountInfo }) {
           : products.length === 0
             ? 'No products yet. They come with a sync, or with a list of costs.'
             : `${unknown === 0 ? 'Every product has its costs.' : `${unknown} of ${products.length} products lack costs: no margin is known for them, which is not zero.`} For each unit, in ${account.currency}; ads of ${formatDay(data.window.from)} – ${formatDay(data.window.to)}.`}{' '}
-        A list comes in under <a href={`/setup?account=${account.id}`}>Data</a>; as{' '}
-        <a href={exportLink(account.id, 'costs', 'csv')}>CSV</a> or{' '}
-        <a href={exportLink(account.id, 'costs', 'xlsx')}>XLSX</a> it goes out. <kbd>u</kbd> takes the last
-        edit back.
+        Import a list under <PlaceLink href={pageLink('setup', account.id)}>Data</PlaceLink>, or export this
+        one as <a href={exportLink(account.id, 'costs', 'csv')}>CSV</a> or{' '}
+        <a href={exportLink(account.id, 'costs', 'xlsx')}>XLSX</a>. <kbd>u</kbd> undoes the last edit.
       </PartHead>
-      {error && (
-        <p role="alert" className="over">
-          {error.message}
-        </p>
-      )}
+      <Fault error={error} />
       {products.length > 0 && <Table products={products} edit={edit} currency={account.currency} />}
     </>
   );
@@ -54,47 +53,50 @@ const COSTS = [
 
 function Table({ products, edit, currency }: TableProps) {
   return (
-    <table className="plain" aria-label="Products" style={{ minWidth: 940 }}>
-      <thead>
-        <tr>
-          <th>Product</th>
+    <Facts aria-label="Products" sx={{ minWidth: 940 }}>
+      <TableHead>
+        <TableRow>
+          <TableCell>Product</TableCell>
           {COSTS.map(([key, label, definition]) => (
-            <th key={key} className="figure" title={definition}>
-              {label}
-            </th>
+            <TableCell key={key} className="figure" title={definition}>
+              {label} {key !== 'refundRate' && <span className="unit">{currency}</span>}
+            </TableCell>
           ))}
-          <th
+          <TableCell
             className="figure"
             title="(price − goods − fees − shipping − refunds) / price: also the ACOS at which ads earn nothing"
           >
             Margin
-          </th>
-          <th className="figure" title="Conversion × order value × margin: what a click may cost at most">
-            Break-even CPC
-          </th>
-          <th className="figure" title="Order value × margin">
-            per order
-          </th>
-          <th className="figure" title="The nearest target that is set">
+          </TableCell>
+          <TableCell
+            className="figure"
+            title="Conversion × order value × margin: what a click may cost at most"
+          >
+            Break-even CPC <span className="unit">{currency}</span>
+          </TableCell>
+          <TableCell className="figure" title="Order value × margin">
+            Per order <span className="unit">{currency}</span>
+          </TableCell>
+          <TableCell className="figure" title="The nearest target that is set">
             Target
-          </th>
-          <th className="figure" title="Spend / ad sales">
+          </TableCell>
+          <TableCell className="figure" title="Spend / ad sales">
             ACOS
-          </th>
-          <th className="figure" title={businessMeasure('tacos').definition}>
+          </TableCell>
+          <TableCell className="figure" title={businessMeasure('tacos').definition}>
             TACOS
-          </th>
-          <th className="figure" title={`${businessMeasure('profit').definition} ${currency}`}>
-            Profit
-          </th>
-        </tr>
-      </thead>
-      <tbody>
+          </TableCell>
+          <TableCell className="figure" title={`${businessMeasure('profit').definition} ${currency}`}>
+            Profit <span className="unit">{currency}</span>
+          </TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {products.map((product) => (
           <Product key={product.id} product={product} edit={(change) => edit(product, change)} />
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Facts>
   );
 }
 
@@ -104,8 +106,8 @@ function Product({ product, edit }: { product: ProductInfo; edit: (change: Parti
   const why = margin === null ? `Not known without ${product.missing.join(', ')}` : undefined;
   const isOver = acos !== null && target.acos !== null && acos > target.acos;
   return (
-    <tr>
-      <td style={{ maxWidth: 210 }}>
+    <TableRow>
+      <TableCell sx={{ maxWidth: 210 }}>
         <div className="cut" title={name}>
           {name}
         </div>
@@ -113,9 +115,9 @@ function Product({ product, edit }: { product: ProductInfo; edit: (change: Parti
           {sku ?? itemCode}
           {line && ` · ${line}`}
         </div>
-      </td>
+      </TableCell>
       {COSTS.map(([key, label]) => (
-        <td key={key} className="figure">
+        <TableCell key={key} className="figure">
           <CostCell
             label={`${label} of ${name}`}
             scale={key === 'refundRate' ? 0.01 : MICROS_PER_UNIT}
@@ -124,27 +126,32 @@ function Product({ product, edit }: { product: ProductInfo; edit: (change: Parti
             usual={key === 'price' ? marketPrice : null}
             onChange={(value) => edit({ [key]: value })}
           />
-        </td>
+        </TableCell>
       ))}
-      <td className="figure" title={why}>
+      <TableCell className="figure" title={why}>
         {margin ? formatShare(margin.share) : DASH}
-      </td>
-      <td className="figure" title={why ?? (breakEven?.cpc === null ? 'No clicks in the window' : undefined)}>
+      </TableCell>
+      <TableCell
+        className="figure"
+        title={why ?? (breakEven?.cpc === null ? 'No clicks in the window' : undefined)}
+      >
         {breakEven ? formatMoney(breakEven.cpc) : DASH}
-      </td>
-      <td className="figure" title={why}>
+      </TableCell>
+      <TableCell className="figure" title={why}>
         {breakEven ? formatMoney(breakEven.costPerOrder) : DASH}
-      </td>
-      <td className="figure" title={`set on the ${target.scope.replace('-', ' ')}`}>
+      </TableCell>
+      <TableCell className="figure" title={`set on the ${target.scope.replace('-', ' ')}`}>
         {formatShare(target.acos, 0)}
-      </td>
-      <td className={`figure ${isOver ? 'over' : acos === null ? '' : 'under'}`}>
+      </TableCell>
+      <TableCell className={`figure ${isOver ? 'over' : acos === null ? '' : 'under'}`}>
         {acos === null ? DASH : `${isOver ? '▲' : '●'} ${formatShare(acos)}`}
-      </td>
-      <td className="figure">{formatShare(businessMeasure('tacos').of({ ...sums, margin: null }))}</td>
-      <td className="figure" title={why}>
+      </TableCell>
+      <TableCell className="figure">
+        {formatShare(businessMeasure('tacos').of({ ...sums, margin: null }))}
+      </TableCell>
+      <TableCell className="figure" title={why}>
         {profit === null ? DASH : formatMoney(profit)}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

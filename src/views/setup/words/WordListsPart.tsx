@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../../shared/useTell';
@@ -6,6 +7,7 @@ import type { WordLists } from '../../../core/matching';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
 import { PartHead } from '../PartHead';
+import { TextBox } from '../../shared/kit';
 
 const LISTS: { list: keyof WordLists; label: string; does: string }[] = [
   { list: 'own', label: 'Own brand', does: 'Names of the account’s own brand and products.' },
@@ -79,26 +81,27 @@ function ListsForm({ account, lists }: { account: AccountInfo; lists: WordLists 
         });
       }}
     >
-      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 320px))', gap: 24 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, minmax(0, 320px))', gap: '24px' }}>
         {LISTS.map(({ list, label, does }) => (
-          <label key={list} style={{ display: 'grid', gap: 4, alignContent: 'start' }}>
-            <strong style={{ fontWeight: 600 }}>
+          <Box component="label" key={list} sx={{ display: 'grid', gap: '4px', alignContent: 'start' }}>
+            <Box component="strong" sx={{ fontWeight: 600 }}>
               {label} <span className="faint">{linesOf(texts[list]).length || ''}</span>
-            </strong>
-            <span className="faint" style={{ minHeight: 54 }}>
+            </Box>
+            <Box component="span" className="faint" sx={{ minHeight: 54 }}>
               {does}
-            </span>
-            <textarea
+            </Box>
+            <TextBox
+              isWide
               aria-label={label}
-              rows={14}
+              lines={14}
               value={texts[list]}
               spellCheck={false}
               onChange={(event) => setTexts({ ...texts, [list]: event.target.value })}
             />
-          </label>
+          </Box>
         ))}
-      </div>
-      <p className="bar" style={{ gap: 12 }}>
+      </Box>
+      <p className="bar">
         <Button type="submit" variant="contained" disabled={!isChanged || keep.isPending}>
           Keep the lists
         </Button>

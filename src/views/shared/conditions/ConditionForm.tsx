@@ -1,9 +1,12 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { CHOICES, isChoiceKey, numberField, readAnyOf, TEXT_LABELS } from '../../../core/conditions';
 import type { AnyOf, Condition, NumberKey } from '../../../core/conditions';
 import { labelOf, OPS, opsOf, typedValue } from './words';
 import type { FieldsOffered, Op } from './words';
+import { Choice, TextBox } from '../kit';
+import type { Option } from '../kit';
 
 interface ConditionFormProps {
   fields: FieldsOffered;
@@ -48,34 +51,30 @@ export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
     onKeep(group as Condition[]);
   };
   return (
-    <form
-      style={{ padding: 12, display: 'grid', gap: 8 }}
+    <Box
+      component="form"
+      sx={{ padding: '12px', display: 'grid', gap: '8px' }}
       onSubmit={(event) => {
         event.preventDefault();
         keep();
       }}
     >
       {drafts.map((draft, at) => (
-        <div key={at} style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+        <div className="bar" key={at}>
           {at > 0 && <span className="faint">or</span>}
-          <select aria-label="Field" value={draft.field} onChange={(event) => choose(at, event.target.value)}>
-            <FieldOptions fields={fields} />
-          </select>
-          <select
-            aria-label="Comparison"
-            value={draft.op}
-            onChange={(event) => change(at, { op: event.target.value as Op })}
-          >
-            {opsOf(draft.field).map((op) => (
-              <option key={op} value={op}>
-                {OPS[op].word}
-              </option>
-            ))}
-          </select>
+          <Choice label="Field" value={draft.field} onChange={(field) => choose(at, field)} width={170}>
+            {[...fields.numbers, ...fields.choices, ...fields.texts].map((key): Option => [
+              key,
+              labelOf(key),
+            ])}
+          </Choice>
+          <Choice label="Comparison" value={draft.op} onChange={(next) => change(at, { op: next as Op })}>
+            {opsOf(draft.field).map((op): Option => [op, OPS[op].word])}
+          </Choice>
           <ValueInput draft={draft} isFirst={at === 0} onText={(text) => change(at, { text })} />
         </div>
       ))}
-      <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+      <div className="bar">
         <Button type="submit" variant="contained">
           Set
         </Button>
@@ -91,19 +90,7 @@ export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
           </span>
         )}
       </div>
-    </form>
-  );
-}
-
-function FieldOptions({ fields }: { fields: FieldsOffered }) {
-  return (
-    <>
-      {[...fields.numbers, ...fields.choices, ...fields.texts].map((key) => (
-        <option key={key} value={key}>
-          {labelOf(key)}
-        </option>
-      ))}
-    </>
+    </Box>
   );
 }
 
@@ -120,20 +107,18 @@ function ValueInput({
 }) {
   if (isChoiceKey(field))
     return (
-      <select aria-label="Value" value={text} onChange={(event) => onText(event.target.value)}>
-        {CHOICES[field].values.map((choice) => (
-          <option key={choice}>{choice}</option>
-        ))}
-      </select>
+      <Choice label="Value" value={text} onChange={(next) => onText(next)}>
+        {CHOICES[field].values.map((choice) => choice)}
+      </Choice>
     );
   const unit = field in TEXT_LABELS ? '' : UNITS[numberField(field as NumberKey).unit];
   return (
     <>
-      <input
+      <TextBox
         aria-label="Value"
         autoFocus={isFirst}
         value={text}
-        size={field in TEXT_LABELS ? 22 : 8}
+        letters={field in TEXT_LABELS ? 22 : 8}
         onChange={(event) => onText(event.target.value)}
       />
       <span className="faint">{unit}</span>

@@ -19,6 +19,8 @@ interface ConditionsProps {
   onAdding: (isAdding: boolean) => void;
   brushed: number | null;
   onClearBrush: () => void;
+  /** The button for a new condition stands elsewhere: without conditions there is nothing to see here. */
+  isQuiet?: boolean;
   /** What stands before the chips and behind them. */
   before?: ReactNode;
   after?: ReactNode;
@@ -39,13 +41,9 @@ export function Conditions(props: ConditionsProps) {
     );
     close();
   };
+  const isEmpty = props.isQuiet && conditions.length === 0 && brushed === null;
   return (
-    <div
-      ref={anchor}
-      style={{ display: 'flex', gap: 6, flexWrap: 'wrap', padding: '0 16px 6px', alignItems: 'center' }}
-      role="group"
-      aria-label="Conditions"
-    >
+    <div ref={anchor} className={isEmpty ? undefined : 'bar conditions'} role="group" aria-label="Conditions">
       {props.before}
       {conditions.map((group, at) => (
         <Chip
@@ -65,14 +63,8 @@ export function Conditions(props: ConditionsProps) {
           onDelete={onClearBrush}
         />
       )}
-      <Button startIcon={<Add />} onClick={() => onAdding(true)} title="s" sx={{ padding: '0 6px' }}>
-        Condition
-      </Button>
-      {conditions.length > 1 && (
-        <Button onClick={() => onChange([])} sx={{ padding: '0 6px' }}>
-          Clear all
-        </Button>
-      )}
+      {!props.isQuiet && <AddCondition onClick={() => onAdding(true)} />}
+      {conditions.length > 1 && <Button onClick={() => onChange([])}>Clear all</Button>}
       {props.after}
       <Popover
         disableRestoreFocus
@@ -89,5 +81,14 @@ export function Conditions(props: ConditionsProps) {
         />
       </Popover>
     </div>
+  );
+}
+
+/** Begins a new condition. */
+export function AddCondition({ onClick }: { onClick: () => void }) {
+  return (
+    <Button startIcon={<Add />} onClick={onClick} title="s">
+      Condition
+    </Button>
   );
 }

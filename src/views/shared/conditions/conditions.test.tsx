@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { describe, expect, test } from 'vitest';
-import { draw } from '../../../../tests/make/page';
+import { choicesOf, draw, pick } from '../../../../tests/make/page';
 import type { Stack } from '../../../core/conditions';
 import { Conditions } from './Conditions';
 
@@ -32,15 +32,15 @@ function Bar({ start = [] }: { start?: Stack }) {
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const type = (label: string, value: string, at = 0) =>
   fireEvent.change(screen.getAllByLabelText(label)[at], { target: { value } });
-const set = () => fireEvent.submit(screen.getByLabelText('Field').closest('form')!);
+const set = () => fireEvent.submit(screen.getAllByLabelText('Field')[0].closest('form')!);
 
 describe('conditions', () => {
   test('are made of a field, a comparison and a number, in the unit that is shown', async () => {
     draw(<Bar />);
     press('Condition');
-    type('Field', 'acos');
+    pick('Field', 'ACOS');
     expect(screen.getByText('in %')).toBeTruthy();
-    type('Comparison', 'atMost');
+    pick('Comparison', 'at most');
     type('Value', '24');
     press('Set');
     expect(screen.getByText('ACOS ≤ 24 %')).toBeTruthy();
@@ -51,7 +51,7 @@ describe('conditions', () => {
   test('of money are typed in units and kept in millionths', () => {
     draw(<Bar />);
     press('Condition');
-    type('Field', 'spend');
+    pick('Field', 'Spend');
     type('Value', '2,50');
     press('Set');
     expect(kept).toEqual([[{ field: 'spend', op: 'atLeast', value: 2_500_000 }]]);
@@ -75,7 +75,7 @@ describe('conditions', () => {
       expect((screen.getByLabelText('Value') as HTMLInputElement).value).toBe(nonsense);
     }
     expect(kept).toEqual([]);
-    type('Field', 'name');
+    pick('Field', 'Name');
     press('Set');
     expect(screen.getByRole('alert').textContent).toBe('Type a part of the text.');
   });
@@ -83,10 +83,8 @@ describe('conditions', () => {
   test('hold any text, also signs that links use', () => {
     draw(<Bar />);
     press('Condition');
-    type('Field', 'name');
-    expect(
-      Array.from(screen.getByLabelText('Comparison').children, ({ textContent }) => textContent),
-    ).toEqual(['holds', 'lacks']);
+    pick('Field', 'Name');
+    expect(choicesOf('Comparison')).toEqual(['holds', 'lacks']);
     type('Value', 'a|b;c & d');
     press('Set');
     expect(kept).toEqual([[{ field: 'name', op: 'holds', text: 'a|b;c & d' }]]);
@@ -96,10 +94,10 @@ describe('conditions', () => {
   test('on what has few values offer these', () => {
     draw(<Bar />);
     press('Condition');
-    type('Field', 'standing');
-    const [first, second] = Array.from(screen.getByLabelText('Value').children, (one) => one.textContent);
-    type('Value', second!);
-    type('Comparison', 'isNot');
+    pick('Field', 'Standing');
+    const [first, second] = choicesOf('Value');
+    pick('Value', second!);
+    pick('Comparison', 'is not');
     press('Set');
     expect(kept).toEqual([[{ field: 'standing', op: 'isNot', choice: second }]]);
     expect(first).not.toBe(second);
@@ -118,8 +116,8 @@ describe('conditions', () => {
     expect((screen.getByLabelText('Value') as HTMLInputElement).value).toBe('10');
     type('Value', '25');
     press('or …');
-    type('Field', 'acos', 1);
-    type('Comparison', 'atMost', 1);
+    pick('Field', 'ACOS', 1);
+    pick('Comparison', 'at most', 1);
     type('Value', '30', 1);
     press('Set');
     expect(screen.getByText('Clicks ≥ 25 or ACOS ≤ 30 %')).toBeTruthy();

@@ -1,7 +1,6 @@
-import { RateCurve } from '../../../charts';
+import { Measured, RateCurve } from '../../../charts';
 import { PRIOR_ORDERS } from '../../../core/evidence';
 import { formatCount, formatShare } from '../../../core/units';
-import { EVIDENCE_HEADING, EVIDENCE_WIDTH } from './look';
 
 interface ConversionProps {
   /** Conversion rate that is usual there, share. */
@@ -27,14 +26,18 @@ export function Conversion({
   const rate = strength / usual;
   return (
     <>
-      <h3 style={EVIDENCE_HEADING}>Conversion</h3>
-      <RateCurve
-        width={EVIDENCE_WIDTH}
-        prior={{ shape: strength, rate }}
-        posterior={{ shape: strength + orders, rate: rate + exposure }}
-        needed={needed}
-      />
-      <p className="faint" style={{ margin: '2px 0 0', fontSize: 12 }}>
+      <h3 className="panelPart">Conversion</h3>
+      <Measured>
+        {(width) => (
+          <RateCurve
+            width={width}
+            prior={{ shape: strength, rate }}
+            posterior={{ shape: strength + orders, rate: rate + exposure }}
+            needed={needed}
+          />
+        )}
+      </Measured>
+      <p className="note">
         Pale: usual here, {formatShare(usual)}; it counts like {Math.round(rate)} clicks. Dark: with its own{' '}
         {formatCount(clicks)} clicks and {formatCount(orders)} orders.
       </p>

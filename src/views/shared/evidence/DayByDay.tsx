@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { DayStrip } from '../../../charts';
+import { DayStrip, Measured } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
 import type { Sums } from '../../../core/measures';
 import { addDays } from '../../../core/units';
-import { EVIDENCE_HEADING, EVIDENCE_WIDTH } from './look';
+import { Fault } from '../kit';
 import { WindowsTable } from './WindowsTable';
 
 interface DayByDayProps {
@@ -12,8 +12,8 @@ interface DayByDayProps {
   last: string;
   settledTo: string;
   asked: { data?: { days: (Sums & { day: string })[] }; error: Error | null };
-  /** What stands below the strip, told its span: marks of changes. */
-  marks?: (from: string, to: string) => ReactNode;
+  /** What stands below the strip, told its span and width: marks of changes. */
+  marks?: (from: string, to: string, width: number) => ReactNode;
 }
 
 const DAYS_SHOWN = 60;
@@ -24,19 +24,25 @@ export function DayByDay({ account, last, settledTo, asked, marks }: DayByDayPro
   const { currency, firstDay } = account;
   return (
     <>
-      <h3 style={EVIDENCE_HEADING}>Day by day, {currency} spend; dots are orders</h3>
-      {asked.error && <p className="over">{asked.error.message}</p>}
+      <h3 className="panelPart">Day by day, {currency} spend; dots are orders</h3>
+      <Fault error={asked.error} />
       {asked.data && (
         <>
-          <DayStrip
-            days={asked.data.days}
-            from={from}
-            to={last}
-            settledTo={settledTo}
-            width={EVIDENCE_WIDTH}
-            currency={currency}
-          />
-          {marks?.(from, last)}
+          <Measured>
+            {(width) => (
+              <>
+                <DayStrip
+                  days={asked.data!.days}
+                  from={from}
+                  to={last}
+                  settledTo={settledTo}
+                  width={width}
+                  currency={currency}
+                />
+                {marks?.(from, last, width)}
+              </>
+            )}
+          </Measured>
           <WindowsTable days={asked.data.days} to={settledTo} currency={currency} firstDay={firstDay} />
         </>
       )}

@@ -4,6 +4,8 @@ import { lensNamed } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { daysIn, dayNumber, formatDay } from '../../../core/units';
 import { api } from '../api';
+import { pageLink } from '../frame/pages';
+import { PlaceLink } from '../kit';
 
 interface HistoryProps {
   account: number;
@@ -40,7 +42,7 @@ export function History({ account, table, row, from, stripFrom, stripTo, width }
           width={width}
           height={10}
           role="img"
-          aria-label={`Changed on ${marked.map(formatDay).join(', ')}`}
+          aria-label={`Changed on ${marked.map((day) => formatDay(day)).join(', ')}`}
         >
           {marked.map((day) => {
             const x = ((dayNumber(day) - dayNumber(stripFrom) + 0.5) / count) * width;
@@ -48,26 +50,16 @@ export function History({ account, table, row, from, stripFrom, stripTo, width }
           })}
         </svg>
       )}
-      {history.data && changes.length === 0 && (
-        <p className="faint" style={{ margin: '2px 0', fontSize: 12 }}>
-          Not changed from here in these days.
-        </p>
-      )}
+      {history.data && changes.length === 0 && <p className="note">Not changed from here in these days.</p>}
       {changes.slice(0, MOST).map(({ id, day, change, baleId }) => (
-        <p key={id} style={{ margin: '2px 0', fontSize: 12.5 }}>
+        <p className="line" key={id}>
           <span className="faint">{formatDay(day)}</span> {describeChange(change)}{' '}
           {baleId !== null && (
-            <a href={`/ledger?account=${account}&bale=${baleId}`} className="faint">
-              bale {baleId}
-            </a>
+            <PlaceLink href={`${pageLink('ledger', account)}&bale=${baleId}`}>bale {baleId}</PlaceLink>
           )}
         </p>
       ))}
-      {changes.length > MOST && (
-        <p className="faint" style={{ margin: '2px 0', fontSize: 12 }}>
-          and {changes.length - MOST} earlier
-        </p>
-      )}
+      {changes.length > MOST && <p className="note">and {changes.length - MOST} earlier</p>}
     </>
   );
 }

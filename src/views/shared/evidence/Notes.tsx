@@ -1,8 +1,10 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { formatDay } from '../../../core/units';
 import { api } from '../api';
+import { TextBox } from '../kit';
 
 /** What the specialist wrote down about a row. */
 export function Notes({ account, subject }: { account: number; subject: string }) {
@@ -22,39 +24,41 @@ export function Notes({ account, subject }: { account: number; subject: string }
   const fault = add.error ?? remove.error;
   return (
     <section aria-label="Notes">
-      <h3 style={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>Notes</h3>
+      <Box component="h3" sx={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>
+        Notes
+      </Box>
       {data?.notes.map((note) => (
-        <p key={note.id} style={{ margin: '2px 0', overflowWrap: 'anywhere' }}>
+        <Box component="p" key={note.id} sx={{ margin: '2px 0', overflowWrap: 'anywhere' }}>
           <span className="faint">{formatDay(note.day)}</span> {note.text}{' '}
-          <button
-            type="button"
-            className="link faint"
+          <Button
+            variant="quiet"
             aria-label={`Remove the note “${note.text}”`}
             onClick={() => remove.mutate(note.id)}
           >
             remove
-          </button>
-        </p>
+          </Button>
+        </Box>
       ))}
-      <form
-        style={{ display: 'flex', gap: 6 }}
+      <Box
+        component="form"
+        sx={{ display: 'flex', gap: '6px' }}
         onSubmit={(event) => {
           event.preventDefault();
           if (text.trim() !== '') add.mutate();
         }}
       >
-        <input
+        <TextBox
           aria-label="New note"
           placeholder="Write a note"
           value={text}
           maxLength={2000}
-          style={{ flex: 1, minWidth: 0 }}
+          isWide
           onChange={(event) => setText(event.target.value)}
         />
         <Button type="submit" disabled={text.trim() === '' || add.isPending}>
           Keep
         </Button>
-      </form>
+      </Box>
       {fault && (
         <p role="alert" className="over">
           {fault.message}

@@ -1,3 +1,9 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { lensNamed } from '../../../core/lenses';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
@@ -5,6 +11,7 @@ import { useEffect, useState } from 'react';
 import { formatCount } from '../../../core/units';
 import type { FieldEngine } from '../fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../../plans/field';
+import { Facts } from '../kit';
 
 interface SameElsewhereProps {
   engine: Remote<FieldEngine>;
@@ -27,35 +34,35 @@ export function SameElsewhere({ engine, loaded, row, onRow }: SameElsewhereProps
   if (!hasWords || !data) return null;
   return (
     <>
-      <h3 style={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>The same elsewhere</h3>
+      <Box component="h3" sx={{ margin: '14px 0 4px', fontSize: 12.5, fontWeight: 650 }}>
+        The same elsewhere
+      </Box>
       {data.length === 0 ? (
-        <p className="faint" style={{ margin: 0 }}>
-          Nowhere else in the account.
-        </p>
+        <p className="note">Nowhere else in the account.</p>
       ) : (
-        <table className="plain" style={{ fontSize: 12.5 }}>
-          <thead>
-            <tr>
-              <th>Where</th>
-              <th className="figure">Clicks</th>
-              <th className="figure">Orders</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Facts sx={{ fontSize: 12.5 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Where</TableCell>
+              <TableCell className="figure">Clicks</TableCell>
+              <TableCell className="figure">Orders</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {data.map((other) => (
-              <tr key={other.row}>
-                <td>
-                  <button type="button" className="link" onClick={() => onRow(other.row)}>
+              <TableRow key={other.row}>
+                <TableCell>
+                  <Button variant="link" onClick={() => onRow(other.row)}>
                     {other.place}
-                  </button>{' '}
+                  </Button>{' '}
                   <span className="faint">{other.kind}</span>
-                </td>
-                <td className="figure">{formatCount(other.clicks)}</td>
-                <td className="figure">{formatCount(other.orders)}</td>
-              </tr>
+                </TableCell>
+                <TableCell className="figure">{formatCount(other.clicks)}</TableCell>
+                <TableCell className="figure">{formatCount(other.orders)}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
     </>
   );

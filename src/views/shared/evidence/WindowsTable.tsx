@@ -1,6 +1,11 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { addSums, measure, NO_SUMS } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
 import { addDays, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { Facts } from '../kit';
 
 const LENGTHS = [7, 14, 30, 60, 90];
 
@@ -31,32 +36,32 @@ export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps
     ['ACOS', (sums) => formatShare(measure('acos').of(sums))],
   ];
   return (
-    <table className="plain" style={{ marginTop: 6, fontSize: 12.5 }}>
-      <thead>
-        <tr>
-          <th>Days</th>
+    <Facts sx={{ marginTop: '6px', fontSize: 12.5 }}>
+      <TableHead>
+        <TableRow>
+          <TableCell>Days</TableCell>
           {windows.map(({ length, isCut }) => (
-            <th key={length} className="figure" title={isCut ? 'The data begin later' : undefined}>
+            <TableCell key={length} className="figure" title={isCut ? 'The data begin later' : undefined}>
               {length}
               {isCut ? '*' : ''}
-            </th>
+            </TableCell>
           ))}
-        </tr>
-      </thead>
-      <tbody>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {lines.map(([label, show]) => (
-          <tr key={label}>
-            <td className="faint" style={{ whiteSpace: 'nowrap' }}>
+          <TableRow key={label}>
+            <TableCell className="faint" sx={{ whiteSpace: 'nowrap' }}>
               {label}
-            </td>
+            </TableCell>
             {windows.map(({ length, sums }) => (
-              <td key={length} className="figure" style={{ paddingRight: 4 }}>
+              <TableCell key={length} className="figure" sx={{ paddingRight: '4px' }}>
                 {show(sums)}
-              </td>
+              </TableCell>
             ))}
-          </tr>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Facts>
   );
 }

@@ -14,6 +14,7 @@ import { indexTree } from '../../../core/structure';
 import type { LensGrain, LensName } from '../../../core/lenses';
 import type { TreeIndex } from '../../../core/structure';
 import { api } from '../api';
+import { keptLoads } from '../worker/keptLoads';
 import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
 import { arrangeBids, keptBids } from '../../../plans/bids';
@@ -37,6 +38,15 @@ import type {
 /** Sums of so many windows and grains are kept, the oldest let go. */
 const SUMS_KEPT = 4;
 const MOST_ELSEWHERE = 12;
+/** Loads are kept up to so many rows together. */
+const MOST_ROWS = 700_000;
+
+/** What is kept of a load: the lens, and where bids are tuned what they are worked out from. */
+interface Held {
+  lens: KeptLens;
+  bids: KeptBids | null;
+  plan: { key: string; columns: PlanColumns } | null;
+}
 
 const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
   `${account} ${revision} ${targetAcos}`;
@@ -44,14 +54,9 @@ const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
 export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'> = api) {
   let lastLoad = 0;
-  let loaded: KeptLens | null = null;
+  const loads = keptLoads<Held>(MOST_ROWS, ({ lens }) => lens.table.size);
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
   let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
-  let bidsLoaded: {
-    loadId: number;
-    bids: KeptBids;
-    plan: { key: string; columns: PlanColumns } | null;
-  } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
   /** The account's tree; asked for anew when its version is another one. */
@@ -88,19 +93,18 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     return preparedBids.bids;
   }
 
-  const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
+  const ofLoad = (loadId: number) => loads.get(loadId)?.lens ?? null;
 
   /** The plan is kept here too: rows are arranged by it. */
   function planOf(loadId: number, settings: BidSettings): PlanColumns | null {
-    const at = ofLoad(loadId);
-    if (!at || bidsLoaded?.loadId !== loadId) return null;
+    const at = loads.get(loadId);
+    if (!at?.bids) return null;
     const key = JSON.stringify(settings);
-    if (bidsLoaded.plan?.key !== key)
-      bidsLoaded.plan = { key, columns: bidsLoaded.bids.columns(settings, at.table) };
-    return bidsLoaded.plan.columns;
+    if (at.plan?.key !== key) at.plan = { key, columns: at.bids.columns(settings, at.lens.table) };
+    return at.plan.columns;
   }
 
-  /** Fetches the figures of a lens and keeps them in place of those before. Sums stay as they are under another target. */
+  /** Fetches the figures of a lens and keeps them. Sums stay as they are under another target. */
   async function load(
     account: number,
     version: DataVersion,
@@ -116,8 +120,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     ]);
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
     const table = buildLens(lens, index, grainSums, known);
-    // A slower answer to an earlier request must not take the place of a newer one.
-    if (loadId === lastLoad) loaded = keptLens(loadId, table, index);
+    loads.put(loadId, { lens: keptLens(loadId, table, index), bids: null, plan: null });
     return { loadId, ...rest, table };
   }
 
@@ -130,7 +133,8 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
         load(account, version, 'targets', from, to),
         bidsOf(account, version),
       ]);
-      bidsLoaded = { loadId: lens.loadId, bids, plan: null };
+      const held = loads.get(lens.loadId);
+      if (held) held.bids = bids;
       return lens;
     },
 
@@ -149,7 +153,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
 
     /** What another target ACOS of the account would do; null for another load. */
     tryTarget(loadId: number, settings: BidSettings, acos: number): TargetTrial | null {
-      return bidsLoaded?.loadId === loadId ? bidsLoaded.bids.tryTarget(settings, acos) : null;
+      return loads.get(loadId)?.bids?.tryTarget(settings, acos) ?? null;
     },
 
     /** The wanted bids of some targets, whatever their step. */

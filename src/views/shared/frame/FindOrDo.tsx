@@ -1,3 +1,6 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import TextField from '@mui/material/TextField';
+import { navigate } from 'wouter/use-browser-location';
 import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -15,7 +18,6 @@ export interface Action {
 }
 
 interface FindOrDoProps {
-  isOpen: boolean;
   onClose: () => void;
   account: AccountInfo | undefined;
   actions: Action[];
@@ -30,25 +32,8 @@ interface Choice {
 }
 
 /** Jumps to any campaign, product, target or term, and runs any action, by typing a part of its name. */
-export function FindOrDo(props: FindOrDoProps) {
-  return (
-    <Dialog
-      open={props.isOpen}
-      onClose={props.onClose}
-      maxWidth="sm"
-      fullWidth
-      transitionDuration={0}
-      sx={{ '& .MuiDialog-container': { alignItems: 'flex-start' } }}
-      aria-label="Find or do"
-    >
-      {props.isOpen && <FindList {...props} />}
-    </Dialog>
-  );
-}
-
-function FindList({ onClose, account, actions }: FindOrDoProps) {
+export function FindOrDo({ onClose, account, actions }: FindOrDoProps) {
   const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
   const asked = useDeferredValue(text.trim());
   const { data, isFetching, error } = useQuery({
     queryKey: ['find', account?.id, asked],
@@ -63,80 +48,62 @@ function FindList({ onClose, account, actions }: FindOrDoProps) {
     ],
     [actions, text, asked, data, account],
   );
-  const focus = Math.min(at, choices.length - 1);
-  const take = (choice: Choice | undefined) => {
-    if (!choice) return;
-    onClose();
-    choice.run();
-  };
-  const move = (by: number) => {
-    const next = Math.max(0, Math.min(choices.length - 1, focus + by));
-    setAt(next);
-    document.getElementById(`found-${next}`)?.scrollIntoView({ block: 'nearest' });
-  };
+  const nothing =
+    error?.message ??
+    (isFetching ? 'Looking …' : asked.length < 2 ? 'Type two letters or more.' : `Nothing holds “${asked}”.`);
   return (
-    <div style={{ padding: 12 }}>
-      <input
-        autoFocus
-        role="combobox"
-        aria-label="Find or do"
-        aria-expanded
-        aria-controls="found-list"
-        aria-activedescendant={focus >= 0 ? `found-${focus}` : undefined}
-        placeholder="A campaign, product, keyword, term – or what to do"
-        value={text}
-        style={{ width: '100%', boxSizing: 'border-box', fontSize: 15, padding: '6px 8px' }}
-        onChange={(event) => {
-          setText(event.target.value);
-          setAt(0);
+    <Dialog
+      open
+      onClose={onClose}
+      maxWidth="sm"
+      fullWidth
+      transitionDuration={0}
+      className="findDialog"
+      aria-label="Find or do"
+    >
+      <Autocomplete<Choice, false, true>
+        open
+        autoHighlight
+        disableClearable
+        disablePortal
+        filterOptions={(all) => all}
+        options={choices}
+        value={null as never}
+        inputValue={text}
+        onInputChange={(_, next, reason) => reason === 'input' && setText(next)}
+        getOptionLabel={({ name }) => name}
+        getOptionKey={({ key }) => key}
+        noOptionsText={<span className={error ? 'over' : 'faint'}>{nothing}</span>}
+        onChange={(_, choice) => {
+          onClose();
+          choice.run();
         }}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') move(1);
-          else if (event.key === 'ArrowUp') move(-1);
-          else if (event.key === 'Enter') take(choices[focus]);
-          else return;
-          event.preventDefault();
+        onClose={(_, reason) => reason === 'escape' && onClose()}
+        forcePopupIcon={false}
+        slotProps={{
+          listbox: { 'aria-label': 'Found' } as object,
+          popper: { className: 'findList' } as object,
         }}
+        renderOption={({ key, ...option }, choice) => (
+          <li key={key} {...option}>
+            <span className="faint findKind">{choice.kind}</span>
+            <span className="cut room">{choice.name}</span>
+            <span className="faint cut findPlace">{choice.place}</span>
+          </li>
+        )}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            autoFocus
+            placeholder="A campaign, product, keyword, term – or what to do"
+            slotProps={{
+              ...params.slotProps,
+              htmlInput: { ...params.slotProps?.htmlInput, 'aria-label': 'Find or do' },
+            }}
+          />
+        )}
       />
-      <div
-        id="found-list"
-        role="listbox"
-        aria-label="Found"
-        style={{ maxHeight: '60vh', overflow: 'auto', marginTop: 8 }}
-      >
-        {choices.map((choice, index) => (
-          <div
-            key={choice.key}
-            id={`found-${index}`}
-            role="option"
-            aria-selected={index === focus}
-            className="choice"
-            style={{ gridTemplateColumns: '92px minmax(0, 1fr) auto', gap: 8 }}
-            onClick={() => take(choice)}
-          >
-            <span className="faint">{choice.kind}</span>
-            <span className="cut">{choice.name}</span>
-            <span className="faint cut" style={{ maxWidth: 220 }}>
-              {choice.place}
-            </span>
-          </div>
-        ))}
-        {error && (
-          <p role="alert" className="over">
-            {error.message}
-          </p>
-        )}
-        {choices.length === 0 && (
-          <p className="faint" style={{ margin: 6 }}>
-            {isFetching
-              ? 'Looking …'
-              : asked.length < 2
-                ? 'Type two letters or more.'
-                : `Nothing holds “${asked}”.`}
-          </p>
-        )}
-      </div>
-    </div>
+    </Dialog>
   );
 }
 
@@ -150,5 +117,5 @@ function doable(actions: Action[], text: string): Choice[] {
 
 function toChoice(found: Found, account: AccountInfo | undefined): Choice {
   const key = `${found.kind} ${found.name} ${found.place} ${found.scope?.id ?? ''}`;
-  return { key, ...found, run: () => location.assign(foundLink(found, account?.id)) };
+  return { key, ...found, run: () => navigate(foundLink(found, account?.id)) };
 }

@@ -1,45 +1,32 @@
-import { useState } from 'react';
+import Box from '@mui/material/Box';
+import { useContext, useState } from 'react';
 import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useKeys } from '../useKeys';
 import type { KeyMap } from '../useKeys';
-import { useTray } from '../tray/useTray';
 import type { TrayState } from '../tray/useTray';
 import { FindOrDo } from './FindOrDo';
 import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
-import type { KeyLine } from './KeysHelp';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
 import { PARTS, PAGES, goTo } from './pages';
 import type { PageName } from './pages';
+import { useUndo } from '../undo/useUndo';
+import { Offers } from './place';
 
 interface FrameProps {
   place: PageName;
   accounts: AccountInfo[];
   account: AccountInfo | undefined;
-  /** What the place adds to the top bar: its window, its target. */
-  bar?: ReactNode;
-  /** The place's own keys, shown in the help. */
-  keys?: KeyLine[];
-  /** What can be done at the place, for "find or do". */
-  actions?: Action[];
-  children: (tray: TrayState) => ReactNode;
+  tray: TrayState;
+  children: ReactNode;
 }
 
-const NO_ACTIONS: Action[] = [];
-
 /** Top bar, place, tray: the same bands at the same places everywhere. */
-export function Frame({
-  place,
-  accounts,
-  account,
-  bar,
-  keys = [],
-  actions = NO_ACTIONS,
-  children,
-}: FrameProps) {
-  const tray = useTray(account?.id);
+export function Frame({ place, accounts, account, tray, children }: FrameProps) {
+  const offers = useContext(Offers);
+  const undo = useUndo(account?.id);
   const [isTrayOpen, openTray] = useState(false);
   const [isHelpOpen, openHelp] = useState(false);
   const [isFindOpen, openFind] = useState(false);
@@ -54,8 +41,10 @@ export function Frame({
       keys: '',
       run: () => goTo(of, account?.id, part),
     })),
+    { label: 'Undo the last thing', keys: 'u', run: undo.undo },
     { label: 'Open the tray', keys: 't', run: () => openTray(true) },
     { label: 'Show the keys', keys: '?', run: () => openHelp(true) },
+    { label: 'Open the guide', keys: '', run: openGuide },
   ];
   const going: KeyMap = Object.fromEntries(
     PAGES.map(({ name, key }) => [`g ${key}`, () => goTo(name, account?.id)]),
@@ -64,11 +53,12 @@ export function Frame({
     ...going,
     t: () => openTray(!isTrayOpen),
     '?': () => openHelp(true),
+    u: undo.undo,
     'ctrl+k': () => openFind(true),
     escape: () => openTray(false),
   });
   return (
-    <div style={{ display: 'grid', gridTemplateRows: '48px minmax(0, 1fr) auto', height: '100vh' }}>
+    <Box sx={{ display: 'grid', gridTemplateRows: '48px minmax(0, 1fr) auto', height: '100vh' }}>
       <TopBar
         place={place}
         accounts={accounts}
@@ -77,18 +67,19 @@ export function Frame({
         onTray={() => openTray(!isTrayOpen)}
         onHelp={() => openHelp(true)}
         onFind={() => openFind(true)}
-      >
-        {bar}
-      </TopBar>
-      {children(tray)}
-      <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
-      <FindOrDo
-        isOpen={isFindOpen}
-        onClose={() => openFind(false)}
-        account={account}
-        actions={[...actions, ...always]}
       />
-      <KeysHelp isOpen={isHelpOpen} onClose={() => openHelp(false)} own={keys} />
-    </div>
+      {children}
+      <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
+      {isFindOpen && (
+        <FindOrDo
+          onClose={() => openFind(false)}
+          account={account}
+          actions={[...offers.get().actions, ...always]}
+        />
+      )}
+      {isHelpOpen && <KeysHelp place={place} own={offers.get().keys} onClose={() => openHelp(false)} />}
+    </Box>
   );
 }
+
+const openGuide = () => void open('/guide', '_blank', 'noopener');

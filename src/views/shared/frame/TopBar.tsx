@@ -1,17 +1,23 @@
 import Brightness6 from '@mui/icons-material/Brightness6Outlined';
 import HelpOutline from '@mui/icons-material/HelpOutlineOutlined';
+import Menu from '@mui/icons-material/Menu';
+import Search from '@mui/icons-material/Search';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import MuiMenu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
 import Tooltip from '@mui/material/Tooltip';
 import { useColorScheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
+import { useState } from 'react';
+import { Link } from 'wouter';
+import { navigate } from 'wouter/use-browser-location';
 import type { AccountInfo } from '../../../contract/api';
 import type { TrayState } from '../tray/useTray';
 import { useNewData } from '../revision';
-import { PAGES, pageLink } from './pages';
+import { PAGES, goTo, pageLink } from './pages';
 import type { PageName } from './pages';
+import { Choice } from '../kit';
 
 interface TopBarProps {
   place: PageName;
@@ -21,77 +27,41 @@ interface TopBarProps {
   onTray: () => void;
   onHelp: () => void;
   onFind: () => void;
-  children?: ReactNode;
 }
 
-export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind, children }: TopBarProps) {
+/** Mark, account, places, find, tray, help: the same in every place. */
+export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind }: TopBarProps) {
   const newData = useNewData(account);
   return (
-    <header
-      style={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 14,
-        padding: '0 16px',
-        borderBottom: '1px solid var(--hairline)',
-        minWidth: 0,
-      }}
-    >
-      <a
-        href={pageLink('round', account?.id)}
-        className="serif"
-        style={{ fontSize: 20, fontWeight: 600, color: 'var(--ink)', textDecoration: 'none' }}
-      >
+    <header className="topBar">
+      <Link href={pageLink('round', account?.id)} className="mark">
         Mowing
-      </a>
+      </Link>
       {accounts.length > 0 && (
-        <Select
-          variant="standard"
-          disableUnderline
+        <Choice
+          label="Account"
           value={account?.id ?? ''}
-          onChange={(event) => location.assign(pageLink(place, Number(event.target.value)))}
-          inputProps={{ 'aria-label': 'Account' }}
-          sx={{ fontSize: 13, maxWidth: 170 }}
+          placeholder="Choose an account"
+          width={150}
+          onChange={(id) => navigate(pageLink(place, Number(id)))}
         >
-          {accounts.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </Select>
+          {accounts.map(({ id, name }) => [id, name] as const)}
+        </Choice>
       )}
-      <nav aria-label="Places" style={{ display: 'flex', gap: 14, flexShrink: 0 }}>
+      <PlacesMenu place={place} account={account} />
+      <nav aria-label="Places" className="places">
         {PAGES.map(({ name, label, key }) => (
-          <a
+          <Link
             key={name}
             href={pageLink(name, account?.id)}
             title={`g ${key}`}
             aria-current={name === place ? 'page' : undefined}
-            style={{
-              color: name === place ? 'var(--ink)' : 'var(--faint)',
-              fontWeight: name === place ? 650 : 400,
-              textDecoration: 'none',
-              borderBottom: `2px solid ${name === place ? 'var(--accent)' : 'transparent'}`,
-              padding: '4px 0',
-              fontSize: 14,
-            }}
           >
             {label}
-          </a>
+          </Link>
         ))}
       </nav>
-      <div
-        style={{
-          flex: 1,
-          display: 'flex',
-          justifyContent: 'flex-end',
-          alignItems: 'center',
-          gap: 8,
-          minWidth: 0,
-        }}
-      >
-        {children}
-      </div>
+      <span className="room" />
       {newData.isNewer && (
         <Button
           variant="outlined"
@@ -102,9 +72,9 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
           New data · take over
         </Button>
       )}
-      <button type="button" className="find" onClick={onFind} title="Ctrl K">
-        Find or do <kbd>Ctrl K</kbd>
-      </button>
+      <Button className="find" variant="outlined" onClick={onFind} startIcon={<Search />} title="ctrl k">
+        Find or do
+      </Button>
       <Button
         variant={tray.changes.length > 0 ? 'contained' : 'outlined'}
         onClick={onTray}
@@ -114,12 +84,49 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind,
         Tray · {tray.changes.length}
       </Button>
       <ThemeSwitch />
-      <Tooltip title="Keys (?)">
-        <IconButton aria-label="Keys" onClick={onHelp}>
+      <Tooltip title="Keys and guide (?)">
+        <IconButton aria-label="Keys and guide" onClick={onHelp}>
           <HelpOutline fontSize="small" />
         </IconButton>
       </Tooltip>
     </header>
+  );
+}
+
+/** The places where the bar is too narrow for their names. */
+function PlacesMenu({ place, account }: Pick<TopBarProps, 'place' | 'account'>) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { label } = PAGES.find(({ name }) => name === place)!;
+  return (
+    <Box className="placesMenu">
+      <Button
+        startIcon={<Menu />}
+        aria-haspopup="menu"
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+      >
+        {label}
+      </Button>
+      <MuiMenu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        transitionDuration={0}
+      >
+        {PAGES.map(({ name, label: words, key }) => (
+          <MenuItem
+            key={name}
+            selected={name === place}
+            onClick={() => {
+              setAnchor(null);
+              goTo(name, account?.id);
+            }}
+          >
+            <span className="room">{words}</span>
+            <kbd>g {key}</kbd>
+          </MenuItem>
+        ))}
+      </MuiMenu>
+    </Box>
   );
 }
 

@@ -1,4 +1,6 @@
-/** Pages, in the order of the top bar. */
+import { navigate } from 'wouter/use-browser-location';
+
+/** Places, in the order of the top bar. Each is a folder of the same name in views, whose door exports it as `Place`. */
 export const PAGES = [
   { name: 'round', label: 'Round', key: 'r' },
   { name: 'field', label: 'Field', key: 'f' },
@@ -8,7 +10,7 @@ export const PAGES = [
   { name: 'setup', label: 'Setup', key: 's' },
 ] as const;
 
-/** Parts of pages that can be gone to by name. */
+/** Parts of places that can be gone to by name. */
 export const PARTS = [
   { page: 'words', part: 'parts', label: 'Word parts' },
   { page: 'words', part: 'core', label: 'Core lists' },
@@ -22,13 +24,18 @@ export const PARTS = [
 
 export type PageName = (typeof PAGES)[number]['name'];
 
-/** Address of a page for an account. */
+/** The place of an address's path; null where there is none. */
+export function pageOf(path: string): PageName | null {
+  return PAGES.find(({ name }) => `/${name}` === path.replace(/\/$/, ''))?.name ?? null;
+}
+
+/** Address of a place for an account. */
 export function pageLink(page: PageName, account?: number): string {
   return account === undefined ? `/${page}` : `/${page}?account=${account}`;
 }
 
-/** @param part of the page, where it has some */
+/** @param part of the place, where it has some */
 export function goTo(page: PageName, account?: number, part?: string): void {
   const link = pageLink(page, account);
-  location.assign(part === undefined ? link : `${link}${link.includes('?') ? '&' : '?'}part=${part}`);
+  navigate(part === undefined ? link : `${link}${link.includes('?') ? '&' : '?'}part=${part}`);
 }

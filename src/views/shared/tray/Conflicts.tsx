@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { describeChange } from '../../../core/changes';
@@ -16,10 +17,7 @@ export function Conflicts({ tray }: { tray: TrayState }) {
   const byId = new Map(changes.map((one) => [one.id, one]));
   const shown = isAll ? conflicts : conflicts.slice(0, MOST);
   return (
-    <section
-      aria-label="Conflicts"
-      style={{ border: '1px solid var(--over)', borderRadius: 3, padding: '6px 12px', margin: '0 0 8px' }}
-    >
+    <section className="framed" aria-label="Conflicts">
       <strong className="over">
         ▲ {formatCount(conflicts.length)} {conflicts.length === 1 ? 'conflict' : 'conflicts'}
       </strong>
@@ -27,8 +25,8 @@ export function Conflicts({ tray }: { tray: TrayState }) {
       {shown.map((one) => {
         const first = byId.get(one.ids[0]);
         return (
-          <div key={`${one.kind} ${one.ids.join(' ')}`} className="bar" style={{ minHeight: 26 }}>
-            <span style={{ flex: 1, minWidth: 0 }}>
+          <Box key={`${one.kind} ${one.ids.join(' ')}`} className="bar" sx={{ minHeight: 26 }}>
+            <Box component="span" sx={{ flex: 1, minWidth: 0 }}>
               {first && (
                 <span className="faint">
                   {first.campaign}
@@ -37,7 +35,7 @@ export function Conflicts({ tray }: { tray: TrayState }) {
                 </span>
               )}
               {one.sentence}
-            </span>
+            </Box>
             {one.ways.map((way) => (
               <Button
                 key={way.words}
@@ -47,7 +45,7 @@ export function Conflicts({ tray }: { tray: TrayState }) {
                 {way.words}
               </Button>
             ))}
-          </div>
+          </Box>
         );
       })}
       {conflicts.length > MOST && (

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { describeChange } from '../../../core/changes';
 import { formatCount, formatMoney } from '../../../core/units';
@@ -22,31 +23,28 @@ export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps)
     );
   if (costly.length === 0) return null;
   return (
-    <section
-      aria-label="Negatives that cost sales"
-      style={{ border: '1px solid var(--over)', borderRadius: 3, padding: '6px 12px', margin: '0 0 8px' }}
-    >
+    <section className="framed" aria-label="Negatives that cost sales">
       <div className="bar">
         <strong className="over">
           ▲ {formatCount(costly.length)} {costly.length === 1 ? 'negative blocks' : 'negatives block'} what
           sold, or a live target
         </strong>
         <span className="faint">confirmed or taken out before the tray is sent</span>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         {costly.length > 1 && (
           <Button onClick={() => confirm(costly)}>Block all {formatCount(costly.length)} all the same</Button>
         )}
       </div>
       {costly.map((one) => (
-        <div key={one.change.id} className="bar" style={{ minHeight: 26 }}>
-          <span style={{ flex: 1, minWidth: 0 }}>
+        <Box key={one.change.id} className="bar" sx={{ minHeight: 26 }}>
+          <Box component="span" sx={{ flex: 1, minWidth: 0 }}>
             {describeChange(one.change.change)}{' '}
             <span className="faint">
               {one.change.campaign}
               {one.change.adGroup ? ` › ${one.change.adGroup}` : ''}:
             </span>{' '}
             {costWords(one, currency)}
-          </span>
+          </Box>
           <Button
             onClick={() => confirm([one])}
             aria-label={`Block all the same: ${describeChange(one.change.change)}`}
@@ -54,7 +52,7 @@ export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps)
             Block all the same
           </Button>
           <Button onClick={() => tray.withdraw.mutate([one.change.id])}>Take it out</Button>
-        </div>
+        </Box>
       ))}
     </section>
   );

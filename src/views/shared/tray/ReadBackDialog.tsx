@@ -1,13 +1,14 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { useState } from 'react';
 import { describeChange } from '../../../core/changes';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { FileDifferences } from '../../../contract/changes';
 import type { TrayState } from './useTray';
+import { Ask, Check, Facts } from '../kit';
 
 interface ReadBackDialogProps {
   name: string;
@@ -31,82 +32,72 @@ export function ReadBackDialog({ name, differences, currency, tray, onClose }: R
   const show = (value: number, unit: 'money' | 'share') =>
     unit === 'money' ? formatMoney(value) : formatShare(value, 0);
   return (
-    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="read-back-title">
-      <DialogTitle id="read-back-title" className="serif">
-        {name}: {formatCount(edits.length)} {edits.length === 1 ? 'value differs' : 'values differ'} from the
-        tray
-      </DialogTitle>
-      <DialogContent>
-        <p className="faint" style={{ margin: '0 0 8px' }}>
-          {formatCount(same)} {same === 1 ? 'line says' : 'lines say'} what the tray says.
-        </p>
-        {refused.length > 0 && (
-          <section aria-label="Refused lines" style={{ marginBottom: 10 }}>
-            <strong className="over">
-              ▲ {formatCount(refused.length)} {refused.length === 1 ? 'line is' : 'lines are'} refused
-            </strong>
-            <ul style={{ margin: '2px 0', paddingLeft: 20, maxHeight: 140, overflow: 'auto' }}>
-              {refused.map(({ line, reason }) => (
-                <li key={line}>
-                  Line {line}: {reason}
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-        {edits.length > 0 && (
-          <div style={{ maxHeight: 300, overflow: 'auto' }}>
-            <table className="plain" aria-label="Differences">
-              <thead>
-                <tr>
-                  <th className="figure">Line</th>
-                  <th>Change</th>
-                  <th>Campaign › ad group</th>
-                  <th className="figure">In the tray</th>
-                  <th className="figure">In the file</th>
-                </tr>
-              </thead>
-              <tbody>
-                {edits.map(({ line, id, from, to, unit }) => {
-                  const one = byId.get(id);
-                  return (
-                    <tr key={id}>
-                      <td className="figure">{line}</td>
-                      <td>
-                        {one ? describeChange(one.change) : `Change ${id}`}
-                        {one?.subject ? ` “${one.subject}”` : ''}
-                      </td>
-                      <td>
-                        {one?.campaign} › {one?.adGroup ?? 'whole campaign'}
-                      </td>
-                      <td className="figure">{show(from, unit)}</td>
-                      <td className="figure">
-                        <strong>{show(to, unit)}</strong> {unit === 'money' ? currency : ''}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
-        )}
-        {missing.length > 0 && (
-          <label style={{ display: 'block', marginTop: 10 }}>
-            <input
-              type="checkbox"
-              checked={takesOut}
-              onChange={(event) => setTakesOut(event.target.checked)}
-            />{' '}
-            Take out of the tray what the file does not hold any more ({formatCount(missing.length)})
-          </label>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Leave the tray as it is</Button>
-        <Button variant="contained" autoFocus disabled={count === 0} onClick={apply}>
-          Take over {formatCount(count)}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <Ask
+      title={`${name}: ${formatCount(edits.length)} ${edits.length === 1 ? 'value differs' : 'values differ'} from the tray`}
+      does={`Take over ${formatCount(count)}`}
+      not="Leave the tray as it is"
+      isOff={count === 0}
+      maxWidth="md"
+      onDone={(isWanted) => (isWanted ? apply() : onClose())}
+    >
+      <p className="note">
+        {formatCount(same)} {same === 1 ? 'line says' : 'lines say'} what the tray says.
+      </p>
+      {refused.length > 0 && (
+        <Box component="section" aria-label="Refused lines" sx={{ marginBottom: '10px' }}>
+          <strong className="over">
+            ▲ {formatCount(refused.length)} {refused.length === 1 ? 'line is' : 'lines are'} refused
+          </strong>
+          <Box component="ul" sx={{ margin: '2px 0', paddingLeft: '20px', maxHeight: 140, overflow: 'auto' }}>
+            {refused.map(({ line, reason }) => (
+              <li key={line}>
+                Line {line}: {reason}
+              </li>
+            ))}
+          </Box>
+        </Box>
+      )}
+      {edits.length > 0 && (
+        <Box sx={{ maxHeight: 300, overflow: 'auto' }}>
+          <Facts aria-label="Differences">
+            <TableHead>
+              <TableRow>
+                <TableCell className="figure">Line</TableCell>
+                <TableCell>Change</TableCell>
+                <TableCell>Campaign › ad group</TableCell>
+                <TableCell className="figure">In the tray</TableCell>
+                <TableCell className="figure">In the file</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {edits.map(({ line, id, from, to, unit }) => {
+                const one = byId.get(id);
+                return (
+                  <TableRow key={id}>
+                    <TableCell className="figure">{line}</TableCell>
+                    <TableCell>
+                      {one ? describeChange(one.change) : `Change ${id}`}
+                      {one?.subject ? ` “${one.subject}”` : ''}
+                    </TableCell>
+                    <TableCell>
+                      {one?.campaign} › {one?.adGroup ?? 'whole campaign'}
+                    </TableCell>
+                    <TableCell className="figure">{show(from, unit)}</TableCell>
+                    <TableCell className="figure">
+                      <strong>{show(to, unit)}</strong> {unit === 'money' ? currency : ''}
+                    </TableCell>
+                  </TableRow>
+                );
+              })}
+            </TableBody>
+          </Facts>
+        </Box>
+      )}
+      {missing.length > 0 && (
+        <Check isOn={takesOut} onChange={setTakesOut}>
+          Take out of the tray what the file no longer holds ({formatCount(missing.length)})
+        </Check>
+      )}
+    </Ask>
   );
 }

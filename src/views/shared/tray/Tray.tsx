@@ -1,3 +1,5 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useTell } from '../useTell';
@@ -5,6 +7,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useNegativeCheck } from './useNegativeCheck';
 import type { TrayState } from './useTray';
+import { navigate } from 'wouter/use-browser-location';
 import { pageLink } from '../frame/pages';
 import { ChangeFileMenu } from './ChangeFileMenu';
 import { changeCount, signed } from './money';
@@ -33,7 +36,10 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const send = async () => {
     const { baleId, trouble } = await tray.send.mutateAsync();
     if (trouble !== '') tell(trouble, { kind: 'warning' });
-    else location.assign(`${pageLink('ledger', account?.id)}&bale=${baleId}`);
+    else {
+      onOpen(false);
+      navigate(`${pageLink('ledger', account?.id)}&bale=${baleId}`);
+    }
   };
   // Pressed while something is still on its way into the tray: sent once all of it is there.
   const [isWanted, setWanted] = useState(false);
@@ -48,12 +54,12 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   }, [isWanted, isStaging, check.isChecking]);
   const perMonth = account ? `${account.currency}/month` : '';
   return (
-    <section
+    <Box
+      component="section"
       aria-label="Tray"
-      style={{
+      sx={{
         borderTop: '1px solid var(--hairline)',
         background: 'var(--raised)',
-        // Over the place's pictures, which may be taller than what is left of it.
         position: 'relative',
         zIndex: 2,
       }}
@@ -65,20 +71,8 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           value={progress.share * 100}
         />
       )}
-      <div style={{ display: 'flex', alignItems: 'center', gap: 12, height: 36, padding: '0 16px' }}>
-        <button
-          type="button"
-          onClick={() => onOpen(!isOpen)}
-          aria-expanded={isOpen}
-          style={{
-            all: 'unset',
-            cursor: 'pointer',
-            flex: 1,
-            whiteSpace: 'nowrap',
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-          }}
-        >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: '12px', height: 36, padding: '0 16px' }}>
+        <ButtonBase className="trayLine cut" onClick={() => onOpen(!isOpen)} aria-expanded={isOpen}>
           <strong>{changes.length === 0 ? 'Nothing staged' : changeCount(changes.length)}</strong>
           {changes.length > 0 && (
             <span className="faint">
@@ -108,7 +102,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
               · {changeCount(sending.length)} sent, answer not known yet; asked again by itself
             </span>
           )}
-        </button>
+        </ButtonBase>
         {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && (
           <span className="faint">Fed by files: take the change file</span>
@@ -123,10 +117,10 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
             Send {changeCount(changes.length)}
           </Button>
         )}
-      </div>
+      </Box>
       {isOpen && account && (
         <TrayList tray={tray} check={check} limits={account.limits} currency={account.currency} />
       )}
-    </section>
+    </Box>
   );
 }

@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -13,6 +18,7 @@ import { signed } from './money';
 import { TrayRow } from './TrayRow';
 import type { NegativeChecked } from './useNegativeCheck';
 import type { TrayState } from './useTray';
+import { Facts } from '../kit';
 
 /** So many changes are shown at once; larger trays open group by group. */
 const MOST_OPEN = 60;
@@ -32,13 +38,17 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
   const [by, setBy] = useRemembered<Grouping>('tray-grouping', 'campaign');
   const { changes } = tray;
   if (changes.length === 0)
-    return <p style={{ padding: '0 16px 12px' }}>Accept a proposal, and it waits here until you send.</p>;
+    return (
+      <Box component="p" sx={{ padding: '0 16px 12px' }}>
+        Accept a proposal, and it waits here until you send.
+      </Box>
+    );
   const groups = groupChanges(changes, by);
   return (
-    <div style={{ maxHeight: '56vh', overflow: 'auto', padding: '0 16px 12px' }}>
+    <Box sx={{ maxHeight: '56vh', overflow: 'auto', padding: '0 16px 12px' }}>
       <CostlyNegatives check={check} tray={tray} currency={currency} />
       <Conflicts tray={tray} />
-      <div className="bar" style={{ marginBottom: 4 }}>
+      <div className="bar">
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -46,45 +56,42 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
           onChange={(_, next: Grouping | null) => next && setBy(next)}
           aria-label="Grouped by"
         >
-          <ToggleButton value="campaign" sx={{ padding: '1px 8px', textTransform: 'none' }}>
-            by campaign
-          </ToggleButton>
-          <ToggleButton value="kind" sx={{ padding: '1px 8px', textTransform: 'none' }}>
-            by kind
-          </ToggleButton>
+          <ToggleButton value="campaign">by campaign</ToggleButton>
+          <ToggleButton value="kind">by kind</ToggleButton>
         </ToggleButtonGroup>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         <Button onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}>Take all out</Button>
       </div>
-      <table className="plain" style={{ tableLayout: 'fixed' }}>
+      <Facts sx={{ tableLayout: 'fixed' }}>
         <colgroup>
           {WIDTHS.map((width, at) => (
-            <col key={at} style={{ width }} />
+            <Box component="col" key={at} sx={{ width }} />
           ))}
         </colgroup>
-        <thead>
-          <tr>
-            <th>Change</th>
-            <th>Campaign › ad group</th>
-            <th className="figure">Before</th>
-            <th className="figure">After</th>
-            <th className="figure">Spend {currency}/mo</th>
-            <th className="figure">Sales {currency}/mo</th>
-            <th>Why</th>
-            <th />
-          </tr>
-        </thead>
+        <TableHead>
+          <TableRow>
+            <TableCell>Change</TableCell>
+            <TableCell>Campaign › ad group</TableCell>
+            <TableCell className="figure">Before</TableCell>
+            <TableCell className="figure">After</TableCell>
+            <TableCell className="figure">Spend {currency}/mo</TableCell>
+            <TableCell className="figure">Sales {currency}/mo</TableCell>
+            <TableCell>Why</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
         {groups.map((group) => (
           <Group
             key={`${by} ${group.name}`}
             group={group}
             tray={tray}
             limits={limits}
+            currency={currency}
             isFirstOpen={changes.length <= MOST_OPEN || groups.length === 1}
           />
         ))}
-      </table>
-    </div>
+      </Facts>
+    </Box>
   );
 }
 
@@ -92,31 +99,31 @@ interface GroupProps {
   group: ChangeGroup;
   tray: TrayState;
   limits: MarketLimits;
+  currency: string;
   isFirstOpen: boolean;
 }
 
-function Group({ group, tray, limits, isFirstOpen }: GroupProps) {
+function Group({ group, tray, limits, currency, isFirstOpen }: GroupProps) {
   const [isOpen, setOpen] = useState(isFirstOpen);
   const [most, setMost] = useState(MOST_IN_GROUP);
   const { name, changes, effect } = group;
   return (
-    <tbody>
-      <tr>
-        <th colSpan={4} style={{ color: 'var(--ink)' }}>
-          <button
-            type="button"
-            aria-expanded={isOpen}
-            onClick={() => setOpen(!isOpen)}
-            style={{ all: 'unset', cursor: 'pointer' }}
-          >
-            <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span> <strong>{name}</strong>{' '}
+    <TableBody>
+      <TableRow>
+        <TableCell component="th" scope="row" colSpan={4} sx={{ color: 'var(--ink)' }}>
+          <Button variant="link" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)} color="inherit">
+            <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span>&nbsp;<strong>{name}</strong>&nbsp;
             <span className="faint">{formatCount(changes.length)}</span>
-          </button>
-        </th>
-        <th className="figure">{effect.spend === 0 ? '' : signed(effect.spend)}</th>
-        <th className="figure">{effect.sales === 0 ? '' : signed(effect.sales)}</th>
-        <th />
-        <th className="figure">
+          </Button>
+        </TableCell>
+        <TableCell component="th" scope="row" className="figure">
+          {effect.spend === 0 ? '' : signed(effect.spend)}
+        </TableCell>
+        <TableCell component="th" scope="row" className="figure">
+          {effect.sales === 0 ? '' : signed(effect.sales)}
+        </TableCell>
+        <TableCell component="th" scope="row" />
+        <TableCell component="th" scope="row" className="figure">
           <Button
             sx={{ padding: 0 }}
             onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}
@@ -124,19 +131,21 @@ function Group({ group, tray, limits, isFirstOpen }: GroupProps) {
           >
             Take out {formatCount(changes.length)}
           </Button>
-        </th>
-      </tr>
+        </TableCell>
+      </TableRow>
       {isOpen &&
-        changes.slice(0, most).map((one) => <TrayRow key={one.id} one={one} tray={tray} limits={limits} />)}
+        changes
+          .slice(0, most)
+          .map((one) => <TrayRow key={one.id} one={one} tray={tray} limits={limits} currency={currency} />)}
       {isOpen && changes.length > most && (
-        <tr>
-          <td colSpan={8}>
+        <TableRow>
+          <TableCell colSpan={8}>
             <Button onClick={() => setMost(most + MOST_IN_GROUP)}>
               {formatCount(changes.length - most)} more
             </Button>
-          </td>
-        </tr>
+          </TableCell>
+        </TableRow>
       )}
-    </tbody>
+    </TableBody>
   );
 }

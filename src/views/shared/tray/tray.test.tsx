@@ -37,7 +37,7 @@ const aBid = (over: Partial<ChangeInfo>, from = 500_000, to = 400_000) =>
 const groups = () =>
   screen
     .getAllByRole('button', { expanded: true })
-    .map(({ textContent }) => textContent.replace(/^[▾▸] /, ''));
+    .map(({ textContent }) => textContent.replace(/^[▾▸]\s/, '').replaceAll('\u00a0', ' '));
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the tray', () => {
@@ -60,7 +60,7 @@ describe('the tray', () => {
       .filter((row) => within(row).queryByRole('button', { expanded: true }));
     expect(
       within(jars)
-        .getAllByRole('columnheader')
+        .getAllByRole('rowheader')
         .map(({ textContent }) => textContent)
         .slice(1, 3),
     ).toEqual(['−1.00', '+4.00']);
@@ -87,13 +87,13 @@ describe('the tray', () => {
       change: { kind: 'set-modifier', campaignId: 1, placement: 'top', from: 0.1, to: 0.25 },
     });
     const done = drawTray([aBid({ id: 4 }), modifier]);
-    const money = screen.getByLabelText('Value') as HTMLInputElement;
+    const money = screen.getByLabelText('Value, EUR') as HTMLInputElement;
     expect(money.value).toBe('0.40');
     for (const typed of ['', '0.40', '0.35']) {
       fireEvent.change(money, { target: { value: typed } });
       fireEvent.blur(money);
     }
-    const share = screen.getByLabelText('Value in per cent') as HTMLInputElement;
+    const share = screen.getByLabelText('Value, %') as HTMLInputElement;
     expect(share.value).toBe('25');
     fireEvent.change(share, { target: { value: '40' } });
     fireEvent.blur(share);

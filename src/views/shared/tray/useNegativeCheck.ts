@@ -18,7 +18,7 @@ export interface CostlyNegative extends BlockedAnswer {
 export function useNegativeCheck(account: AccountInfo | undefined, changes: readonly ChangeInfo[]) {
   const asked = changes.filter(({ change, afterId }) => blockOf(change) !== null && afterId === null);
   const ids = asked.map(({ id }) => id);
-  const { loaded, error } = useWords(account, asked.length > 0);
+  const { loaded, error, onGone } = useWords(account, asked.length > 0);
   const [confirmed, setConfirmed] = useState<ReadonlySet<number>>(new Set());
   const { data, error: fault } = useQuery({
     queryKey: ['blocked-by', loaded?.loadId, ids],
@@ -26,7 +26,10 @@ export function useNegativeCheck(account: AccountInfo | undefined, changes: read
       const negatives = asked.flatMap(({ change }) => blockOf(change) ?? []);
       const blocks = await pageWords().blocks(loaded!.loadId, negatives);
       // The worker has another load by now: asked again, never taken for "nothing is blocked".
-      if (blocks === null) throw new Error('The search terms changed while the negatives were checked.');
+      if (blocks === null) {
+        onGone();
+        throw new Error('The search terms changed while the negatives were checked.');
+      }
       return blocks;
     },
     enabled: loaded !== undefined && asked.length > 0,

@@ -4,6 +4,9 @@ import { useMemo } from 'react';
 import { findConflicts, sumExpected } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
+import { useUndo } from '../undo/useUndo';
+import { changeCount } from './money';
+import { stageAgain } from './stageAgain';
 
 const NOTHING: never[] = [];
 
@@ -11,6 +14,7 @@ const NOTHING: never[] = [];
 export function useTray(account: number | undefined) {
   const client = useQueryClient();
   const tell = useTell();
+  const undo = useUndo(account);
   const staged = useQuery({
     queryKey: ['changes', account, 'staged'],
     queryFn: () => api.changes(account!, { state: 'staged' }),
@@ -37,7 +41,16 @@ export function useTray(account: number | undefined) {
     onSettled: refresh,
   });
   const withdraw = useMutation({
-    mutationFn: (ids: number[]) => api.withdraw(account!, ids),
+    mutationFn: (ids: number[]) => undo.during(api.withdraw(account!, ids)),
+    onSuccess: (_, ids) => {
+      const gone = new Set(ids);
+      const taken = stageAgain(changes.filter(({ id }) => gone.has(id)));
+      if (taken.length > 0)
+        undo.did({
+          words: `${changeCount(taken.length)} taken out of the tray`,
+          undoing: { kind: 'stage', changes: taken },
+        });
+    },
     onError: fail,
     onSettled: refresh,
   });

@@ -3,6 +3,7 @@ import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import { addDays, daysIn, formatDay } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
+import { DayField } from '../kit';
 
 /** A window that is shown, and the days left out behind it. */
 export interface ShownWindow {
@@ -11,44 +12,37 @@ export interface ShownWindow {
   unsettled: string[];
 }
 
-interface WindowButtonProps {
-  account: AccountInfo;
-  window: ShownWindow | undefined;
-  /** Both null: the usual window. */
-  onWindow: (from: string | null, to: string | null) => void;
+/** The window of a place, and choosing another. */
+export interface WindowState {
+  shown: ShownWindow | undefined;
   isOpen: boolean;
   onOpen: (isOpen: boolean) => void;
+  /** Both null: the usual window. */
+  onWindow: (from: string | null, to: string | null) => void;
 }
 
 const LENGTHS = [7, 14, 30, 60, 90];
 
 /** The window: which days count, and which are left out because their orders are still coming in. */
-export function WindowButton({ account, window: shown, onWindow, isOpen, onOpen }: WindowButtonProps) {
+export function WindowButton({ account, window }: { account: AccountInfo; window: WindowState }) {
   const anchor = useRef<HTMLButtonElement>(null);
+  const { shown, isOpen, onOpen } = window;
   if (!shown) return null;
   const { from, to, unsettled } = shown;
   const left =
     unsettled.length === 0
       ? ''
-      : ` · ${unsettled.length} unsettled ${unsettled.length === 1 ? 'day' : 'days'} left out`;
+      : `${unsettled.length} unsettled ${unsettled.length === 1 ? 'day' : 'days'} left out`;
   return (
     <>
       <Button
         ref={anchor}
+        className="window"
         onClick={() => onOpen(true)}
-        title="Window (w)"
-        sx={{ color: 'text.primary', fontWeight: 400, minWidth: 0, overflow: 'hidden', whiteSpace: 'nowrap' }}
+        title={`Window (w)${left && `: ${left}`}`}
       >
-        <span style={{ flexShrink: 0 }}>
-          {formatDay(from)} – {formatDay(to)} · {daysIn(from, to)} days
-        </span>
-        <span
-          className="faint cut"
-          style={{ whiteSpace: 'pre' }}
-          title={left.replace(' · ', '') || undefined}
-        >
-          {left}
-        </span>
+        {formatDay(from)} – {formatDay(to)} · {daysIn(from, to)} days
+        {left && <span className="faint windowLeft"> · {left}</span>}
       </Button>
       <Popover
         disableRestoreFocus
@@ -56,44 +50,35 @@ export function WindowButton({ account, window: shown, onWindow, isOpen, onOpen 
         open={isOpen}
         onClose={() => onOpen(false)}
         anchorEl={() => anchor.current!}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <WindowForm
-          key={`${from} ${to}`}
-          account={account}
-          from={from}
-          to={to}
-          unsettled={unsettled}
-          onWindow={onWindow}
-          onDone={() => onOpen(false)}
-        />
+        <WindowForm key={`${from} ${to}`} account={account} shown={shown} window={window} />
       </Popover>
     </>
   );
 }
 
-type FormProps = {
+interface FormProps {
   account: AccountInfo;
-  from: string;
-  to: string;
-  unsettled: string[];
-  onWindow: WindowButtonProps['onWindow'];
-  onDone: () => void;
-};
+  shown: ShownWindow;
+  window: WindowState;
+}
 
-function WindowForm({ account, from, to, unsettled, onWindow, onDone }: FormProps) {
+function WindowForm({ account, shown: { from, to, unsettled }, window }: FormProps) {
   const [first, setFirst] = useState(from);
   const [last, setLast] = useState(to);
+  const isWrong = first > last;
   const choose = (start: string | null, end: string | null) => {
-    onWindow(start, end);
-    onDone();
+    window.onWindow(start, end);
+    window.onOpen(false);
   };
   return (
     <form
-      style={{ padding: 14, display: 'grid', gap: 10, width: 330 }}
+      className="popForm"
       onSubmit={(event) => {
         event.preventDefault();
-        if (first <= last) choose(first, last);
+        if (!isWrong) choose(first, last);
       }}
     >
       <div>
@@ -103,30 +88,25 @@ function WindowForm({ account, from, to, unsettled, onWindow, onDone }: FormProp
           </Button>
         ))}
       </div>
-      <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
-        <input
-          type="date"
-          aria-label="From"
-          value={first}
-          max={last}
-          onChange={(event) => setFirst(event.target.value)}
-        />
+      <div className="bar">
+        <DayField label="From" value={first} unsettled={unsettled} isWrong={isWrong} onChange={setFirst} />
         –
-        <input
-          type="date"
-          aria-label="To"
-          value={last}
-          min={first}
-          onChange={(event) => setLast(event.target.value)}
-        />
-        <Button type="submit" variant="contained" disabled={!(first <= last)}>
+        <DayField label="To" value={last} unsettled={unsettled} isWrong={isWrong} onChange={setLast} />
+        <Button type="submit" variant="contained" disabled={isWrong}>
           Set
         </Button>
       </div>
-      <p className="faint" style={{ margin: 0 }}>
-        Data from {account.firstDay ?? 'no day yet'} to {account.lastDay ?? '–'}.
+      {isWrong && (
+        <p role="alert" className="over note">
+          The first day is after the last.
+        </p>
+      )}
+      <p className="note">
+        {account.firstDay && account.lastDay
+          ? `There are figures from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay)}.`
+          : 'There are no figures yet.'}
         {unsettled.length > 0 &&
-          ` Orders of ${unsettled.map(formatDay).join(', ')} are still coming in, so these days are left out.`}
+          ` Orders of ${unsettled.map((day) => formatDay(day)).join(', ')} are still coming in, so these days are left out.`}
       </p>
       <Button onClick={() => choose(null, null)}>Usual window: the last 30 settled days</Button>
     </form>

@@ -12,10 +12,7 @@ function Page({ shown }: { shown: ShownWindow | undefined }) {
   return (
     <WindowButton
       account={anAccountInfo({ firstDay: '2026-08-01', lastDay: '2026-11-19' })}
-      window={shown}
-      onWindow={(from, to) => chosen.push([from, to])}
-      isOpen={isOpen}
-      onOpen={setOpen}
+      window={{ shown, isOpen, onOpen: setOpen, onWindow: (from, to) => chosen.push([from, to]) }}
     />
   );
 }
@@ -24,31 +21,34 @@ const SHOWN = { from: '2026-10-18', to: '2026-11-16', unsettled: ['2026-11-17', 
 function open(shown: ShownWindow = SHOWN) {
   chosen = [];
   draw(<Page shown={shown} />);
-  fireEvent.click(screen.getByTitle('Window (w)'));
+  fireEvent.click(screen.getByTitle(/^Window \(w\)/));
 }
-const type = (label: string, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+/** Types a day into a date field, as its calendar would write it. */
+function type(label: string, value: string) {
+  const field = screen.getByRole('group', { name: label }).querySelector('input')!;
+  fireEvent.change(field, { target: { value } });
+}
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the window', () => {
   test('says which days count and how many are left out, both ends counted', () => {
     draw(<Page shown={SHOWN} />);
-    expect(screen.getByTitle('Window (w)').textContent).toMatch(
+    expect(screen.getByTitle(/^Window \(w\)/).textContent).toMatch(
       /^18 Oct.* – 16 Nov.* · 30 days · 3 unsettled days left out$/,
     );
   });
 
   test('of one day left out says “day”, and of none says nothing', () => {
     const { unmount } = draw(<Page shown={{ ...SHOWN, unsettled: ['2026-11-19'] }} />);
-    expect(screen.getByTitle('Window (w)').textContent).toContain('1 unsettled day left out');
+    expect(screen.getByTitle(/^Window \(w\)/).textContent).toContain('1 unsettled day left out');
     unmount();
     draw(<Page shown={{ ...SHOWN, unsettled: [] }} />);
-    expect(screen.getByTitle('Window (w)').textContent).not.toContain('unsettled');
+    expect(screen.getByTitle(/^Window \(w\)/).textContent).not.toContain('unsettled');
   });
 
   test('is not there before it is known', () => {
     draw(<Page shown={undefined} />);
-    expect(screen.queryByTitle('Window (w)')).toBeNull();
+    expect(screen.queryByTitle(/^Window \(w\)/)).toBeNull();
   });
 
   test.each([
@@ -63,12 +63,12 @@ describe('the window', () => {
 
   test('can be any days, but not from a later one to an earlier', () => {
     open();
-    type('From', '2026-11-17');
+    type('From', '17 Nov 2026');
     expect((screen.getByRole('button', { name: 'Set' }) as HTMLButtonElement).disabled).toBe(true);
-    fireEvent.submit(screen.getByLabelText('From').closest('form')!);
+    fireEvent.submit(screen.getByRole('button', { name: 'Set' }).closest('form')!);
     expect(chosen).toEqual([]);
-    type('From', '2026-11-01');
-    type('To', '2026-11-01');
+    type('From', '1 Nov 2026');
+    type('To', '1 Nov 2026');
     press('Set');
     expect(chosen).toEqual([['2026-11-01', '2026-11-01']]);
   });
@@ -77,7 +77,7 @@ describe('the window', () => {
     open();
     expect(
       screen.getByText(
-        /Data from 2026-08-01 to 2026-11-19\. Orders of 17 Nov.*, 18 Nov.*, 19 Nov.* are still coming in/,
+        /There are figures from 1 Aug to 19 Nov\. Orders of 17 Nov.*, 18 Nov.*, 19 Nov.* are still coming in/,
       ),
     ).toBeTruthy();
   });

@@ -12,6 +12,7 @@ import { sumsOfRows, termContext } from '../../../core/terms';
 import type { TermContext } from '../../../core/terms';
 import { addDays } from '../../../core/units';
 import { api } from '../api';
+import { keptLoads } from '../worker/keptLoads';
 import { toTermTable } from '../../../plans/terms';
 import { lineOf, placeText, productOfRow } from './keptWords';
 import type { KeptWords } from './keptWords';
@@ -28,6 +29,8 @@ import type {
   TermLine,
 } from './types';
 
+/** Terms of so many accounts, or states of one, are kept. */
+const KEPT = 2;
 const MOST_PARTS = 500;
 const MOST_LINES = 200;
 const MOST_EXAMPLES = 5;
@@ -35,13 +38,13 @@ const MOST_EXAMPLES = 5;
 /** Loads an account's search terms and answers what is asked of their words; lives in a worker. */
 export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
   let lastLoad = 0;
-  let held: KeptWords | null = null;
+  const loads = keptLoads<KeptWords>(KEPT);
   let known: { key: string; parts: WordPart[] } | null = null;
 
-  const ofLoad = (loadId: number) => (held?.loadId === loadId ? held : null);
+  const ofLoad = loads.get;
 
   return {
-    /** Fetches the terms of the last 90 days and keeps them in place of those before. */
+    /** Fetches the terms of the last 90 days and keeps them. */
     async load(account: number, lastDay: string): Promise<LoadedWords> {
       const loadId = (lastLoad += 1);
       const [{ rows, structure, account: info, window }, tree] = await Promise.all([
@@ -58,8 +61,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
         terms: check.terms.forms.length,
         products: productsOf(context, products),
       };
-      if (loadId === lastLoad)
-        [held, known] = [{ loadId, context, check, isBlocked: blockedRows(context) }, null];
+      loads.put(loadId, { loadId, context, check, isBlocked: blockedRows(context) });
       return loaded;
     },
 
@@ -72,7 +74,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
       // What is blocked already costs nothing any more.
       const isWanted = (row: number) =>
         (productId === null || productOfRow(context, row) === productId) && !at.isBlocked(row);
-      const key = JSON.stringify([productId, settings]);
+      const key = JSON.stringify([loadId, productId, settings]);
       if (known?.key !== key)
         known = { key, parts: wordParts(check.terms, context.table, isWanted, settings) };
       const wanted = normaliseTerm(text);

@@ -1,3 +1,8 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableFooter from '@mui/material/TableFooter';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -8,6 +13,7 @@ import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { CoreRow } from './CoreRow';
 import { usePinned } from './usePinned';
+import { Facts, TextBox } from '../../shared/kit';
 
 /** The terms that matter for a product: each with its home, the share of its clicks that gets there, and what leaks elsewhere. */
 export function CorePart({ account, loaded, tray }: WordsPartProps) {
@@ -24,7 +30,7 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
   const clicks = terms.reduce((sum, { sums }) => sum + sums.clicks, 0);
   const atHome = terms.reduce((sum, { sums, atHome }) => sum + sums.clicks * (atHome ?? 0), 0);
   return (
-    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+    <main className="page">
       <Head>
         {productId === null
           ? 'No product of the account has search terms yet.'
@@ -34,7 +40,6 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
       </Head>
       <form
         className="bar"
-        style={{ gap: 12, marginBottom: 8 }}
         onSubmit={(event) => {
           event.preventDefault();
           if (productId !== null && text.trim() !== '') pin(productId, text);
@@ -46,9 +51,9 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
           value={productId}
           onChange={(id) => set({ product: id === null ? null : String(id) })}
         />
-        <input
+        <TextBox
           aria-label="Term to pin"
-          size={28}
+          letters={28}
           placeholder="a term that matters"
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -63,21 +68,21 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
         )}
       </form>
       {terms.length > 0 && (
-        <table className="plain" aria-label="Core list">
-          <thead>
-            <tr>
-              <th>Term</th>
-              <th className="figure">Clicks</th>
-              <th className="figure">Orders</th>
-              <th className="figure">Sales {account.currency}</th>
-              <th className="figure">ACOS</th>
-              <th>Home</th>
-              <th className="figure">At home</th>
-              <th>Leaks</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Facts aria-label="Core list">
+          <TableHead>
+            <TableRow>
+              <TableCell>Term</TableCell>
+              <TableCell className="figure">Clicks</TableCell>
+              <TableCell className="figure">Orders</TableCell>
+              <TableCell className="figure">Sales {account.currency}</TableCell>
+              <TableCell className="figure">ACOS</TableCell>
+              <TableCell>Home</TableCell>
+              <TableCell className="figure">At home</TableCell>
+              <TableCell>Leaks</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {terms.map((one) => (
               <CoreRow
                 key={one.form}
@@ -88,17 +93,21 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
                 }
               />
             ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <td className="faint">all</td>
-              <td className="figure">{formatCount(clicks)}</td>
-              <td className="figure">{formatCount(terms.reduce((sum, { sums }) => sum + sums.orders, 0))}</td>
-              <td className="figure">{formatMoney(terms.reduce((sum, { sums }) => sum + sums.sales, 0))}</td>
-              <td colSpan={5} />
-            </tr>
-          </tfoot>
-        </table>
+          </TableBody>
+          <TableFooter>
+            <TableRow>
+              <TableCell className="faint">all</TableCell>
+              <TableCell className="figure">{formatCount(clicks)}</TableCell>
+              <TableCell className="figure">
+                {formatCount(terms.reduce((sum, { sums }) => sum + sums.orders, 0))}
+              </TableCell>
+              <TableCell className="figure">
+                {formatMoney(terms.reduce((sum, { sums }) => sum + sums.sales, 0))}
+              </TableCell>
+              <TableCell colSpan={5} />
+            </TableRow>
+          </TableFooter>
+        </Facts>
       )}
     </main>
   );

@@ -1,3 +1,6 @@
+import ButtonBase from '@mui/material/ButtonBase';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
 import { blockOf } from '../../../core/changes';
 import Button from '@mui/material/Button';
 import type { NewChange } from '../../../contract/changes';
@@ -25,27 +28,26 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
   );
   const left = open.filter(({ adGroupId }) => !staged.has(adGroupId));
   return (
-    <tr>
-      <td>
-        <button
-          type="button"
+    <TableRow>
+      <TableCell>
+        <ButtonBase
+          className="pin"
           aria-pressed={isPinned}
           aria-label={isPinned ? `Unpin ${term}` : `Pin ${term}`}
           title={isPinned ? 'Pinned: kept whether it sells or not' : 'Pin'}
           onClick={() => onPin(!isPinned)}
-          style={{ all: 'unset', cursor: 'pointer', width: 20, display: 'inline-block' }}
         >
           {isPinned ? '◆' : '◇'}
-        </button>
+        </ButtonBase>
         <strong>{term}</strong>
-      </td>
-      <td className="figure">{formatCount(sums.clicks)}</td>
-      <td className="figure">{formatCount(sums.orders)}</td>
-      <td className="figure">{formatMoney(sums.sales)}</td>
-      <td className="figure">{sums.sales > 0 ? formatShare(sums.spend / sums.sales) : DASH}</td>
-      <td>{home ? <HomeName home={home} /> : <span className="over">▲ none</span>}</td>
-      <td className="figure">{atHome === null ? DASH : formatShare(atHome, 0)}</td>
-      <td>
+      </TableCell>
+      <TableCell className="figure">{formatCount(sums.clicks)}</TableCell>
+      <TableCell className="figure">{formatCount(sums.orders)}</TableCell>
+      <TableCell className="figure">{formatMoney(sums.sales)}</TableCell>
+      <TableCell className="figure">{sums.sales > 0 ? formatShare(sums.spend / sums.sales) : DASH}</TableCell>
+      <TableCell>{home ? <HomeName home={home} /> : <span className="over">▲ none</span>}</TableCell>
+      <TableCell className="figure">{atHome === null ? DASH : formatShare(atHome, 0)}</TableCell>
+      <TableCell>
         {open.slice(0, MOST_LEAKS).map(({ adGroupId, place, sums: own }) => (
           <div key={adGroupId} className={staged.has(adGroupId) ? 'faint' : ''}>
             {place} <span className="faint">{formatCount(own.clicks)} clicks</span>
@@ -53,8 +55,8 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
         ))}
         {open.length > MOST_LEAKS && <span className="faint">and {open.length - MOST_LEAKS} more</span>}
         {open.length === 0 && <span className="faint">{home ? 'none' : DASH}</span>}
-      </td>
-      <td className="figure">
+      </TableCell>
+      <TableCell className="figure">
         {home && left.length > 0 && (
           <Button
             sx={{ padding: 0 }}
@@ -64,8 +66,8 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
             Stop {left.length === 1 ? 'the leak' : `${left.length} leaks`}
           </Button>
         )}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }
 

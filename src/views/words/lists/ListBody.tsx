@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { changeKey } from '../../../core/changes';
@@ -10,6 +11,7 @@ import { ListCampaigns } from './ListCampaigns';
 import { ListTerms } from './ListTerms';
 import { liftExcess, stageMissing } from './listChanges';
 import type { useNegativeLists } from './useNegativeLists';
+import { TextBox } from '../../shared/kit';
 
 interface ListBodyProps {
   account: AccountInfo;
@@ -37,7 +39,7 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
           `; ${formatCount(all - list.missing.length)} of ${formatCount(all)} hold${waiting > 0 ? `, ${formatCount(waiting)} wait in the tray` : ''}`}
         .
       </Head>
-      <div className="bar" style={{ gap: 10, marginBottom: 10 }}>
+      <div className="bar">
         {missing.length > 0 && (
           <Button variant="contained" onClick={() => tray.stage.mutate(missing)}>
             Stage the {formatCount(missing.length)} missing
@@ -48,7 +50,7 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
             Lift {formatCount(excess.length)} that it no longer asks for
           </Button>
         )}
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         <RenameField name={name} onName={(next) => set({ name: next })} />
         <Button
           onBlur={() => setLeaving(false)}
@@ -57,14 +59,14 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
           {isLeaving ? 'Remove it for good' : 'Remove the list'}
         </Button>
       </div>
-      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 28 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: '28px' }}>
         <ListTerms list={list} limits={account.limits} onTerms={(next) => set({ terms: next })} />
         <ListCampaigns
           list={list}
           campaigns={state.campaigns}
           onCampaigns={(next) => set({ campaignIds: next })}
         />
-      </div>
+      </Box>
     </>
   );
 }
@@ -73,7 +75,7 @@ const counted = (count: number, word: string) => `${formatCount(count)} ${word}$
 
 function RenameField({ name, onName }: { name: string; onName: (name: string) => void }) {
   return (
-    <input
+    <TextBox
       key={name}
       aria-label="Name of the list"
       defaultValue={name}

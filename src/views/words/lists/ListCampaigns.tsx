@@ -1,8 +1,13 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { normaliseTerm } from '../../../core/matching';
 import { formatCount } from '../../../core/units';
 import type { NegativeListInfo } from '../../../contract/words';
+import { Check, Facts, TextBox } from '../../shared/kit';
 
 interface ListCampaignsProps {
   list: NegativeListInfo;
@@ -26,8 +31,8 @@ export function ListCampaigns({ list, campaigns, onCampaigns }: ListCampaignsPro
     onCampaigns(held.has(id) ? list.campaignIds.filter((one) => one !== id) : [...list.campaignIds, id]);
   return (
     <section aria-label="Campaigns of the list">
-      <div className="bar" style={{ gap: 8, marginBottom: 10 }}>
-        <input
+      <div className="bar">
+        <TextBox
           aria-label="Find campaigns"
           placeholder="Find campaigns"
           value={search}
@@ -39,29 +44,29 @@ export function ListCampaigns({ list, campaigns, onCampaigns }: ListCampaignsPro
           </Button>
         )}
       </div>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>Kept over</th>
-            <th className="figure">Holds</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell>Kept over</TableCell>
+            <TableCell className="figure">Holds</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {shown.slice(0, MOST).map(({ id, name, state }) => (
-            <tr key={id}>
-              <td>
-                <label style={{ overflowWrap: 'anywhere' }}>
-                  <input type="checkbox" checked={held.has(id)} onChange={() => toggle(id)} /> {name}
+            <TableRow key={id}>
+              <TableCell>
+                <Check isOn={held.has(id)} onChange={() => toggle(id)}>
+                  {name}
                   {state !== 'enabled' && <span className="faint"> · {state}</span>}
-                </label>
-              </td>
-              <td className="figure">
+                </Check>
+              </TableCell>
+              <TableCell className="figure">
                 {held.has(id) ? `${formatCount(held.get(id)!)} of ${formatCount(list.terms.length)}` : ''}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Facts>
       {shown.length > MOST && <p className="faint">and {formatCount(shown.length - MOST)} more</p>}
     </section>
   );

@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { checkChange } from '../../../core/changes';
@@ -6,6 +11,7 @@ import type { NegativeList } from '../../../core/negatives';
 import { formatCount } from '../../../core/units';
 import type { NegativeListInfo } from '../../../contract/words';
 import { pastedTerms } from './listChanges';
+import { Choice, Facts, TextBox } from '../../shared/kit';
 
 interface ListTermsProps {
   list: NegativeListInfo;
@@ -30,31 +36,28 @@ export function ListTerms({ list, limits, onTerms }: ListTermsProps) {
   ];
   return (
     <section aria-label="Terms of the list">
-      <form
-        style={{ display: 'grid', gap: 6, marginBottom: 10 }}
+      <Box
+        component="form"
+        sx={{ display: 'grid', gap: '6px', marginBottom: '10px' }}
         onSubmit={(event) => {
           event.preventDefault();
           onTerms([...terms, ...fresh]);
           setText('');
         }}
       >
-        <textarea
+        <TextBox
+          isWide
           aria-label="Terms to add"
           placeholder="Paste terms, one a line; item codes are known by themselves"
-          rows={3}
+          lines={3}
           value={text}
           spellCheck={false}
           onChange={(event) => setText(event.target.value)}
         />
-        <span className="bar" style={{ gap: 8 }}>
-          <select
-            aria-label="Match"
-            value={match}
-            onChange={(event) => setMatch(event.target.value as typeof match)}
-          >
-            <option>exact</option>
-            <option>phrase</option>
-          </select>
+        <span className="bar">
+          <Choice label="Match" value={match} onChange={(next) => setMatch(next as typeof match)}>
+            {['exact', 'phrase']}
+          </Choice>
           <Button type="submit" variant="outlined" disabled={fresh.length === 0 || findings.length > 0}>
             Add {fresh.length > 0 ? formatCount(fresh.length) : ''}
           </Button>
@@ -67,26 +70,26 @@ export function ListTerms({ list, limits, onTerms }: ListTermsProps) {
             ▲ {sentence}
           </span>
         ))}
-      </form>
+      </Box>
       {terms.length > 0 && (
-        <table className="plain">
-          <thead>
-            <tr>
-              <th>Term</th>
-              <th>Match</th>
-              <th className="figure">Holds in</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Facts>
+          <TableHead>
+            <TableRow>
+              <TableCell>Term</TableCell>
+              <TableCell>Match</TableCell>
+              <TableCell className="figure">Holds in</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {terms.map(({ expression, match: own }, at) => (
-              <tr key={`${own} ${expression}`}>
-                <td style={{ overflowWrap: 'anywhere' }}>{expression}</td>
-                <td className="faint">{own}</td>
-                <td className="figure">
+              <TableRow key={`${own} ${expression}`}>
+                <TableCell sx={{ overflowWrap: 'anywhere' }}>{expression}</TableCell>
+                <TableCell className="faint">{own}</TableCell>
+                <TableCell className="figure">
                   {formatCount(heldByTerm[at])} of {formatCount(campaignIds.length)}
-                </td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">
                   <Button
                     sx={{ padding: 0 }}
                     aria-label={`Take ${expression} off`}
@@ -94,11 +97,11 @@ export function ListTerms({ list, limits, onTerms }: ListTermsProps) {
                   >
                     Take off
                   </Button>
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
     </section>
   );

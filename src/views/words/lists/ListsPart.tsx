@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -7,6 +8,7 @@ import { Head } from '../Head';
 import type { WordsPartProps } from '../wordsPartProps';
 import { ListBody } from './ListBody';
 import { useNegativeLists } from './useNegativeLists';
+import { TextBox } from '../../shared/kit';
 
 /** Named lists of negatives that are kept over many campaigns. */
 export function ListsPart({ account, tray }: WordsPartProps) {
@@ -14,14 +16,14 @@ export function ListsPart({ account, tray }: WordsPartProps) {
   const state = useNegativeLists(account.id, tray.changes.length + tray.sending.length);
   const { lists, list, isLoading, error, choose, keep } = state;
   return (
-    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+    <main className="page">
       {error ? (
         <p role="alert" className="over">
           {error.message}
         </p>
       ) : (
         <>
-          <div className="bar" style={{ flexWrap: 'wrap', gap: 8, marginBottom: 8 }}>
+          <Box className="bar" sx={{ flexWrap: 'wrap', gap: '8px', marginBottom: '8px' }}>
             {lists.length > 0 && (
               <ToggleButtonGroup
                 size="small"
@@ -40,7 +42,7 @@ export function ListsPart({ account, tray }: WordsPartProps) {
               </ToggleButtonGroup>
             )}
             <NewList onName={(name) => keep({ id: null, name, terms: [], campaignIds: [] })} />
-          </div>
+          </Box>
           {list ? (
             <ListBody key={list.id} account={account} tray={tray} state={state} list={list} />
           ) : (
@@ -61,7 +63,6 @@ function NewList({ onName }: { onName: (name: string) => void }) {
   return (
     <form
       className="bar"
-      style={{ gap: 6 }}
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() === '') return;
@@ -69,7 +70,7 @@ function NewList({ onName }: { onName: (name: string) => void }) {
         setName('');
       }}
     >
-      <input
+      <TextBox
         aria-label="Name of a new list"
         placeholder="Name of a new list"
         maxLength={60}

@@ -1,6 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, test } from 'vitest';
-import { draw } from '../../../../tests/make/page';
+import { draw, pick } from '../../../../tests/make/page';
 import { USUAL_LIMITS } from '../../../core/changes';
 import type { NegativeListInfo } from '../../../contract/words';
 import { ListCampaigns } from './ListCampaigns';
@@ -46,7 +46,7 @@ describe('the terms of a list', () => {
 
   test('are blocked by the match that is chosen', () => {
     const { kept, paste } = form();
-    fireEvent.change(screen.getByLabelText('Match'), { target: { value: 'phrase' } });
+    pick('Match', 'phrase');
     paste('used jar');
     press('Add 1');
     expect(kept[0].at(-1)).toEqual({ match: 'phrase', expression: 'used jar' });

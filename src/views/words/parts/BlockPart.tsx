@@ -1,3 +1,8 @@
+import Box from '@mui/material/Box';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { NewChange } from '../../../contract/changes';
@@ -6,6 +11,7 @@ import { DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
 import type { PartDetail, PartPlace } from '../../shared/wordsEngine/types';
 import { PAST_DAYS } from '../../shared/wordsEngine/pastDays';
+import { Check, Facts } from '../../shared/kit';
 
 interface BlockPartProps {
   detail: PartDetail;
@@ -29,44 +35,42 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
     setChosen(next);
   };
   return (
-    <section aria-label="Block the part" style={{ margin: '0 0 10px' }}>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th style={{ whiteSpace: 'normal' }}>Block “{detail.text}” as a phrase in</th>
-            <th className="figure">Clicks</th>
-            <th className="figure">Orders</th>
-            <th className="figure">Spend {currency}</th>
-          </tr>
-        </thead>
-        <tbody>
+    <Box component="section" aria-label="Block the part" sx={{ margin: '0 0 10px' }}>
+      <Facts>
+        <TableHead>
+          <TableRow>
+            <TableCell sx={{ whiteSpace: 'normal' }}>Block “{detail.text}” as a phrase in</TableCell>
+            <TableCell className="figure">Clicks</TableCell>
+            <TableCell className="figure">Orders</TableCell>
+            <TableCell className="figure">Spend {currency}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {detail.places.map((place) => (
-            <tr key={place.campaignId}>
-              <td>
-                <label>
-                  <input
-                    type="checkbox"
-                    disabled={place.isNegative}
-                    checked={place.isNegative || chosen.has(place.campaignId)}
-                    onChange={() => toggle(place.campaignId)}
-                  />{' '}
+            <TableRow key={place.campaignId}>
+              <TableCell>
+                <Check
+                  isOff={place.isNegative}
+                  isOn={place.isNegative || chosen.has(place.campaignId)}
+                  onChange={() => toggle(place.campaignId)}
+                >
                   {place.campaign}
                   {place.isNegative && <span className="faint"> · blocked already</span>}
                   {place.targets.length > 0 && (
                     <div className="over">▲ keeps “{place.targets[0]}” from showing</div>
                   )}
-                </label>
-              </td>
-              <td className="figure">{formatCount(place.sums.clicks)}</td>
-              <td className={`figure${place.sums.orders > 0 ? ' over' : ''}`}>
+                </Check>
+              </TableCell>
+              <TableCell className="figure">{formatCount(place.sums.clicks)}</TableCell>
+              <TableCell className={`figure${place.sums.orders > 0 ? ' over' : ''}`}>
                 {formatCount(place.sums.orders)}
-              </td>
-              <td className="figure">{formatMoney(place.sums.spend)}</td>
-            </tr>
+              </TableCell>
+              <TableCell className="figure">{formatMoney(place.sums.spend)}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
-      <p style={{ margin: '4px 0' }}>
+        </TableBody>
+      </Facts>
+      <p className="line">
         {places.length === 0
           ? 'Nowhere: choose a campaign.'
           : `Saves ${formatMoney(sums.spend / MONTHS)} ${currency} a month${sums.orders > 0 ? ` and gives up ${formatMoney(sums.sales / MONTHS)} of sales` : ', and no sale is lost'}${targets.length > 0 ? `; ${targets.length} live ${targets.length === 1 ? 'target would' : 'targets would'} not show any more` : ''}.`}
@@ -78,7 +82,7 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
       >
         Block in {formatCount(places.length)} {places.length === 1 ? 'campaign' : 'campaigns'}
       </Button>
-    </section>
+    </Box>
   );
 }
 

@@ -3,6 +3,7 @@ import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { WordPart } from '../../../core/words';
 import type { TrayState } from '../../shared/tray/useTray';
 import type { LoadedWords } from '../../shared/wordsEngine/types';
+import { SidePanel } from '../../shared/kit';
 import { TermLines } from '../TermLines';
 import { useWordsAnswer } from '../useWordsAnswer';
 import { BlockPart } from './BlockPart';
@@ -23,18 +24,13 @@ export function PartPanel({ account, loaded, tray, part, productId }: PartPanelP
     part ? engine.part(id, text, productId) : null,
   );
   return (
-    <aside
-      aria-label="The part"
-      style={{ borderLeft: '1px solid var(--hairline)', overflow: 'auto', padding: '12px 16px' }}
-    >
+    <SidePanel label="The part">
       {!part || !detail ? (
         <p className="faint">{part ? 'Looking …' : 'Focus a part to see its terms.'}</p>
       ) : (
         <>
-          <h2 className="serif" style={{ margin: '0 0 4px', fontSize: 18, fontWeight: 500 }}>
-            {text}
-          </h2>
-          <p style={{ margin: '0 0 10px' }}>
+          <h2 className="pageTitle">{text}</h2>
+          <p className="line">
             {formatCount(detail.terms.length)} {detail.terms.length === 1 ? 'term holds' : 'terms hold'} it,{' '}
             {detail.sold === 0 ? 'none of them sold' : `${formatCount(detail.sold)} sold`}:{' '}
             {formatCount(detail.sums.clicks)} clicks, {formatCount(detail.sums.orders)} orders,{' '}
@@ -46,10 +42,10 @@ export function PartPanel({ account, loaded, tray, part, productId }: PartPanelP
           </p>
           <BlockPart key={`block ${text}`} detail={detail} tray={tray} currency={account.currency} />
           <PhraseKeyword key={`bid ${text}`} account={account} detail={detail} tray={tray} />
-          <h3 style={{ fontSize: 13, margin: '14px 0 4px' }}>Terms that hold it</h3>
+          <h3 className="part">Terms that hold it</h3>
           <TermLines lines={detail.terms} currency={account.currency} />
         </>
       )}
-    </aside>
+    </SidePanel>
   );
 }

@@ -3,7 +3,6 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { formatCount, formatMoney } from '../../../core/units';
 import { LONGEST_PART } from '../../../core/words';
-import { NumberField } from '../../shared/NumberField';
 import { useKeys } from '../../shared/useKeys';
 import { useUrlState } from '../../shared/urlState';
 import type { PartsAsked } from '../../shared/wordsEngine/types';
@@ -14,6 +13,7 @@ import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { partColumns } from './partColumns';
 import { PartPanel } from './PartPanel';
+import { Columns, NumberField, TextBox } from '../../shared/kit';
 
 const SORTS: PartsAsked['sort'][] = ['excess', 'spend', 'sales', 'clicks', 'terms'];
 const MIN_CLICKS = 20;
@@ -42,15 +42,15 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
   });
   const lost = parts.filter(({ excess }) => excess > 0).reduce((sum, { excess }) => Math.max(sum, excess), 0);
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 352px', minHeight: 0 }}>
-      <main style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
-        <div style={{ padding: '12px 16px 6px' }}>
+    <Columns name="word-parts" panel="open">
+      <main className="tableGrid">
+        <div className="tableHead">
           <Head>
             {!answer
               ? 'Taking the terms apart …'
               : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}.`}
           </Head>
-          <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
+          <div className="bar">
             <ProductChoice
               loaded={loaded}
               value={productId}
@@ -67,22 +67,23 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
               aria-label="Words in a part"
             >
               {[0, ...Array.from({ length: LONGEST_PART }, (_, index) => index + 1)].map((length) => (
-                <ToggleButton key={length} value={length} sx={{ padding: '1px 8px', textTransform: 'none' }}>
+                <ToggleButton key={length} value={length}>
                   {length === 0 ? 'any length' : length === 1 ? '1 word' : `${length} words`}
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
             <NumberField
-              label="clicks at least"
+              label="At least"
+              unit="clicks"
               value={asked.minClicks}
               min={1}
               step={5}
               onChange={(clicks) => set({ clicks: String(Math.round(clicks)) })}
             />
-            <input
+            <TextBox
               aria-label="Parts that hold"
               placeholder="holds …"
-              size={14}
+              letters={14}
               value={asked.text}
               onChange={(event) => set({ text: event.target.value || null })}
             />
@@ -94,7 +95,7 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
           count={parts.length}
           rowAt={(index) => parts[index]}
           keyAt={(index) => index}
-          rowHeight={32}
+          rowHeight={28}
           focus={at}
           onFocus={setFocus}
           isSelected={() => false}
@@ -116,6 +117,6 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
         part={part}
         productId={productId}
       />
-    </div>
+    </Columns>
   );
 }

@@ -3,10 +3,11 @@ import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { startingBid } from '../../../core/harvest';
 import { USUAL_START } from '../../../core/routes';
-import { formatCount, formatMoney, formatShare, MICROS_PER_UNIT, toMicros } from '../../../core/units';
-import { NumberField } from '../../shared/NumberField';
+import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
 import type { PartDetail } from '../../shared/wordsEngine/types';
+import { Choice, MoneyField } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
 
 interface PhraseKeywordProps {
   account: AccountInfo;
@@ -45,32 +46,19 @@ export function PhraseKeyword({ account, detail, tray }: PhraseKeywordProps) {
       },
     ]);
   return (
-    <section
-      aria-label="Bid on the part"
-      style={{ borderTop: '1px solid var(--hairline)', paddingTop: 8, margin: '8px 0' }}
-    >
-      <p style={{ margin: '0 0 6px' }}>
-        It sells at {formatShare(spend / sales)} ACOS: worth a phrase keyword.
-      </p>
-      <div className="bar" style={{ flexWrap: 'wrap', gap: '6px 12px' }}>
-        <select
-          aria-label="Ad group"
-          value={adGroupId}
-          style={{ maxWidth: 330 }}
-          onChange={(event) => setAdGroup(Number(event.target.value))}
-        >
-          {detail.adGroups.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <NumberField
-          label={`${account.currency} bid`}
-          value={bid / MICROS_PER_UNIT}
-          min={account.limits.minBid / MICROS_PER_UNIT}
-          step={0.01}
-          onChange={(value) => setBid(toMicros(value))}
+    <section aria-label="Bid on the part" className="ruled">
+      <p className="line">It sells at {formatShare(spend / sales)} ACOS: worth a phrase keyword.</p>
+      <div className="bar">
+        <Choice label="Ad group" value={adGroupId} onChange={(next) => setAdGroup(Number(next))}>
+          {detail.adGroups.map(({ id, name }): Option => [id, name])}
+        </Choice>
+        <MoneyField
+          label="Bid"
+          micros={bid}
+          currency={account.currency}
+          least={account.limits.minBid}
+          step={account.limits.bidStep}
+          onMicros={setBid}
         />
         <Button variant="outlined" disabled={tray.stage.isPending} onClick={stage}>
           Bid on it

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import { useDeferredValue } from 'react';
 import type { KeywordMatch } from '../../../core/matching';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -6,6 +7,7 @@ import { Head } from '../Head';
 import { TermLines } from '../TermLines';
 import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
+import { OneOf, TextBox } from '../../shared/kit';
 
 const MATCHES: KeywordMatch[] = ['exact', 'phrase', 'broad'];
 
@@ -18,32 +20,29 @@ export function PreviewPart({ account, loaded }: WordsPartProps) {
   const { answer } = useWordsAnswer(loaded, ['preview', asked], (engine, id) => engine.preview(id, asked));
   const isEmpty = text.trim() === '';
   return (
-    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+    <main className="page">
       <Head>
         {isEmpty || !answer
           ? 'Type a keyword to see which past terms it would have caught.'
           : `It would have caught ${formatCount(answer.caughtCount)} ${answer.caughtCount === 1 ? 'term' : 'terms'}: ${formatCount(answer.sums.clicks)} clicks, ${formatCount(answer.sums.orders)} orders, ${formatMoney(answer.sums.sales)} ${account.currency} of sales${answer.sums.sales > 0 ? ` at ${formatShare(answer.sums.spend / answer.sums.sales)} ACOS` : ''}.`}
       </Head>
-      <div className="bar" style={{ gap: 12, marginBottom: 10 }}>
-        <input
+      <div className="bar">
+        <TextBox
           aria-label="Keyword"
           autoFocus
-          size={36}
+          letters={36}
           placeholder="for instance glass jar"
           value={text}
           onChange={(event) => set({ keyword: event.target.value || null })}
         />
-        {MATCHES.map((one) => (
-          <label key={one}>
-            <input type="radio" name="match" checked={match === one} onChange={() => set({ match: one })} />{' '}
-            {one}
-          </label>
-        ))}
+        <OneOf label="Match" value={match} onChange={(next) => set({ match: next })}>
+          {MATCHES}
+        </OneOf>
       </div>
       {!isEmpty && answer && (
-        <div style={{ display: 'grid', gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', gap: 24 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', gap: '24px' }}>
           <section aria-label="Caught">
-            <h2 style={{ fontSize: 13, margin: '0 0 4px' }}>Caught</h2>
+            <h2 className="part">Caught</h2>
             {answer.caughtCount === 0 ? (
               <p className="faint">No term of the last 90 days.</p>
             ) : (
@@ -52,11 +51,11 @@ export function PreviewPart({ account, loaded }: WordsPartProps) {
             <More shown={answer.caught.length} all={answer.caughtCount} />
           </section>
           <section aria-label="Not caught">
-            <h2 style={{ fontSize: 13, margin: '0 0 4px' }}>Not caught, though a word is shared</h2>
+            <h2 className="part">Not caught, though a word is shared</h2>
             <TermLines lines={answer.missed} currency={account.currency} />
             <More shown={answer.missed.length} all={answer.missedCount} />
           </section>
-        </div>
+        </Box>
       )}
     </main>
   );

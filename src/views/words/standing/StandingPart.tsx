@@ -1,3 +1,7 @@
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { entitiesOf } from '../../../core/changes';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -9,6 +13,7 @@ import type { NegativeFinding } from '../../../core/words';
 import { Head } from '../Head';
 import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
+import { Facts } from '../../shared/kit';
 
 type Finding = NegativeFinding & { place: string; byPlace: string };
 
@@ -31,7 +36,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
   const costly = all.filter((one) => one.kind === 'blocks-sold' || one.kind === 'blocks-target').length;
   const lift = (list: Finding[]) => tray.stage.mutate(list.map(liftOf));
   return (
-    <main style={{ overflow: 'auto', padding: '12px 16px' }}>
+    <main className="page">
       <Head>
         {!answer
           ? 'Looking through the negatives …'
@@ -41,7 +46,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
               ? `${formatCount(costly)} ${costly === 1 ? 'negative blocks' : 'negatives block'} what sold elsewhere, or a live target.`
               : `${formatCount(all.length)} ${all.length === 1 ? 'negative does nothing' : 'negatives do nothing'}, or nothing that another does not do.`}
       </Head>
-      <div className="bar" style={{ marginBottom: 8 }}>
+      <div className="bar">
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -56,7 +61,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <span style={{ flex: 1 }} />
+        <span className="room" />
         {kind !== 'all' && kind !== 'blocks-target' && shown.length > 0 && (
           <Button variant="outlined" onClick={() => lift(shown)}>
             Lift these {formatCount(shown.length)}
@@ -64,31 +69,33 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
         )}
       </div>
       {shown.length > 0 && (
-        <table className="plain" aria-label="Negatives">
-          <thead>
-            <tr>
-              <th>Negative</th>
-              <th>Where</th>
-              <th>What is odd</th>
-              <th className="figure">Orders elsewhere</th>
-              <th className="figure">Sales elsewhere {account.currency}</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Facts aria-label="Negatives">
+          <TableHead>
+            <TableRow>
+              <TableCell>Negative</TableCell>
+              <TableCell>Where</TableCell>
+              <TableCell>What is odd</TableCell>
+              <TableCell className="figure">Orders elsewhere</TableCell>
+              <TableCell className="figure">Sales elsewhere {account.currency}</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {shown.slice(0, MOST).map((one) => (
-              <tr key={one.negative.id}>
-                <td>
+              <TableRow key={one.negative.id}>
+                <TableCell>
                   <strong>{one.negative.expression}</strong>{' '}
                   <span className="faint">{one.negative.match}</span>
-                </td>
-                <td>{one.place}</td>
-                <td>{oddWords(one)}</td>
-                <td className="figure">
+                </TableCell>
+                <TableCell>{one.place}</TableCell>
+                <TableCell>{oddWords(one)}</TableCell>
+                <TableCell className="figure">
                   {one.elsewhere.orders > 0 ? formatCount(one.elsewhere.orders) : ''}
-                </td>
-                <td className="figure">{one.elsewhere.orders > 0 ? formatMoney(one.elsewhere.sales) : ''}</td>
-                <td className="figure">
+                </TableCell>
+                <TableCell className="figure">
+                  {one.elsewhere.orders > 0 ? formatMoney(one.elsewhere.sales) : ''}
+                </TableCell>
+                <TableCell className="figure">
                   <Button
                     sx={{ padding: 0 }}
                     aria-label={`Lift ${one.negative.expression}`}
@@ -96,11 +103,11 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
                   >
                     Lift
                   </Button>
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Facts>
       )}
       {shown.length > MOST && <p className="faint">and {formatCount(shown.length - MOST)} more</p>}
     </main>

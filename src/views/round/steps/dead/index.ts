@@ -9,5 +9,5 @@ export const dead = makeBidStep({
   sentence: ({ left, count, money }) =>
     left === 0
       ? 'Dead spend: nothing that had its chance and sold nothing is left.'
-      : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing, and will hardly ever pay.`,
+      : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing and are unlikely to.`,
 });

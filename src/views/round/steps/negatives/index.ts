@@ -7,5 +7,5 @@ export const negatives = makeTermStep({
   money: 'spend',
   figures: ['clicks', 'orders', 'spend', 'acos', 'cpc'],
   sentence: ({ left, money }, currency) =>
-    `${left === 1 ? 'One search term' : `${formatCount(left)} search terms`} took ${formatMoney(money)} ${currency} and will hardly pay.`,
+    `${left === 1 ? 'One search term' : `${formatCount(left)} search terms`} took ${formatMoney(money)} ${currency} and ${left === 1 ? 'is' : 'are'} unlikely to pay.`,
 });

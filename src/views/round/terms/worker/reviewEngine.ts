@@ -10,6 +10,10 @@ import type {
   RowDetail,
 } from '../../../../plans/terms';
 import { api } from '../../../shared/api';
+import { keptLoads } from '../../../shared/worker/keptLoads';
+
+/** So many windows are kept. */
+const KEPT = 2;
 
 /** What the worker asks of the server. */
 export type ReviewServer = Pick<typeof api, 'review' | 'suggestNew'>;
@@ -17,16 +21,15 @@ export type ReviewServer = Pick<typeof api, 'review' | 'suggestNew'>;
 /** Loads a window's search terms and answers what is asked of them; lives in a worker. */
 export function reviewEngine(server: ReviewServer = api) {
   let lastLoad = 0;
-  let loaded: KeptReview | null = null;
-  const ofLoad = (loadId: number) => (loaded?.loadId === loadId ? loaded : null);
+  const loads = keptLoads<KeptReview>(KEPT);
+  const ofLoad = loads.get;
 
   return {
-    /** Fetches a window and keeps it in place of the one before. */
+    /** Fetches a window and keeps it. */
     async load(account: number, from?: string, to?: string): Promise<LoadedReview> {
       const loadId = (lastLoad += 1);
       const held = keptReview(loadId, await server.review(account, from, to));
-      // A slower answer to an earlier request must not take the place of a newer one.
-      if (loadId === lastLoad) loaded = held;
+      loads.put(loadId, held);
       return held.loaded;
     },
 

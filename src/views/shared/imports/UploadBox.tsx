@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import { useRef, useState } from 'react';
-import { formatCount } from '../../../core/units';
+import { formatCount, formatShare } from '../../../core/units';
 import { IMPORT_LABELS, REPORT_LABELS } from '../../../contract/reportFields';
 import type { ImportKind } from '../../../contract/reportFields';
+import { Choice, Progress } from '../kit';
+import type { Option } from '../kit';
 import type { ImportsState, Upload } from './useImports';
 
 /** Takes a report by choosing or dropping a file, and tells how far it is. */
@@ -25,32 +26,22 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
         const [file] = event.dataTransfer.files;
         if (file) void imports.take(file);
       }}
-      style={{
-        border: `1px dashed ${isOver ? 'var(--accent)' : 'var(--hairline)'}`,
-        borderRadius: 3,
-        padding: 18,
-        background: isOver ? 'var(--focus)' : 'none',
-      }}
+      className={isOver ? 'drop isOver' : 'drop'}
     >
-      <div style={{ display: 'flex', gap: 16, alignItems: 'center' }}>
+      <div className="bar">
         <Button variant="contained" disabled={upload !== null} onClick={() => input.current?.click()}>
           Import a file
         </Button>
-        <label>
-          What it holds{' '}
-          <select
-            aria-label="Kind of file"
-            value={imports.kind}
-            onChange={(event) => imports.setKind(event.target.value as ImportKind)}
-          >
-            {Object.entries(IMPORT_LABELS).map(([kind, label]) => (
-              <option key={kind} value={kind}>
-                {label}
-                {kind in REPORT_LABELS ? ', by day' : ''}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Kind of file"
+          value={imports.kind}
+          onChange={(kind) => imports.setKind(kind as ImportKind)}
+        >
+          {Object.entries(IMPORT_LABELS).map(([kind, label]): Option => [
+            kind,
+            kind in REPORT_LABELS ? `${label}, by day` : label,
+          ])}
+        </Choice>
         <span className="faint">
           CSV, TSV or XLSX; or drop the file here. Importing the same file again changes nothing.
         </span>
@@ -68,15 +59,15 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
         />
       </div>
       {upload && (
-        <Progress upload={upload} read={running?.read ?? 0} isWriting={running?.state === 'writing'} />
+        <UploadProgress upload={upload} read={running?.read ?? 0} isWriting={running?.state === 'writing'} />
       )}
       {fault !== '' && (
-        <p role="alert" className="over" style={{ marginBottom: 0 }}>
+        <p className="line over" role="alert">
           ▲ {fault}
         </p>
       )}
       {answer && (
-        <p role="status" style={{ marginBottom: 0 }} className={answer.state === 'done' ? undefined : 'over'}>
+        <p role="status" className={answer.state === 'done' ? undefined : 'over'}>
           {answer.state === 'done' ? '' : '▲ '}
           {answer.message}
         </p>
@@ -85,23 +76,19 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
   );
 }
 
-function Progress({ upload, read, isWriting }: { upload: Upload; read: number; isWriting: boolean }) {
+function UploadProgress({ upload, read, isWriting }: { upload: Upload; read: number; isWriting: boolean }) {
   const share = upload.size === 0 ? 1 : upload.sent / upload.size;
   const seconds = (Date.now() - upload.startedAt) / 1000;
-  const left = share > 0.02 ? Math.ceil((seconds / share) * (1 - share)) : null;
+  const isSent = isWriting || share >= 1;
+  const left = !isSent && share > 0.02 ? (seconds / share) * (1 - share) : null;
   const at = isWriting
     ? `${formatCount(read)} rows read; writing them …`
-    : `${Math.round(share * 100)} % sent, ${formatCount(read)} rows read${left === null || share >= 1 ? '' : `, about ${left} s left`}`;
+    : `${formatShare(share, 0)} sent, ${formatCount(read)} rows read`;
   return (
-    <div style={{ marginTop: 12 }} role="status">
-      <LinearProgress
-        variant={isWriting || share >= 1 ? 'indeterminate' : 'determinate'}
-        value={share * 100}
-        aria-label="Import progress"
-      />
-      <p className="faint" style={{ margin: '4px 0 0' }}>
+    <div className="spaced" role="status">
+      <Progress label="Import progress" share={isSent ? null : share} left={left}>
         {upload.name}: {at}
-      </p>
+      </Progress>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { ChangeInfo, NewChange } from '../../contract/changes';
+import type { ChangeInfo, NewChange } from '../../../contract/changes';
 
 /** Refused changes as they were, to be staged again; what waits for another of them waits for it again. */
 export function stageAgain(refused: readonly ChangeInfo[]): NewChange[] {

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { ImportAnswer } from '../../../contract/api';
 import type { ImportKind } from '../../../contract/reportFields';
-import { api, uploadReport } from '../../shared/api';
+import { api, uploadReport } from '../api';
 
 /** A file on its way to the server. */
 export interface Upload {

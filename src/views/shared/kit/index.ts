@@ -1,0 +1,16 @@
+export { Choice } from './Choice';
+export type { Option } from './Choice';
+export { Finder } from './Finder';
+export { TextBox } from './TextBox';
+export { MoneyField, NumberField, ShareField } from './NumberField';
+export { DayField } from './DayField';
+export { Check, OneOf } from './Check';
+export { Tabs } from './Tabs';
+export { Facts } from './Facts';
+export { PartList } from './PartList';
+export type { PartEntry } from './PartList';
+export { Columns, FoldedPanel, SidePanel } from './Columns';
+export { PlaceLink } from './PlaceLink';
+export { Field, showFaults } from './form';
+export { Ask } from './Ask';
+export { Empty, Fault, Loading, Progress, Trouble, timeLeft } from './states';

@@ -1,0 +1,77 @@
+import { Activity, Suspense, lazy, useState } from 'react';
+import type { ComponentType } from 'react';
+import { showDaysFrom } from '../../core/units';
+import { App } from '../shared/App';
+import { ErrorBoundary } from '../shared/ErrorBoundary';
+import { Frame } from '../shared/frame/Frame';
+import { PAGES } from '../shared/frame/pages';
+import type { PageName } from '../shared/frame/pages';
+import { Offers, makeOffers } from '../shared/frame/place';
+import type { PlaceProps } from '../shared/frame/place';
+import { showTimesIn } from '../shared/formatTime';
+import { useTray } from '../shared/tray/useTray';
+import { PlaceSearch } from '../shared/urlState';
+import { useAccount } from '../shared/useAccount';
+import { useRoute } from './useRoute';
+import { Loading } from '../shared/kit';
+
+type Door = { Place: ComponentType<PlaceProps> };
+
+const DOORS = import.meta.glob<Door>('../*/index.ts');
+const PLACES = Object.fromEntries(
+  PAGES.map(({ name }) => [
+    name,
+    lazy(async () => ({ default: (await DOORS[`../${name}/index.ts`]()).Place })),
+  ]),
+) as unknown as Record<PageName, ComponentType<PlaceProps>>;
+
+/** The whole of Mowing: one page that stays while places come and go, so that figures, tray and what was typed stay too. */
+export function Mowing({ place }: { place: PageName }) {
+  return (
+    <App>
+      <Shell first={place} />
+    </App>
+  );
+}
+
+function Shell({ first }: { first: PageName }) {
+  const { place, searches } = useRoute(first);
+  const { accounts, account, error } = useAccount(new URLSearchParams(searches[place]).get('account'));
+  if (account) {
+    showDaysFrom(account.today);
+    showTimesIn(account.timezone);
+  }
+  const tray = useTray(account?.id);
+  const [offers] = useState(makeOffers);
+  const seen = useSeen(place, account?.id);
+  return (
+    <Offers value={offers}>
+      <Frame place={place} accounts={accounts} account={account} tray={tray}>
+        {seen.map((name) => {
+          const Place = PLACES[name];
+          return (
+            <Activity key={`${name} ${account?.id}`} mode={name === place ? 'visible' : 'hidden'}>
+              <PlaceSearch value={searches[name] ?? ''}>
+                <ErrorBoundary>
+                  <Suspense fallback={<Loading>Opening …</Loading>}>
+                    <Place account={account} error={error} tray={tray} />
+                  </Suspense>
+                </ErrorBoundary>
+              </PlaceSearch>
+            </Activity>
+          );
+        })}
+      </Frame>
+    </Offers>
+  );
+}
+
+/** The places seen of an account: they are kept as they were left. */
+function useSeen(place: PageName, account: number | undefined): readonly PageName[] {
+  const [seen, setSeen] = useState({ account, places: [place] });
+  let { places } = seen;
+  if (seen.account !== account) places = [place];
+  else if (!places.includes(place)) places = [...places, place];
+  if (seen.account !== account || places !== seen.places) setSeen({ account, places });
+  return places;
+}
