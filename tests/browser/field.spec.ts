@@ -3,13 +3,14 @@ import { expect, test } from '@playwright/test';
 import {
   demoAccount,
   emptyTray,
+  freshStage,
   lensRows,
   namesIn,
   newAccount,
   openField,
+  pick,
   press,
   watch,
-  freshStage,
 } from './page';
 
 test.beforeAll(freshStage);
@@ -32,7 +33,7 @@ test('keywords over 1.5 x their target are found account-wide, kept as a swath, 
       ['ACOS ÷ target', '1.5'],
     ]) {
       await press(page, 's');
-      await page.getByLabel('Field').selectOption({ label: field });
+      await pick(page, 'Field', field);
       await page.getByLabel('Value').fill(value);
       await press(page, 'Enter');
       await expect(page.getByLabel('Value')).toBeHidden();
@@ -199,14 +200,14 @@ test('each picture is drawn, and leaves as a file', async ({ page, request }) =>
   const account = await demoAccount(request);
   await openField(page, account, 'Keywords', '&lens=keywords');
   const picture = page.getByRole('region', { name: 'Picture' });
-  await picture.getByLabel('Picture', { exact: true }).selectOption('Histogram');
-  await picture.getByLabel('Measure 1').selectOption('CPC');
+  await pick(picture, 'Picture', 'Histogram');
+  await pick(picture, 'Measure 1', 'CPC');
   const bars = picture.getByRole('group', { name: /^CPC: how many rows/ });
   await bars.getByRole('button').first().press('Enter');
   await expect(page.getByRole('group', { name: 'Conditions' })).toContainText('CPC ≥');
-  await picture.getByLabel('Picture', { exact: true }).selectOption('Trend');
+  await pick(picture, 'Picture', 'Trend');
   await expect(picture.getByRole('group', { name: /of the rows shown, day by day/ })).toBeVisible();
-  await picture.getByLabel('Picture', { exact: true }).selectOption('Ranked bars');
+  await pick(picture, 'Picture', 'Ranked bars');
   await expect(
     picture
       .getByRole('group', { name: /by row, largest first/ })
@@ -229,7 +230,7 @@ test('an account without data says what to do; a note is kept, and taken away', 
   await page.goto(`/field?account=${empty}&lens=keywords`);
   await expect(page.getByText('This account has no keywords yet')).toBeVisible();
   await page.goto(`/round?account=${empty}`);
-  await expect(page.getByText('This account has no figures yet')).toBeVisible();
+  await expect(page.getByText('Bring in the figures of Nothing yet')).toBeVisible();
   const account = await demoAccount(request);
   await openField(page, account, 'Keywords', '&lens=keywords');
   const notes = page.getByRole('region', { name: 'Notes' });
@@ -254,8 +255,8 @@ test('the overview opens the round: figures, month, standings, movers; a goal is
     await expect(figures.getByText(label, { exact: false }).first()).toBeVisible();
   const month = page.getByRole('region', { name: 'Month' });
   await month.getByRole('button', { name: /goal/ }).click();
-  await month.getByLabel('Goal for total sales').fill('60000');
-  await month.getByLabel('Plan for spend').fill('8000');
+  await month.getByLabel('Sales, EUR').fill('60000');
+  await month.getByLabel('Spend, EUR').fill('8000');
   await press(page, 'Enter');
   await expect(month).toContainText('60,000');
   await expect(month).toContainText(/\d+ %/);

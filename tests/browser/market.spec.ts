@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { FieldSumsAnswer } from '../../src/contract/api';
 import { aReport, aReportRow } from '../make/report';
-import { demoAccount, emptyTray, newAccount, openField, press, watch, freshStage } from './page';
+import { demoAccount, emptyTray, freshStage, newAccount, openField, pick, press, watch } from './page';
 
 test.beforeAll(freshStage);
 
@@ -55,12 +55,12 @@ test('ten bids lowered by hand, sent, seven days pass: the spend has moved', asy
     await market.getByRole('button', { name: 'Let pass' }).click();
     await expect(market.getByLabel('Progress')).toBeVisible();
     await expect(market.getByRole('status')).toContainText(
-      '7 days passed. Up to date with the market’s 2026-11-29',
+      '7 days passed. Up to date with the market’s 29 Nov 2026',
       {
         timeout: 120_000,
       },
     );
-    await expect(page.getByRole('region', { name: 'Reports from the market' })).toContainText('2026-11-29');
+    await expect(page.getByRole('region', { name: 'Reports from the market' })).toContainText('29 Nov');
   });
 
   await test.step('the field shows what it did', async () => {
@@ -119,7 +119,7 @@ test('a target is set on a campaign, counts there, and can be put back after it 
   await page.goto(`/setup?account=${account}&part=goals`);
   await page.getByRole('combobox', { name: 'For' }).fill('Weights');
   await page.getByRole('option', { name: 'Weights', exact: true }).click();
-  await page.getByLabel('Target in per cent').fill('31');
+  await page.getByRole('form', { name: 'Set a target' }).getByLabel('Target, %').fill('31');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
   const list = page.getByRole('table', { name: 'Targets' });
   await expect(list).toContainText('31.0 %');
@@ -137,7 +137,7 @@ test('a workbook goes in by upload, and comes out again as a file', async ({ pag
   expect(await post.json()).toMatchObject({ state: 'done', kept: 1, kind: 'sales' });
   const book = await (await request.get(`/api/export?account=${account}&kind=sales&format=xlsx`)).body();
   await page.goto(`/setup?account=${account}`);
-  await page.getByLabel('Kind of file').selectOption('sales');
+  await pick(page, 'Kind of file', 'Product sales, by day');
   await page
     .getByLabel('Report file')
     .setInputFiles({ name: 'sales.xlsx', mimeType: 'application/octet-stream', buffer: book });

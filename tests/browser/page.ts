@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { APIRequestContext, Locator, Page } from '@playwright/test';
 import type { ChangeInfo } from '../../src/contract/changes';
 import type { AccountTree } from '../../src/core/structure';
 
@@ -40,6 +40,13 @@ export async function openRound(page: Page, account: number, query = ''): Promis
   const step = query.includes('step=') ? '' : '&step=harvest';
   await page.goto(`/round?account=${account}${step}${query}`);
   await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
+}
+
+/** Takes a choice by its words, as a reader does. @param within what the list of choices stands in */
+export async function pick(within: Page | Locator, label: string, words: string | RegExp): Promise<void> {
+  await within.getByRole('combobox', { name: label, exact: true }).click();
+  const page = 'page' in within ? within.page() : within;
+  await page.getByRole('option', { name: words, exact: true }).first().click();
 }
 
 /** What is in an account's tray. */
@@ -84,7 +91,7 @@ export async function sendTray(page: Page): Promise<void> {
   await expect(async () => expect(isSent() || (await costly.isVisible())).toBe(true)).toPass();
   if (!isSent()) {
     await costly
-      .getByRole('button', { name: /all the same/ })
+      .getByRole('button', { name: /anyway/ })
       .first()
       .click();
     await expect(costly).toBeHidden();

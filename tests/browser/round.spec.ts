@@ -5,8 +5,11 @@ import {
   demoAccount,
   emptyTray,
   evidence,
+  freshStage,
+  goToStep,
   newAccount,
   openRound,
+  pick,
   press,
   rowCount,
   rows,
@@ -14,8 +17,6 @@ import {
   shownTerm,
   tray,
   watch,
-  goToStep,
-  freshStage,
 } from './page';
 
 test.beforeAll(freshStage);
@@ -33,7 +34,7 @@ test.describe('what the rows show', () => {
     const choose = async (days: number) => {
       await press(page, 'w');
       await page.getByRole('button', { name: `${days} days`, exact: true }).click();
-      await expect(page.getByTitle('Window (w)')).toContainText(`${days} days`);
+      await expect(page.getByTitle(/^Window \(w\)/)).toContainText(`${days} days`);
       await expect(rows(page).getByRole('row').nth(1)).toBeVisible();
       const from = new URL(page.url()).searchParams.get('from');
       const to = new URL(page.url()).searchParams.get('to');
@@ -43,9 +44,9 @@ test.describe('what the rows show', () => {
       const most = Math.max(...review.rows.clicks);
       const term = review.rows.term[review.rows.clicks.indexOf(most)];
       await expect(rows(page)).toHaveAttribute('aria-rowcount', String(review.rows.term.length));
-      await expect(rows(page).getByRole('row').nth(1)).toContainText(
-        `${term}${new Intl.NumberFormat('en-GB').format(most)}`,
-      );
+      const first = rows(page).getByRole('row').nth(1);
+      await expect(first).toContainText(term);
+      await expect(first.getByRole('cell').nth(2)).toHaveText(new Intl.NumberFormat('en-GB').format(most));
       await expect(shownTerm(page)).toHaveText(term);
       return most;
     };
@@ -83,8 +84,9 @@ test.describe('a link', () => {
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
-    await page.getByLabel('Judged by').selectOption('counts');
-    await page.getByLabel('× the clicks an order usually takes').fill('3');
+    await pick(page, 'Judged by', 'by counts');
+    await page.getByTitle('When a term is proposed').click();
+    await page.getByLabel('At least, ×').fill('3');
     await press(page, 'Enter');
     const choices = async () =>
       (await (await request.get(`/api/choices?account=${account}`)).json()) as ChoicesAnswer;
@@ -99,9 +101,11 @@ test.describe('a link', () => {
       'aria-sort',
       'descending',
     );
-    await expect(other.getByLabel('× the clicks an order usually takes')).toHaveValue('3');
-    await page.getByLabel('× the clicks an order usually takes').fill('4');
-    await press(page, 'Enter');
+    await expect(other.getByTitle('When a term is proposed')).toHaveText('3.0 × usual clicks');
+    await page.getByTitle('When a term is proposed').click();
+    await page.getByLabel('At least, ×').fill('4');
+    await press(page, 'Enter', 'Escape');
+    await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(4);
     await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
     await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(3);
     await request.put('/api/choices', { data: { account, terms: { basis: 'chance' } } });
@@ -173,7 +177,7 @@ test.describe('keys', () => {
     await press(page, 'f');
     await expect(page.getByRole('img', { name: /^Cut line at/ })).toBeHidden();
     await page.reload();
-    await expect(page.getByRole('button', { name: 'Show the cut line' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Show the picture' })).toBeVisible();
   });
 });
 
@@ -208,10 +212,11 @@ test.describe('decisions', () => {
     request,
   }) => {
     await openRound(page, account);
-    await evidence(page).getByLabel('EUR bid').fill('0.31');
+    await evidence(page).getByLabel('Bid, EUR').fill('0.31');
     await press(page, 'Enter');
-    await evidence(page).getByLabel('Block in the source').selectOption('nowhere');
-    await evidence(page).getByLabel('Home').selectOption({ index: 3 });
+    await pick(evidence(page), 'Block in the source', 'nowhere');
+    await evidence(page).getByLabel('Home').click();
+    await page.getByRole('option').nth(3).click();
     await rows(page)
       .getByRole('button', { name: /^Accept:/ })
       .first()
@@ -229,8 +234,8 @@ test.describe('decisions', () => {
     await expect(tray(page, 2)).toBeVisible();
     await press(page, 't');
     const panel = page.getByRole('region', { name: 'Tray' });
-    await panel.getByRole('spinbutton', { name: 'Value' }).fill('0.44');
-    await panel.getByRole('spinbutton', { name: 'Value' }).press('Enter');
+    await panel.getByLabel('Value, EUR').fill('0.44');
+    await panel.getByLabel('Value, EUR').press('Enter');
     const bids = async () =>
       (
         (await (await request.get(`/api/changes?account=${account}&state=staged`)).json()) as {
@@ -246,7 +251,7 @@ test.describe('decisions', () => {
   test('another target ACOS moves the line and the proposals, and is kept', async ({ page }) => {
     await openRound(page, account);
     const before = await rowCount(page);
-    const target = page.getByLabel('% target ACOS');
+    const target = page.getByLabel('Target ACOS, %');
     await target.fill('12');
     await target.press('Enter');
     await expect(page.getByRole('img', { name: /^Cut line at 12.0 % ACOS/ })).toBeVisible();
@@ -278,12 +283,12 @@ test('every place stands up without data', async ({ page, request }) => {
   const faults = watch(page);
   const empty = await newAccount(request, 'Nothing yet');
   await page.goto(`/round?account=${empty}&step=harvest`);
-  await expect(page.getByText('There are no search terms in this window.')).toBeVisible();
+  await expect(page.getByText('There are no search terms yet.')).toBeVisible();
   await goToStep(page, 'Negatives');
   await press(page, 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
   await page.goto(`/ledger?account=${empty}`);
-  await expect(page.getByText('Nothing was sent yet.')).toBeVisible();
+  await expect(page.getByText('Nothing has been sent yet.')).toBeVisible();
   await page.goto(`/setup?account=${empty}`);
-  await expect(page.getByText('No file was imported yet.')).toBeVisible();
+  await expect(page.getByText('No file has been imported yet.')).toBeVisible();
   expect(faults).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Route } from '../../src/core/routes';
-import { demoAccount, emptyTray, evidence, openRound, press, treeOf, watch, freshStage } from './page';
+import { demoAccount, emptyTray, evidence, freshStage, openRound, pick, press, treeOf, watch } from './page';
 
 test.beforeAll(freshStage);
 
@@ -38,7 +38,7 @@ test('routes are proposed, approved by key, drawn, refused in a circle; harvests
     const link = page.getByRole('button', { name: `${auto}, words, to ${research}`, exact: true });
     await link.press('Enter');
     const form = page.getByRole('form', { name: 'Route' });
-    await form.getByLabel('as', { exact: true }).selectOption('broad');
+    await pick(form, 'as', 'broad');
     await form.getByRole('button', { name: 'Keep', exact: true }).click();
     await expect.poll(async () => (await kept()).filter(({ match }) => match === 'broad').length).toBe(1);
 
@@ -70,7 +70,7 @@ test('routes are proposed, approved by key, drawn, refused in a circle; harvests
     const routes = (await kept()).map((route) => ({ ...route, block: 'campaign' as const }));
     await request.put('/api/routes', { data: { account, routes } });
     await openRound(page, account);
-    await expect(evidence(page).getByLabel('Block in the source')).toHaveValue('campaign');
+    await expect(evidence(page).getByLabel('Block in the source')).toHaveText('campaign');
   });
 
   await request.put('/api/routes', { data: { account, routes: [] } });

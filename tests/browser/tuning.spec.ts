@@ -4,17 +4,18 @@ import {
   demoAccount,
   emptyTray,
   evidence,
+  freshStage,
+  goToStep,
   lensRows,
   openField,
   passDays,
+  pick,
   press,
   sendTray,
   stagedIn,
   tray,
   treeOf,
   watch,
-  goToStep,
-  freshStage,
 } from './page';
 
 test.beforeAll(freshStage);
@@ -103,7 +104,7 @@ test('another target ACOS is tried before it is set', async ({ page }) => {
   await press(page, '<', '<');
   const bar = page.getByLabel('Tried target');
   await expect(bar).toContainText('ACOS');
-  await expect(page.getByLabel('% target ACOS')).toHaveValue('24');
+  await expect(page.getByLabel('Target ACOS, %')).toHaveValue('24');
   await press(page, 'Escape');
   await expect(bar).toBeHidden();
 });
@@ -115,7 +116,7 @@ test('bids follow ACOS bands, or what is worked out for each, on any selection',
   await openField(page, account, 'Keywords', '&lens=keywords&where=clicks>=20&where=vsTarget>=1.2');
   for (let count = 0; count < 4; count += 1) await press(page, 'Shift+ArrowDown');
   const bar = page.getByRole('form', { name: 'Change by hand' });
-  await bar.getByLabel('How').selectOption('by ACOS bands');
+  await pick(bar, 'How', 'by ACOS bands');
   await bar.getByRole('button', { name: 'Stage 5' }).click();
   await expect(tray(page, 5)).toBeVisible();
   for (const { change, figures } of await stagedOf(request)) {
@@ -124,7 +125,7 @@ test('bids follow ACOS bands, or what is worked out for each, on any selection',
     const by = figures.sales === 0 ? 0.7 : times >= 2 ? 0.75 : times >= 1.33 ? 0.85 : 0.93;
     expect(change.to).toBe(Math.floor((change.from! * by) / 10_000 + 1e-6) * 10_000);
   }
-  await bar.getByLabel('How').selectOption('to the wanted bid');
+  await pick(bar, 'How', 'to the wanted bid');
   await bar.getByRole('checkbox').check();
   await bar.getByRole('button', { name: 'Stage 5' }).click();
   await expect
@@ -263,7 +264,7 @@ test('dead spend and overpaying reviewed by keyboard, sent; 14 days pass, and th
     const spend = effect.getByRole('img', { name: /^Spend −\d/ });
     await expect(spend).toBeVisible();
     await press(page, 'w');
-    const sorts = page.getByRole('table', { name: 'Effects by sort of change' });
+    const sorts = page.getByRole('table', { name: 'Effects by kind of change' });
     const row = sorts.getByRole('row', { name: /Overpaying: bids down/ });
     await expect(row).toContainText('as wanted');
     await expect(row.getByRole('img', { name: /^Spend −\d/ })).toBeVisible();

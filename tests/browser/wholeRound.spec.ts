@@ -9,9 +9,11 @@ import {
   demoAccount,
   emptyTray,
   evidence,
+  freshStage,
   lensRows,
   openRound,
   passDays,
+  pick,
   press,
   rows,
   sendTray,
@@ -19,7 +21,6 @@ import {
   tray,
   treeOf,
   watch,
-  freshStage,
 } from './page';
 
 test.beforeAll(freshStage);
@@ -157,7 +158,7 @@ test('terms are harvested along routes and others blocked; 14 days later they ru
       page.getByText(`${staged.length} changes: ${staged.length} accepted, 0 refused`),
     ).toBeVisible();
     await press(page, 'w');
-    const sorts = page.getByRole('table', { name: 'Effects by sort of change' });
+    const sorts = page.getByRole('table', { name: 'Effects by kind of change' });
     await expect(sorts.getByRole('row', { name: /Harvest: new keywords and targets/ })).toBeVisible();
   });
   expect(faults).toEqual([]);
@@ -171,7 +172,7 @@ test('a home is made on the spot: a route leads there, terms are staged into it,
   await expect(page.getByRole('button', { name: /^Approve these/ })).toBeVisible();
   await press(page, 'h');
   const form = page.getByRole('form', { name: 'New home' });
-  await form.getByLabel('A home of').selectOption('phrase');
+  await pick(form, 'A home of', 'phrase keywords');
   const name = (await form.locator('strong').textContent())!;
   expect(name).toMatch(/ – phrase( \d+)?$/);
   await form.getByRole('button', { name: 'Stage this home' }).click();
@@ -183,10 +184,10 @@ test('a home is made on the spot: a route leads there, terms are staged into it,
   const link = page.getByRole('button', { name: /words, to .*· draft$/ });
   await link.press('Enter');
   const route = page.getByRole('form', { name: 'Route' });
-  await route.getByLabel('as', { exact: true }).selectOption('phrase');
-  await route.getByLabel('when it shows').selectOption('own');
-  await route.getByLabel('orders').fill('1');
-  await route.getByLabel('starts at').selectOption('market');
+  await pick(route, 'as', 'phrase');
+  await pick(route, 'when it shows', 'at least …');
+  await route.getByLabel('Orders').fill('1');
+  await pick(route, 'starts at', 'what the market suggests');
   await route.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('group', { name: 'Routes' })).toContainText('words, phrase, from 1 order');
 
@@ -220,7 +221,7 @@ test('a list of negatives is kept over campaigns: what is missing is staged, wha
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page.getByText(`“${name}”: 0 terms over 0 campaigns`)).toBeVisible();
   await page.getByLabel('Terms to add').fill('second hand\nused jars; QY7K3M92TD');
-  await page.getByLabel('Match', { exact: true }).selectOption('phrase');
+  await pick(page, 'Match', 'phrase');
   await page.getByRole('button', { name: 'Add 3' }).click();
   await expect(page.getByText('3 terms over 0 campaigns')).toBeVisible();
   const campaigns = page.getByRole('region', { name: 'Campaigns of the list' });
@@ -257,12 +258,13 @@ test('brands are told by lists, and conditions part the terms by them; what is n
   await expect(page.getByText('“…” holds no word')).toBeVisible();
   await page.getByLabel('Never wanted').fill('fermentation crocks');
   await keep.click();
-  await expect(page.getByText('Terms are told apart by these words')).toBeVisible();
+  await expect(page.getByText('Terms are sorted by these words')).toBeVisible();
 
   await openRound(page, account, '&show=all&where=termKind%3Down+brand');
   await expect(evidence(page)).toContainText('own brand (“Tarnbrook”)');
   await openRound(page, account, '&step=negatives&where=termKind%3Dnever+wanted');
-  await expect(rows(page)).toContainText(
+  await expect(rows(page)).toContainText('never wanted');
+  await expect(evidence(page)).toContainText(
     'Holds “fermentation crocks”, which is on the list of what is never wanted',
   );
   await page.goto(`/field?account=${account}&lens=terms&where=termKind%3Drival+brand`);

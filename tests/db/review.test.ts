@@ -103,7 +103,7 @@ describe('a review', () => {
     ]);
   });
 
-  test('of an account without data is empty and has a window all the same', async () => {
+  test('of an account without data is empty and has a window anyway', async () => {
     const { rows, window } = await loadReview((await anAccount()).id);
     expect(rows.term).toEqual([]);
     expect(window.from < window.to).toBe(true);

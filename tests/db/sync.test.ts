@@ -67,7 +67,7 @@ describe('a sync', () => {
       (await client().entities(market.key, 'targets')).items.length,
     );
     expect((await findAccount(db(), account))!.marketDay).toBe('2026-11-23');
-    expect(doing).toContain('search terms, 2026-11-03 to 2026-11-12');
+    expect(doing).toContain('search terms, 3 Nov 2026 to 12 Nov 2026');
   });
 
   test('a second time asks for nothing that is final, and doubles nothing', async () => {
@@ -78,7 +78,7 @@ describe('a sync', () => {
     expect(await bothSums(account)).toEqual(before);
   });
 
-  test('of a market that is slow, or says to come back later, waits and is whole all the same', async () => {
+  test('of a market that is slow, or says to come back later, waits and is whole anyway', async () => {
     const account = await connected();
     await market.fault('slow', 'too-many');
     const before = Date.now();
@@ -159,7 +159,7 @@ describe('the job', () => {
     await runDueJobs();
     expect(await latest(account)).toMatchObject({
       state: 'done',
-      message: expect.stringContaining('Up to date with the market’s 2026-11-22'),
+      message: expect.stringContaining('Up to date with the market’s 22 Nov 2026'),
     });
   });
 

@@ -17,7 +17,9 @@ export function draw(children: ReactNode) {
 
 /** The list of choices under a label, opened. @param at which of several with that label */
 function opened(label: string, at: number): HTMLElement[] {
-  fireEvent.mouseDown(screen.getAllByLabelText(label).filter((one) => one.getAttribute('role') === 'combobox')[at]);
+  fireEvent.mouseDown(
+    screen.getAllByLabelText(label).filter((one) => one.getAttribute('role') === 'combobox')[at],
+  );
   const list = screen.getAllByRole('listbox', { hidden: true }).at(-1)!;
   return within(list).getAllByRole('option', { hidden: true });
 }

@@ -34,7 +34,7 @@ async function press(page, ...keys) {
 /** Sends the tray; negatives that would have cost sales are confirmed. */
 async function send(page) {
   const button = page.getByRole('button', { name: /^Send/ });
-  const confirm = page.getByRole('button', { name: /all the same/ }).first();
+  const confirm = page.getByRole('button', { name: /anyway/ }).first();
   await button.click();
   await Promise.race([
     page.waitForURL(/ledger\?account=\d+&bale/),
@@ -124,7 +124,7 @@ await dusk.goto(`${url}/ledger`);
 await dusk.getByText(/compared with untouched/).waitFor();
 await keep(dusk, 'ledger-effect-dusk');
 await page.goto(`${url}/ledger?view=worked`);
-await page.getByRole('table', { name: 'Effects by sort of change' }).waitFor();
+await page.getByRole('table', { name: 'Effects by kind of change' }).waitFor();
 await keep(page, 'ledger-worked');
 
 const report = [

@@ -1,6 +1,8 @@
 import { max } from 'd3-array';
 import { scaleBand, scaleLinear } from 'd3-scale';
-import { addDays, daysIn, formatDay, formatMoney } from '../../core/units';
+import { addDays, daysIn, formatCount, formatDay, formatMoney } from '../../core/units';
+
+import { PictureTable } from '../PictureTable';
 
 interface StripDay {
   day: string;
@@ -28,47 +30,57 @@ export function DayStrip({ days, from, to, settledTo, width, currency }: DayStri
   const x = scaleBand(names, [0, width]).paddingInner(0.2);
   const y = scaleLinear([0, max(days, (one) => one.spend) || 1], [HEIGHT - 14, 16]);
   const orders = days.reduce((sum, one) => sum + one.orders, 0);
+  const words = `Spend and orders by day, ${formatDay(from)} to ${formatDay(to)}: ${orders} orders.`;
   return (
-    <svg
-      width={width}
-      height={HEIGHT}
-      role="img"
-      aria-label={`Spend and orders by day, ${formatDay(from)} to ${formatDay(to)}: ${orders} orders.`}
-    >
-      {names.map((day) => {
-        const one = byDay.get(day);
-        if (!one) return null;
-        const left = x(day)!;
-        return (
-          <g key={day}>
-            <title>{`${formatDay(day)}: ${one.clicks} clicks, ${formatMoney(one.spend)} ${currency}, ${one.orders} orders`}</title>
-            <rect
-              x={left}
-              width={x.bandwidth()}
-              y={y(one.spend)}
-              height={HEIGHT - 14 - y(one.spend)}
-              fill="var(--ink)"
-              opacity={day > settledTo ? 0.25 : 0.55}
-            />
-            {Array.from({ length: Math.min(one.orders, 4) }, (_, at) => (
-              <circle
-                key={at}
-                cx={left + x.bandwidth() / 2}
-                cy={y(one.spend) - 4 - at * 5}
-                r={2.2}
-                fill="var(--under)"
+    <>
+      <PictureTable
+        caption={words}
+        headings={['Day', 'Clicks', `Spend ${currency}`, 'Orders']}
+        rows={days
+          .filter(({ day }) => day >= from && day <= to)
+          .map((one) => [
+            formatDay(one.day),
+            formatCount(one.clicks),
+            formatMoney(one.spend),
+            formatCount(one.orders),
+          ])}
+      />
+      <svg width={width} height={HEIGHT} role="img" aria-label={words}>
+        {names.map((day) => {
+          const one = byDay.get(day);
+          if (!one) return null;
+          const left = x(day)!;
+          return (
+            <g key={day}>
+              <title>{`${formatDay(day)}: ${one.clicks} clicks, ${formatMoney(one.spend)} ${currency}, ${one.orders} orders`}</title>
+              <rect
+                x={left}
+                width={x.bandwidth()}
+                y={y(one.spend)}
+                height={HEIGHT - 14 - y(one.spend)}
+                fill="var(--ink)"
+                opacity={day > settledTo ? 0.25 : 0.55}
               />
-            ))}
-          </g>
-        );
-      })}
-      <line x1={0} x2={width} y1={HEIGHT - 14} y2={HEIGHT - 14} stroke="var(--hairline)" />
-      <text x={0} y={HEIGHT - 2} fontSize={11} fill="var(--faint)">
-        {formatDay(from)}
-      </text>
-      <text x={width} y={HEIGHT - 2} fontSize={11} fill="var(--faint)" textAnchor="end">
-        {formatDay(to)}
-      </text>
-    </svg>
+              {Array.from({ length: Math.min(one.orders, 4) }, (_, at) => (
+                <circle
+                  key={at}
+                  cx={left + x.bandwidth() / 2}
+                  cy={y(one.spend) - 4 - at * 5}
+                  r={2.2}
+                  fill="var(--under)"
+                />
+              ))}
+            </g>
+          );
+        })}
+        <line x1={0} x2={width} y1={HEIGHT - 14} y2={HEIGHT - 14} stroke="var(--hairline)" />
+        <text x={0} y={HEIGHT - 2} fontSize={11} fill="var(--faint)">
+          {formatDay(from)}
+        </text>
+        <text x={width} y={HEIGHT - 2} fontSize={11} fill="var(--faint)" textAnchor="end">
+          {formatDay(to)}
+        </text>
+      </svg>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { addDays, dayNumber, formatDay } from '../../core/units';
+import { PictureTable } from '../PictureTable';
 import { useSize } from '../useSize';
 import { layOutTrend } from './layout';
 import type { TrendSeries } from './layout';
@@ -127,6 +128,18 @@ export function Trend({ from, days, series, marks, windowFrom, settledTo, label 
             })}
         </svg>
       )}
+      <PictureTable
+        caption={label}
+        headings={['Day', ...series.map((one) => one.label), 'Changed']}
+        rows={named.map((day, at) => [
+          formatDay(day),
+          ...series.map(({ values, show }) => {
+            const value = values[at];
+            return value == null ? '–' : show(value);
+          }),
+          marks.find((mark) => mark.day === day)?.words ?? '',
+        ])}
+      />
       <Legend
         series={series}
         hovered={hovered}
@@ -150,18 +163,7 @@ function Legend({
 }) {
   const mark = marks.find((one) => one.day === day);
   return (
-    <div
-      aria-live="polite"
-      style={{
-        position: 'absolute',
-        left: MARGIN.left,
-        bottom: 0,
-        right: 16,
-        fontSize: 11.5,
-        display: 'flex',
-        gap: 16,
-      }}
-    >
+    <div aria-live="polite" className="trendLegend">
       {series.map(({ label, values, show }, index) => {
         const value = hovered === null ? null : values[hovered];
         return (

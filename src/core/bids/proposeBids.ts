@@ -167,7 +167,7 @@ function roundedBid(bid: Micros, move: number, { limits }: BidSettings): Micros 
   return Math.min(maxBid, Math.max(minBid, steps * bidStep));
 }
 
-/** Share of days without budget left at which a dearer click would only end the day sooner. */
+/** Share of days without budget left at which dearer clicks would only end the day sooner. */
 const OFTEN_DRY = 0.25;
 
 function leftAlone(

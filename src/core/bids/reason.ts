@@ -48,11 +48,11 @@ export function bidReason(proposal: BidProposal, context: ReasonContext): string
 const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
 
 const WHY_LEFT: Record<NonNullable<BidProposal['left']>, (dry: number | null) => string> = {
-  'cool-down': () => 'Changed lately: what that did cannot be seen yet.',
+  'cool-down': () => 'Changed lately: too early to see what that did.',
   'not running': () =>
-    'It does not run: it, its ad group or its campaign is paused, or its bid is not known.',
-  'thin evidence': () => 'Too little is known of it at the evidence that is asked for.',
+    'It is not running: it, its ad group or its campaign is paused, or its bid is not known.',
+  'thin evidence': () => 'There is less evidence than you ask for.',
   'runs dry': (dry) =>
-    `Worth a higher bid, but its campaign spent its budget on ${Math.round((dry ?? 0) * 7)} of 7 days: a dearer click would only end the day sooner.`,
+    `Worth a higher bid, but its campaign spent its budget on ${Math.round((dry ?? 0) * 7)} of 7 days: dearer clicks would only end the day sooner.`,
   'too small': () => 'The bid is where it should be.',
 };

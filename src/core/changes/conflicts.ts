@@ -68,7 +68,7 @@ function alone(staged: readonly StagedChange[]): Conflict[] {
         conflict(
           'not-running',
           [id],
-          'Its target, ad group or campaign does not run: the bid would do nothing yet.',
+          'Its target, ad group or campaign is not running: the bid would do nothing yet.',
           [out([id], 'Take it out')],
         ),
       ];

@@ -39,7 +39,7 @@ export function readBack(
     const refuse = (reason: string) => result.refused.push({ line, reason });
     const id = text.trim();
     const one = byId.get(id);
-    if (id === '') refuse('There is no number of a change. New changes are made in the rows, not in a file.');
+    if (id === '') refuse('The line has no change number. Make new changes in the rows, not in a file.');
     else if (!one)
       refuse(`The tray has no change ${id}: it was sent or taken out, or belongs to another account.`);
     else if (seen.has(id)) refuse(`Change ${id} stands in the file twice; the first line counts.`);

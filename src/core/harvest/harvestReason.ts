@@ -39,7 +39,7 @@ function bidSentence(
       ? ''
       : ` Expected profit ${gain.profit > 0 ? '+' : ''}${formatMoney(gain.profit)} a month.`;
   const why: Record<HarvestProposal['bidDecidedBy'], string> = {
-    worth: `${start}: ${asksMarket ? 'the market suggests nothing, so ' : ''}${worth}.`,
+    worth: `${start}: ${asksMarket ? 'the market has no suggestion, so ' : ''}${worth}.`,
     cpc: `Starts at ${money}: ${cpc}.`,
     market: `Starts at ${money}: what the market suggests.`,
     fixed: `Starts at ${money}: the route’s own amount.`,

@@ -73,7 +73,7 @@ function canBeBlocked({ table, structure, forms }: TermContext, row: number, lim
   return !structure.exactTargets(forms[row]).some((target) => target.adGroupId === source.id);
 }
 
-/** A term that sold is looked at all the same before a list blocks it. */
+/** A term that sold is looked at anyway before a list blocks it. */
 const isUnwanted = (context: TermContext, row: number): boolean =>
   context.kind(row).name === 'never wanted' && context.table.orders[row] === 0;
 

@@ -8,7 +8,7 @@ export interface MonthPace {
   daysGone: number;
   days: number;
   done: Micros;
-  /** What the month comes to if it goes on like this; null before the first whole day. */
+  /** What the month will come to at this rate; null before the first whole day. */
   forecast: Micros | null;
   goal: Micros | null;
   /** Done as a share of what should be done by now; null without a goal. */

@@ -83,9 +83,14 @@ export function showDaysFrom(today: Day): void {
   ownYear = today.slice(0, 4);
 }
 
+/** A day with its year, "21 Oct 2026": in sentences that are kept. */
+export function formatFullDay(day: Day): string {
+  return `${Number(day.slice(8, 10))} ${months[Number(day.slice(5, 7)) - 1]} ${day.slice(0, 4)}`;
+}
+
 /** A day as "21 Oct", or "21 Oct 2025" where it is of another year than today. @param today the day that was told last, by itself */
 export function formatDay(day: Day, today?: Day): string {
   const year = day.slice(0, 4);
-  const own = today?.slice(0, 4) ?? ownYear ?? year;
-  return `${Number(day.slice(8, 10))} ${months[Number(day.slice(5, 7)) - 1]}${year === own ? '' : ` ${year}`}`;
+  const full = formatFullDay(day);
+  return year === (today?.slice(0, 4) ?? ownYear ?? year) ? full.slice(0, -5) : full;
 }

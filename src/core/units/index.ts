@@ -8,6 +8,7 @@ export {
   decimalsOf,
   formatCount,
   formatDay,
+  formatFullDay,
   formatMoney,
   formatNumber,
   formatOnStep,

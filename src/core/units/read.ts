@@ -1,5 +1,5 @@
-/** Figures in groups of three, with one decimal mark at most: 1,234.50, 1.234,50, 1 234,5. */
-const GROUPED = /^\d{1,3}(?:([.,' ])\d{3})(?:\1\d{3})*(?:[.,]\d*)?$/;
+/** Figures in groups, of three at the end, with one decimal mark of another kind at most: 1,234.50, 1.234,50, 1 234,5, 12,34,567. */
+const GROUPED = /^\d{1,3}(?:([.,'’ ])\d{2,3})?(?:\1\d{2,3})*(?<=[.,'’ ]\d{3})(?:(?!\1)[.,]\d*)?$/;
 const PLAIN = /^\d*(?:[.,]\d*)?$/;
 
 /**
@@ -17,8 +17,5 @@ export function readNumber(text: string): number | null {
   if (!/\d/.test(digits)) return null;
   if (PLAIN.test(digits)) return sign * Number(digits.replace(',', '.'));
   const group = GROUPED.exec(digits)?.[1];
-  if (group === undefined) return null;
-  const plain = digits.split(group).join('');
-  // The same mark for groups and decimals: nobody can tell what was meant.
-  return PLAIN.test(plain) ? sign * Number(plain.replace(',', '.')) : null;
+  return group === undefined ? null : sign * Number(digits.replaceAll(group, '').replace(',', '.'));
 }

@@ -1,15 +1,23 @@
 import fc from 'fast-check';
-import { describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test } from 'vitest';
 import {
   addDays,
   dayNumber,
   daysIn,
+  decimalMark,
+  formatCount,
+  formatDay,
+  formatFullDay,
   formatMoney,
+  formatNumber,
   formatShare,
   isDay,
   microsToDecimal,
+  readNumber,
   roundDownToStep,
+  showDaysFrom,
   toMicros,
+  writeNumbersAs,
 } from '.';
 
 describe('money', () => {
@@ -48,5 +56,58 @@ describe('days', () => {
 
   test.each(['2026-02-31', '2026-13-01', '26-01-01', '2026-1-1', ''])('"%s" is no day', (text) =>
     expect(isDay(text)).toBe(false),
+  );
+});
+
+describe('a day that is shown', () => {
+  afterEach(() => showDaysFrom('2026-11-23'));
+
+  test('has its year where that is not the present one', () => {
+    showDaysFrom('2026-11-23');
+    expect([formatDay('2026-10-21'), formatDay('2025-12-31')]).toEqual(['21 Oct', '31 Dec 2025']);
+    expect(formatDay('2026-10-21', '2027-01-02')).toBe('21 Oct 2026');
+  });
+
+  test('has its year always in sentences that are kept', () =>
+    expect(formatFullDay('2026-10-01')).toBe('1 Oct 2026'));
+});
+
+describe('figures', () => {
+  afterEach(() => writeNumbersAs('en-GB'));
+
+  test('are written as the reader writes them, and read back to the same', () => {
+    for (const locale of ['en-GB', 'de-DE', 'fr-FR', 'de-CH', 'sv-SE', 'en-IN']) {
+      writeNumbersAs(locale);
+      for (const value of [0, 7, 1234.5, -98765.25, 1234567.75])
+        expect(readNumber(formatNumber(value, 2)), `${value} in ${locale}`).toBe(value);
+    }
+  });
+
+  test('follow a change of mind at once; an unknown way is the usual one', () => {
+    writeNumbersAs('de-DE');
+    expect([formatMoney(1_234_500_000), formatShare(0.245), decimalMark()]).toEqual([
+      '1.234,50',
+      '24,5 %',
+      ',',
+    ]);
+    writeNumbersAs('no such tag');
+    expect(formatCount(12_345)).toBe('12,345');
+  });
+
+  test.each([
+    ['1,25', 1.25],
+    ['1.25', 1.25],
+    [' 24 % ', 24],
+    ['−5', -5],
+    ['1,234.50', 1234.5],
+    ['1.234,50', 1234.5],
+    ['1 234 567,5', 1234567.5],
+    ["1'234.5", 1234.5],
+    ['.5', 0.5],
+  ])('“%s” is %d, however it was typed or pasted', (text, value) => expect(readNumber(text)).toBe(value));
+
+  test.each(['', 'x', '1,2,3', '1.2.3', '12,34.5', '3abc', '1e3', '--5', '1,234,567,', '1-2'])(
+    '“%s” is no number',
+    (text) => expect(readNumber(text)).toBeNull(),
   );
 });

@@ -108,7 +108,7 @@ describe('a whole step in words', () => {
     const summary = sumActs([act(0), act(2)], limits);
     expect(summary.now.spend).toBe(act(0).now.spend);
     expect(summaryWords(summary, 'EUR').brings).toMatch(
-      /^spend about −[\d,.]+ EUR a month, sales −[\d,.]+, ACOS of these [\d.]+ % → [\d.]+ %$/,
+      /^spend about −[\d,.]+ EUR a month, sales −[\d,.]+, ACOS of these [\d,.]+ % → [\d,.]+ %$/,
     );
   });
 

@@ -66,7 +66,7 @@ export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: 
   const match = proposal.isItem ? 'item' : 'exact';
   const blocks = (proposal.places.get(proposal.block) ?? []).map((place) => ({
     change: negativeAt(place, match, row, review),
-    reason: 'So that the term is bid on in its home alone.',
+    reason: 'So that only its home bids on the term.',
     figures,
     effect: { spend: 0, sales: 0 },
     after: 0,

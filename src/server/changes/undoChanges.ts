@@ -19,7 +19,7 @@ import type { StandingChange } from './listChanges';
 
 /**
  * Stages the opposite of accepted changes. Where something else was set since, nothing is staged and it is asked what to do, unless
- * `changed` says it: 'leave' those as they are, or 'set-back' all the same.
+ * `changed` says it: 'leave' those as they are, or 'set-back' anyway.
  */
 export async function undoChanges(
   caller: Caller,

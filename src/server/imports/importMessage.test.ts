@@ -21,22 +21,22 @@ const anEnd = (over: Partial<ImportEnd> = {}): ImportEnd => ({
 
 describe('what an import came to is told in sentences', () => {
   test.each<[string, Partial<ImportEnd>, string]>([
-    ['all kept', {}, '100 rows taken in (2026-10-01 to 2026-10-28).'],
-    ['one row of one day', { kept: 1, lastDay: '2026-10-01' }, '1 row taken in (2026-10-01).'],
+    ['all kept', {}, '100 rows taken in (1 Oct 2026 to 28 Oct 2026).'],
+    ['one row of one day', { kept: 1, lastDay: '2026-10-01' }, '1 row taken in (1 Oct 2026).'],
     [
       'some refused',
       { kept: 98, refused: 2 },
-      '98 rows taken in (2026-10-01 to 2026-10-28). 2 rows refused: see the list of lines and reasons.',
+      '98 rows taken in (1 Oct 2026 to 28 Oct 2026). 2 rows refused: see the list of lines and reasons.',
     ],
     [
       'some known',
       { kept: 40, unchanged: 60 },
-      '40 rows taken in (2026-10-01 to 2026-10-28); 60 rows were here already.',
+      '40 rows taken in (1 Oct 2026 to 28 Oct 2026); 60 rows were here already.',
     ],
     [
       'all known',
       { kept: 0, unchanged: 1234 },
-      'Nothing changed: all 1,234 rows (2026-10-01 to 2026-10-28) were here already with the same figures.',
+      'Nothing changed: all 1,234 rows (1 Oct 2026 to 28 Oct 2026) were here already with the same figures.',
     ],
     [
       'none kept',

@@ -2,7 +2,8 @@ import { MowingError } from '../../contract/mowingError';
 import { FACTS, REPORT_KINDS } from '../../contract/facts';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ImportKind, ReportField } from '../../contract/reportFields';
-import { formatCount } from '../../core/units';
+import { formatCount, formatFullDay } from '../../core/units';
+import type { Day } from '../../core/units';
 import type { ImportEnd } from '../../db/queries/imports';
 
 /** Kinds whose rows hold units sold. */
@@ -35,13 +36,15 @@ export function importMessage(kind: ImportKind, end: ImportEnd, remark: string):
 function outcome(end: ImportEnd): string {
   if (end.state === 'refused')
     return `None of ${rows(end.read)} could be kept. See the list of lines and reasons.`;
-  const days = end.firstDay === end.lastDay ? `${end.firstDay}` : `${end.firstDay} to ${end.lastDay}`;
-  const span = end.firstDay === null ? '' : ` (${days})`;
+  const span = end.firstDay === null || end.lastDay === null ? '' : ` (${spanOf(end.firstDay, end.lastDay)})`;
   if (end.kept === 0)
     return `Nothing changed: all ${rows(end.unchanged)}${span} were here already with the same figures.`;
   const already = end.unchanged > 0 ? `; ${rows(end.unchanged)} were here already` : '';
   return `${rows(end.kept)} taken in${span}${already}.`;
 }
+
+const spanOf = (first: Day, last: Day) =>
+  first === last ? formatFullDay(first) : `${formatFullDay(first)} to ${formatFullDay(last)}`;
 
 /** Why a file was refused as a whole. */
 export function refusedMessage(error: unknown): string {

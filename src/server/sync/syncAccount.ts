@@ -1,4 +1,4 @@
-import { addDays } from '../../core/units';
+import { addDays, formatFullDay } from '../../core/units';
 import type { EntityKind, MarketEntities } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { FetchedReport, MarketClient } from '../../connect/market';
@@ -131,7 +131,7 @@ async function fetchAll(
   for (const [at, order] of orders.entries()) {
     const total = orders.length + 1;
     await onProgress({
-      doing: `${REPORT_LABELS[order.kind].toLowerCase()}, ${order.from} to ${order.to}`,
+      doing: `${REPORT_LABELS[order.kind].toLowerCase()}, ${formatFullDay(order.from)} to ${formatFullDay(order.to)}`,
       done: at,
       total,
     });
@@ -150,7 +150,7 @@ async function takeOver(
 ): Promise<number> {
   const whole = new Set(report.days);
   for (let day = order.from; day <= order.to; day = addDays(day, 1))
-    if (!whole.has(day)) missing.push(`${REPORT_LABELS[order.kind]} ${day}`);
+    if (!whole.has(day)) missing.push(`${REPORT_LABELS[order.kind]} ${formatFullDay(day)}`);
   if (report.rows === 0) {
     await stampDays(db(), account.id, order.kind, report.days, report.madeOn!);
     return 0;

@@ -57,10 +57,10 @@ export function FieldHead(props: FieldHeadProps) {
         }
         after={
           <Box component="span" sx={{ marginLeft: 'auto', whiteSpace: 'nowrap' }}>
-            <Button ref={columnsButton} onClick={() => onOpen('columns')} title="o">
+            <Button ref={columnsButton} onClick={() => onOpen('columns')} title="Choose columns (o)">
               Columns
             </Button>
-            <Button onClick={onCopy} title="ctrl c">
+            <Button onClick={onCopy} title="Copy the rows (Ctrl C)">
               Copy
             </Button>
             <Button onClick={() => onSave('csv')}>CSV</Button>

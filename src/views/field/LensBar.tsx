@@ -5,12 +5,17 @@ import { Tabs } from '../shared/kit';
 import type { FieldState } from './useFieldState';
 import type { ArrangedRows } from '../../plans/field';
 
-const TABS = LENSES.map(({ name, label }, at) => ({ name, label, keys: String(at + 1) }));
+const TABS = LENSES.map(({ name, label }, at) => ({
+  name,
+  label,
+  keys: `Look at ${label.toLowerCase()} (${at + 1})`,
+}));
 
 /** The lenses, whether rows or a cross-tab are shown, and where in the account one is. */
 export function LensBar({ state, path }: { state: FieldState; path: ArrangedRows['path'] }) {
   return (
     <>
+      <h1 className="sr">Field</h1>
       <div className="lensBar">
         <Tabs label="Lenses" value={state.lens} onChange={state.setLens}>
           {TABS}
@@ -18,7 +23,7 @@ export function LensBar({ state, path }: { state: FieldState; path: ArrangedRows
         <span className="room" />
         <Button
           aria-pressed={state.shape === 'cross'}
-          title="x"
+          title={state.shape === 'cross' ? 'Show rows (x)' : 'Show the cross-tab (x)'}
           onClick={() => state.setShape(state.shape === 'cross' ? 'rows' : 'cross')}
         >
           {state.shape === 'cross' ? 'Rows' : 'Cross-tab'}

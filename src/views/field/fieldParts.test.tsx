@@ -102,7 +102,7 @@ describe('the menu of columns', () => {
     press('Keep sales at the left');
     press('Let Standing scroll');
     expect([shown, pinned]).toEqual([['name', 'sales'], ['sales']]);
-    press('As they were at first');
+    press('Reset');
     expect(isReset).toBe(true);
   });
 });

@@ -116,7 +116,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
           ))}
         </TableBody>
       </Facts>
-      {ledger.changes.length === 0 && <p className="faint">No change of this bale has that answer.</p>}
+      {ledger.changes.length === 0 && <p className="faint">No change in this bale has that answer.</p>}
     </>
   );
 }

@@ -42,14 +42,14 @@ export function UndoDialog({ changed, all, onDone }: UndoDialogProps) {
             Undo the other {formatCount(rest)}
           </Button>
         )}
-        <Button onClick={() => onDone('set-back')}>Set all back all the same</Button>
+        <Button onClick={() => onDone('set-back')}>Set all of them back</Button>
       </DialogActions>
     </Dialog>
   );
 }
 
 function presentWords(present: UndoAnswer['changed'][number]['present']): string {
-  if (present === null) return 'nothing is known of it';
+  if (present === null) return 'nothing known';
   if (typeof present === 'string') return `it is ${present}`;
   // Bids and budgets are at least a cent; modifiers are at most ten.
   return `it stands at ${present >= 1000 ? formatMoney(present) : formatShare(present, 0)}`;

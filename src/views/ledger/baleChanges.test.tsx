@@ -110,6 +110,6 @@ describe('a bale', () => {
 
   test('without a change of that answer says so', () => {
     drawBale(BALE, []);
-    expect(screen.getByText('No change of this bale has that answer.')).toBeTruthy();
+    expect(screen.getByText('No change in this bale has that answer.')).toBeTruthy();
   });
 });

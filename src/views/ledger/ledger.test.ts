@@ -35,7 +35,7 @@ describe('an effect in words', () => {
   });
 
   test.each<[string, Partial<EffectInfo>, RegExp]>([
-    ['when it can be told', { waiting: 3, readyOn: '2026-12-05' }, /first answer can be given on 5 Dec/],
+    ['when it can be told', { waiting: 3, readyOn: '2026-12-05' }, /first answer comes on 5 Dec/],
     ['that it was changed again', { waiting: 3 }, /Changed again/],
     ['that others were mixed in', {}, /by itself/],
     ['that nothing was left alone', { verdict: 'nothing to compare with' }, /left alone/],

@@ -20,7 +20,7 @@ export function useUndo(account: number | undefined, onDone: () => void) {
       if (changed.length > 0) return setAsking({ ids: asked.ids, changed });
       tell(
         ids.length === 0
-          ? 'Nothing was left to undo.'
+          ? 'There was nothing left to undo.'
           : `${ids.length} ${ids.length === 1 ? 'undoing change waits' : 'undoing changes wait'} in the tray.`,
       );
     },

@@ -6,7 +6,7 @@ export function roundKeys(steps: readonly RoundStep[]): KeyLine[] {
   const own = new Map(steps.flatMap(({ keys }) => keys).map((line) => [line[0], line]));
   return [
     [`1 … ${steps.length}`, `step of the round: ${steps.map(({ label }) => label.toLowerCase()).join(', ')}`],
-    ['↑ ↓', 'row; with Shift the selection grows; PageUp PageDown Home End too'],
+    ['↑ ↓', 'move to a row; with Shift, extend the selection; PageUp PageDown Home End too'],
     ['space', 'accept the row, or the selected rows'],
     ['x', 'leave it: not proposed again for 30 days'],
     ['l', 'later: back in a week'],

@@ -60,11 +60,11 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
       </p>
       <div className="bar">
         <span className="faint">
-          What sells on the left moves to the right. Solid: kept, dashed: proposed. Drag to draw one.
+          Terms that sell on the left move to the right. Solid: kept; dashed: proposed. Drag to draw a route.
         </span>
         <span className="room" />
         {open.length > 0 && (
-          <Button variant="contained" onClick={() => put(open)} title="a">
+          <Button variant="contained" onClick={() => put(open)} title="Approve them (a)">
             Approve these {formatCount(open.length)}
           </Button>
         )}
@@ -110,13 +110,13 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
       ) : (
         <p className="bar">
           {product.id !== null && (
-            <Button variant="outlined" onClick={startMaking} title="h">
+            <Button variant="outlined" onClick={startMaking} title="Make a home (h)">
               New home
             </Button>
           )}
           <span className="faint">
-            Choose a route to change how terms move: what they have to show, match, first bid, where they are
-            blocked.
+            Choose a route to change how its terms move: what they must show, their match and first bid, and
+            where they are blocked.
             {gone > 0 &&
               ` ${formatCount(gone)} ${gone === 1 ? 'route led' : 'routes led'} to what has ended, and is left out.`}
           </span>

@@ -56,7 +56,7 @@ export function useRoutes(account: number | undefined) {
   };
   const makeHome = useMutation({
     mutationFn: (request: Omit<HomeRequest, 'account'>) => api.makeHome({ account: account!, ...request }),
-    onSuccess: () => tell('Staged. Routes can lead there already.'),
+    onSuccess: () => tell('Staged. Routes can already lead there.'),
     onSettled: () =>
       client.invalidateQueries({
         predicate: ({ queryKey }) => ['tree', 'changes', 'routes'].includes(String(queryKey[0])),

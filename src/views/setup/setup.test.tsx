@@ -221,7 +221,7 @@ describe('the connection to the market', () => {
 
   test('that is being cancelled says when it stops', () => {
     panel({ ...JOB, cancelAsked: true });
-    expect(isOff('Stops before its next step …')).toBe(true);
+    expect(isOff('Stopping before its next step …')).toBe(true);
   });
 
   test('that failed says why and when it tries again', () => {

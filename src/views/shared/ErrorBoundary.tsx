@@ -17,7 +17,7 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { error: E
       <Box component="main" sx={{ padding: '48px', maxWidth: 640 }} role="alert">
         <h1 className="serif">This page failed</h1>
         <p>{this.state.error.message}</p>
-        <p>What is staged or sent is safe with the server. Load the page again.</p>
+        <p>What you staged or sent is safe on the server. Load the page again.</p>
         <Button variant="link" onClick={() => location.reload()}>
           Load again
         </Button>

@@ -20,7 +20,7 @@ const PAUSE_MS = 400;
 export function useChoices(account: AccountInfo | undefined) {
   const client = useQueryClient();
   const tell = useTell();
-  const { did } = useUndo(account?.id);
+  const { did, during } = useUndo(account?.id);
   const [ahead, setAhead] = useState<Ahead>({});
   const open = useRef<Ahead>({});
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -41,10 +41,10 @@ export function useChoices(account: AccountInfo | undefined) {
     const request = open.current;
     open.current = {};
     try {
-      take(await api.changeChoices({ account: account!.id, ...request }));
+      take(await during(api.changeChoices({ account: account!.id, ...request })));
       did(
-        { words: 'how proposals are made changed', undoing: { kind: 'choices' } },
-        { more: 'Pages, scripts and nights of the account go by it.' },
+        { words: 'thresholds or pace changed', undoing: { kind: 'choices' } },
+        { more: 'It counts for the whole account.' },
       );
     } catch (error) {
       setAhead(open.current);

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { closeSnackbar, useSnackbar } from 'notistack';
+import type { SnackbarKey } from 'notistack';
 import { useMemo } from 'react';
 
 /** How a notice is told: what was done, what was done in part, what went wrong. */
@@ -14,9 +15,12 @@ interface TellMore {
   kind?: TellKind;
   /** Takes back what was done. */
   onUndo?: () => void;
-  /** Of notices with the same key one is shown. */
+  /** Of notices with the same key the last one is shown. */
   key?: string;
 }
+
+/** The notice that is shown under a key. */
+const latest = new Map<string, SnackbarKey>();
 
 export type Tell = (sentence: string, more?: TellMore) => void;
 
@@ -26,16 +30,16 @@ export function useTell(): Tell {
   return useMemo(
     () =>
       (sentence, { kind = 'done', onUndo, key } = {}) => {
-        enqueueSnackbar(sentence, {
+        if (key !== undefined) closeSnackbar(latest.get(key));
+        const shown = enqueueSnackbar(sentence, {
           variant: VARIANTS[kind],
           autoHideDuration: onUndo ? UNDO_MS : SHOWN_MS[kind],
-          ...(key !== undefined && { key, preventDuplicate: true }),
           ...(onUndo && {
-            action: (shown) => (
+            action: (own) => (
               <Button
                 color="inherit"
                 onClick={() => {
-                  closeSnackbar(shown);
+                  closeSnackbar(own);
                   onUndo();
                 }}
               >
@@ -44,6 +48,7 @@ export function useTell(): Tell {
             ),
           }),
         });
+        if (key !== undefined) latest.set(key, shown);
       },
     [enqueueSnackbar],
   );

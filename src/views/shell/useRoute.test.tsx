@@ -56,7 +56,7 @@ describe('the field', () => {
     expect(open('/field?account=5&lens=products').view()).toBe('account=5&lens=products');
   });
 
-  test('whose last view cannot be read any more opens all the same', () => {
+  test('whose last view cannot be read any more opens anyway', () => {
     localStorage.setItem('mowing-field-last', '{broken');
     expect(open('/field?account=5').view()).toBe('account=5');
   });

@@ -51,8 +51,8 @@ export function Place({ account, error, tray }: PlaceProps) {
           {loaded && (
             <p className="note">
               {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
-              {formatDay(loaded.window.to)}; spellings that match alike count as one. Parts leave out what is
-              blocked already.
+              {formatDay(loaded.window.to)}; spellings that match alike count as one. Blocked terms are left
+              out.
             </p>
           )}
         </PartList>

@@ -22,7 +22,7 @@ export const archiveNegative: ChangeSpec<ArchiveNegative> = {
   isChangedSince: () => false,
   inverse: () => null,
   check: () => [],
-  standsAlready: (_, present) => (present === 'archived' ? 'It has ended already.' : null),
+  standsAlready: (_, present) => (present === 'archived' ? 'It has already ended.' : null),
   touches: touchesCaught,
   toMarket: ({ negativeId }, ids) => {
     const id = ids.negative(negativeId);

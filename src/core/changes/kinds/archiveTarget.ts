@@ -21,7 +21,7 @@ export const archiveTarget: ChangeSpec<ArchiveTarget> = {
   isChangedSince: () => false,
   inverse: () => null,
   check: () => [],
-  standsAlready: (_, present) => (present === 'archived' ? 'It has ended already.' : null),
+  standsAlready: (_, present) => (present === 'archived' ? 'It has already ended.' : null),
   stops: ({ targetId }) => ({ entity: 'target', id: targetId, how: 'end' }),
   touches: ({ targetId }) => ({ target: targetId }),
   toMarket: ({ targetId }, ids) => {

@@ -1,5 +1,5 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import { addDays, dayNumber } from '../../../core/units';
+import { addDays, dayNumber, formatFullDay } from '../../../core/units';
 import { MowingError } from '../../../contract/mowingError';
 import { findAccount } from '../../../db/queries/accounts';
 import { db } from '../../context/context';
@@ -46,7 +46,11 @@ async function pass(marketId: string, until: string, tell: JobAt<Input>['tell'])
       throw new MowingError('market-refused', `The market could not let the days pass: ${passing.trouble}`);
     if (!isUnderWay) await market().advance(marketId, left);
     const of = passing?.of ?? left;
-    await tell({ doing: `letting days pass: ${today}`, done: Math.max(0, of - left), total: of });
+    await tell({
+      doing: `letting days pass: ${formatFullDay(today)}`,
+      done: Math.max(0, of - left),
+      total: of,
+    });
     await sleep(POLL_MS);
   }
 }

@@ -1,4 +1,4 @@
-import { addDays, formatCount } from '../../../core/units';
+import { addDays, formatCount, formatFullDay } from '../../../core/units';
 import { findAccount } from '../../../db/queries/accounts';
 import { db } from '../../context/context';
 import { market } from '../../market/market';
@@ -15,7 +15,7 @@ export async function bringUpToDate({
 }: Pick<JobAt<object>, 'accountId' | 'tell'>): Promise<string> {
   const { rows, reports, missing } = await syncAccount(accountId, market(), tell);
   const account = (await findAccount(db(), accountId))!;
-  const upTo = `Up to date with ${account.marketDay === null ? 'the market' : `the market’s ${addDays(account.marketDay, -1)}`}`;
+  const upTo = `Up to date with ${account.marketDay === null ? 'the market' : `the market’s ${formatFullDay(addDays(account.marketDay, -1))}`}`;
   const told =
     reports === 0
       ? `${upTo}: nothing was new.`

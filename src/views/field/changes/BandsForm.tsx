@@ -97,11 +97,11 @@ export function BandsForm({ bands, currency, onBands }: BandsFormProps) {
             >
               Add a band
             </Button>
-            <Button onClick={() => onBands(USUAL_BANDS)}>As at first</Button>
+            <Button onClick={() => onBands(USUAL_BANDS)}>Reset</Button>
           </div>
           <p className="note">
-            A plain rule, for those who want it: it knows neither how sure a target’s figures are nor what the
-            others need. “To the wanted bid” does.
+            A plain rule: it knows neither how sure a target’s figures are nor what the others need. “To the
+            wanted bid” knows both.
           </p>
         </div>
       </Popover>

@@ -128,12 +128,12 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
       )}
       {!isSettable && <span className="faint">{whyNotSet}</span>}
       {pausing.length > 0 && (
-        <Button onClick={() => onStage(pausing)} title="p">
+        <Button onClick={() => onStage(pausing)} title="Pause (p)">
           Pause {pausing.length}
         </Button>
       )}
       {resuming.length > 0 && (
-        <Button onClick={() => onStage(resuming)} title="p">
+        <Button onClick={() => onStage(resuming)} title="Resume (p)">
           Resume {resuming.length}
         </Button>
       )}

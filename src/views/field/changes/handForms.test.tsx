@@ -66,7 +66,7 @@ describe('the bands of a plain rule', () => {
     type('Spent without sales, EUR', '7,5');
     type('moves it by, %', '-50');
     expect(bands.noSales).toEqual({ spend: 7_500_000, by: -0.5 });
-    press('As at first');
+    press('Reset');
     expect(bands).toEqual(USUAL_BANDS);
   });
 });

@@ -78,9 +78,9 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
     pausing,
     resuming,
     asking: suggestions.isFetching
-      ? 'asking the market …'
+      ? 'Asking the market …'
       : wanted.isFetching
-        ? 'working the bids out …'
+        ? 'Working out the bids …'
         : '',
     error: suggestions.error ?? wanted.error,
   };

@@ -52,7 +52,7 @@ export function ColumnsMenu({ isOpen, anchor, onClose, all, columns, onReset }: 
       <Box sx={{ padding: '10px 14px', width: 330 }} role="group" aria-label="Columns">
         <div className="spread">
           <strong>Columns</strong>
-          <Button onClick={onReset}>As they were at first</Button>
+          <Button onClick={onReset}>Reset</Button>
         </div>
         <DndContext
           sensors={sensors}

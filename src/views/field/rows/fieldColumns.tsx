@@ -137,7 +137,7 @@ function numberColumn(of: ColumnsOf, key: NumberKey): Column<number> {
 /** Why a figure is a dash. */
 function whyNone(key: NumberKey, value: number | null): string | undefined {
   if (value !== null) return undefined;
-  if (key === 'age') return 'Not changed from here yet';
+  if (key === 'age') return 'Not changed here yet';
   if (key === 'targetAcos' || key === 'vsTarget' || key === 'loss')
     return 'No sales, or no target: costs may be missing';
   if (key === 'breakEvenLoss') return 'The product’s costs are not known';

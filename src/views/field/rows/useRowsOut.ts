@@ -27,8 +27,6 @@ export function useRowsOut(
       void navigator.clipboard
         .writeText(asTabText(out(rows)))
         .then(() => tell(`Copied ${countWords(table.lens, rows.length)}.`))
-        .catch(() =>
-          fail(new Error('The browser did not allow the copy. Click into the page and try again.')),
-        ),
+        .catch(() => fail(new Error('The browser blocked the copy. Click the page and try again.'))),
   };
 }

@@ -1,4 +1,4 @@
-import MenuItem from '@mui/material/MenuItem';
+import ListItemButton from '@mui/material/ListItemButton';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
@@ -30,7 +30,12 @@ export function SwathMenu({ account, state, isOpen, onOpen }: SwathMenuProps) {
   const shown = [...READY_MADE, ...(own.data ?? [])].find((swath) => isSame(swath, state));
   return (
     <>
-      <Button ref={anchor} title="v" onClick={() => onOpen(true)} sx={{ padding: '0 6px' }}>
+      <Button
+        ref={anchor}
+        title="Swaths: kept conditions (v)"
+        onClick={() => onOpen(true)}
+        sx={{ padding: '0 6px' }}
+      >
         Swath{shown ? `: ${shown.name}` : 's'} ▾
       </Button>
       <Popover
@@ -70,23 +75,23 @@ function SwathList({
   return (
     <Box sx={{ padding: '10px 14px', width: 440 }} role="group" aria-label="Swaths">
       {READY_MADE.map((swath) => (
-        <MenuItem key={swath.name} onClick={() => show(swath)}>
+        <ListItemButton component="button" key={swath.name} onClick={() => show(swath)}>
           <span>
             <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
             <span className="faint block">{swath.does}</span>
           </span>
-        </MenuItem>
+        </ListItemButton>
       ))}
       <p className="note">
-        {own.length > 0 ? 'Kept here' : 'None of your own yet: stack conditions, then keep them by a name.'}
+        {own.length > 0 ? 'Kept here' : 'None of your own yet: stack conditions, then name them.'}
       </p>
       {own.map((swath) => (
         <div className="bar" key={swath.id}>
-          <MenuItem className="room" onClick={() => show(swath)}>
+          <ListItemButton component="button" className="room" onClick={() => show(swath)}>
             <span>
               <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
             </span>
-          </MenuItem>
+          </ListItemButton>
           <Button aria-label={`Remove the swath ${swath.name}`} onClick={() => remove.mutate(swath.id)}>
             Remove
           </Button>

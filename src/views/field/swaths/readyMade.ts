@@ -16,7 +16,7 @@ export const READY_MADE: readonly ReadyMade[] = [
     lens: 'keywords',
     conditions: ['orders>=1', 'standing=losing'],
     sort: '-loss',
-    does: 'They sell, and cost more than their target allows; the costliest in money first.',
+    does: 'They sell but cost more than their target allows; the costliest first.',
   },
   {
     name: 'Room to grow',
@@ -58,13 +58,13 @@ export const READY_MADE: readonly ReadyMade[] = [
     lens: 'campaigns',
     conditions: ['standing=earning', 'state=enabled'],
     sort: '-spend',
-    does: 'On target: is their budget what holds them back?',
+    does: 'On target: is the budget holding them back?',
   },
   {
     name: 'Changed lately',
     lens: 'keywords',
     conditions: ['age<=14'],
     sort: 'age',
-    does: 'Changed from here in the last 14 days: wait, or look what it did.',
+    does: 'Changed here in the last 14 days: wait, or see what it did.',
   },
 ];

@@ -50,7 +50,7 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
       <p className="note">
         {howMeasured(bale)}
         {says &&
-          ` Expected were spend ${signed(expected.spend)} and sales ${signed(expected.sales)} ${currency} a month.`}
+          ` Expected: spend ${signed(expected.spend)} and sales ${signed(expected.sales)} ${currency} a month.`}
         {bale.verdict === 'new' &&
           ` Since then ${formatMoney(bale.since.spend)} spend and ${formatMoney(bale.since.sales)} sales a month.`}
       </p>

@@ -14,7 +14,7 @@ import { MovedCell } from './MovedCell';
 import { ProfitCell } from './ProfitCell';
 import { Facts } from '../../shared/kit';
 
-/** Which sorts of changes did what they were to do, over all bales. */
+/** Which kinds of changes did what they should, over all bales. */
 export function WhatWorked({ account }: { account: AccountInfo }) {
   const { data, error } = useQuery({
     queryKey: ['sort-effects', account.id, account.lastDay],
@@ -24,9 +24,9 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
     <>
       <h2 className="pageTitle">Which changes worked</h2>
       <Box component="p" className="faint" sx={{ margin: '0 0 12px', maxWidth: 760 }}>
-        The days after each change against the same weekdays before it, over what untouched targets of like
-        kind, size and standing did on them. Ranges hold four times in five; where one leaves the middle line,
-        the change is sure. {data && `Orders are in through ${formatDay(data.settledThrough)}.`}
+        Compares the days after each change with the same weekdays before it, allowing for what similar
+        untouched targets did. Ranges are 80 % intervals; where one is clear of the middle line, the change is
+        real. {data && `Orders are complete to ${formatDay(data.settledThrough)}.`}
       </Box>
       {error && (
         <p role="alert" className="over">
@@ -36,11 +36,11 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
       {!data && !error && <p className="faint">Measuring …</p>}
       {data?.purposes.length === 0 && (
         <p className="faint">
-          No change was accepted yet. Some twelve days after the first bale its effect can be measured here.
+          No change has been accepted yet. The effect of the first bale shows here about twelve days later.
         </p>
       )}
       {data && data.purposes.length > 0 && (
-        <Facts aria-label="Effects by sort of change">
+        <Facts aria-label="Effects by kind of change">
           <TableHead>
             <TableRow>
               <TableCell>Changes</TableCell>
@@ -60,7 +60,7 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                   <div className="faint small">
                     {howMeasured(effect)}
                     {mixed > 0 &&
-                      ` ${formatCount(mixed)} left out: other sorts of changes were made on them the same day.`}
+                      ` ${formatCount(mixed)} left out: other kinds of changes were made on them the same day.`}
                   </div>
                 </TableCell>
                 <TableCell className="figure">{formatCount(changes)}</TableCell>

@@ -4,7 +4,7 @@ import type { EffectInfo } from '../../../contract/effects';
 export const VERDICTS: Record<EffectInfo['verdict'], string> = {
   'too early': 'too early',
   'as wanted': 'as wanted',
-  against: 'against what was wanted',
+  against: 'opposite to what was wanted',
   'no clear effect': 'no clear effect',
   'nothing to compare with': 'nothing to compare with',
   new: 'new: nothing before',
@@ -22,11 +22,11 @@ export function howMeasured(effect: EffectInfo): string {
   if (verdict === 'nothing to compare with')
     return 'Too few targets were left alone over these weeks to compare with.';
   // All its targets were left out, or are gone.
-  if (measured === 0 && waiting === 0) return 'Nothing can be told of it by itself.';
+  if (measured === 0 && waiting === 0) return 'Nothing can be said of it by itself.';
   if (measured === 0)
     return readyOn === null
       ? 'Changed again before a whole week was over.'
-      : `Too early: a first answer can be given on ${formatDay(readyOn)}.`;
+      : `Too early: the first answer comes on ${formatDay(readyOn)}.`;
   const rest = waiting > 0 ? `; ${formatCount(waiting)} not yet, or changed again within a week` : '';
   return `${formatCount(measured)} ${measured === 1 ? 'target' : 'targets'}, ${days} days before and after${rest}; compared with untouched ones (${like}).`;
 }

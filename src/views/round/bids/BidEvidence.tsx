@@ -87,7 +87,11 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           today={account.today}
           onLater={(until) => void decisions.put([targetId], 'later', { until })}
         />
-        <Button onClick={() => onLoss([targetId])} title="o" sx={{ padding: '0 6px' }}>
+        <Button
+          onClick={() => onLoss([targetId])}
+          title="Accept the loss, with a reason (o)"
+          sx={{ padding: '0 6px' }}
+        >
           Accept the loss …
         </Button>
       </div>

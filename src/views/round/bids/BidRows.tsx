@@ -59,7 +59,7 @@ export function BidRows(props: BidRowsProps) {
           row="target"
           rows="targets"
           lacking={lackingOf(account, table)}
-          loosen="Nothing is left to decide here at this pace."
+          loosen="Nothing is left at this pace."
         />
       }
     />
@@ -83,7 +83,7 @@ function lackingOf({ id }: AccountInfo, table: LensTable) {
   if (table.value.every((bid) => Number.isNaN(bid)))
     return (
       <Empty
-        why="Search-term reports do not tell bids."
+        why="Search-term reports hold no bids."
         next={setup('Import a list of targets with their bids, or connect the account')}
       >
         No bid of the account is known.

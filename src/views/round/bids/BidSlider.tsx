@@ -60,7 +60,7 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
         )}
         <Button
           onClick={() => decisions.edit(id, act.isPause ? null : { kind: 'pause' })}
-          title="p"
+          title={act.isPause ? 'Do not pause (p)' : 'Pause instead of a bid (p)'}
           sx={{ padding: '0 6px' }}
         >
           {act.isPause ? 'Do not pause' : 'Pause instead'}
@@ -104,7 +104,7 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
           ? `The market suggests ${formatMoney(suggested.bid)} (${formatMoney(suggested.low)}–${formatMoney(suggested.high)}).`
           : suggestion.isLoading
             ? 'Asking the market for its suggestion …'
-            : 'The market suggests no bid for it.'}
+            : 'The market has no suggestion for it.'}
       </p>
     </div>
   );

@@ -37,7 +37,7 @@ export function LossDialog({ count, today, onDone }: LossDialogProps) {
         <Field label="Until" error={isGood ? undefined : { message: 'Choose a day after today.' }}>
           <DayField label="Until" value={until} min={addDays(today, 1)} onChange={setUntil} />
         </Field>
-        <p className="note">Until then its bid is not proposed.</p>
+        <p className="note">Its bid is not proposed until then.</p>
       </div>
     </Ask>
   );

@@ -91,7 +91,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
     step,
     show: isShown ? state.show : 'proposed',
     settings,
-    // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
+    // Beside these steps their rows are arranged anyway: the list of steps tells how many are left.
     conditions: isShown ? state.conditions : [],
     sort: isShown ? (state.sort as BidsAsked['sort']) : null,
   };

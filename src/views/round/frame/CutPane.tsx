@@ -4,18 +4,21 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { CutLine } from '../../../charts';
 import type { CutLineProps } from '../../../charts';
+import { BrushedChip } from '../../shared/conditions/Conditions';
 import { PictureBox } from '../../shared/picture/PictureBox';
 
 interface CutPaneProps extends Omit<CutLineProps, 'height' | 'points'> {
   points: CutLineProps['points'] | null;
   isFolded: boolean;
   onFold: () => void;
+  /** How many rows are in the brushed area; null: none is brushed. It stands in the picture’s own line, so that nothing moves below the brush. */
+  brushed: number | null;
   /** What stands below the picture. */
   children?: ReactNode;
 }
 
 /** The cut line of a step, with the words that it is read by. */
-export function CutPane({ points, isFolded, onFold, children, ...picture }: CutPaneProps) {
+export function CutPane({ points, isFolded, onFold, brushed, children, ...picture }: CutPaneProps) {
   const [helpAt, setHelpAt] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -29,6 +32,7 @@ export function CutPane({ points, isFolded, onFold, children, ...picture }: CutP
               <span className="over">▲</span> over the line <span className="under">●</span> under it{' '}
               <span className="faint">○</span> too early to say
             </span>
+            {brushed !== null && <BrushedChip count={brushed} onClear={() => picture.onArea(null)} />}
             <Button variant="quiet" onClick={(event) => setHelpAt(event.currentTarget)}>
               How to read it
             </Button>

@@ -43,8 +43,7 @@ export function StepFrame(props: StepFrameProps) {
           onChange={state.setConditions}
           isAdding={isAdding}
           onAdding={onAdding}
-          brushed={area ? shown.length : null}
-          onClearBrush={() => setArea(null)}
+          brushed={null}
         />
         <CutPane
           points={points}
@@ -53,6 +52,7 @@ export function StepFrame(props: StepFrameProps) {
           area={area}
           onArea={setArea}
           onPick={view.rows.focusRow}
+          brushed={area ? shown.length : null}
           isFolded={props.isFolded}
           onFold={props.onFold}
         >

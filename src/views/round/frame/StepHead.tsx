@@ -63,7 +63,11 @@ export function StepHead(props: StepHeadProps) {
         <AddCondition onClick={props.onCondition} />
         <LinesButton />
         {accept && (
-          <Button variant="outlined" onClick={accept.run} title={accept.asks ? 'a' : undefined}>
+          <Button
+            variant="outlined"
+            onClick={accept.run}
+            title={accept.asks ? 'Accept all that is shown, after a summary (a)' : undefined}
+          >
             Accept{' '}
             {accept.isSelection
               ? `the ${formatCount(accept.count)} selected`

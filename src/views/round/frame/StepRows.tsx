@@ -23,7 +23,9 @@ const TWO_LINES = 46;
 /** The rows of a step: what is proposed for each, and below it why, where two lines are wanted. */
 export function StepRows<T>({ label, state, view, columns, rowAt, detail, empty }: StepRowsProps<T>) {
   const { rows, shown } = view;
-  const { isTwo } = useRowLines();
+  const lines = useRowLines();
+  // Why a row was put aside is what one looks for there.
+  const isTwo = lines.isTwo || state.show === 'aside';
   return (
     <VirtualTable
       label={label}

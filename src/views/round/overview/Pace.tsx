@@ -58,11 +58,11 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
             <TableCell className="figure">Goal</TableCell>
             <TableCell
               className="figure"
-              title="So far, of what should be there by now; weekdays count as they usually do"
+              title="So far, as a share of what is usual by this day; weekdays weighed"
             >
               Pace
             </TableCell>
-            <TableCell className="figure" title="What the month comes to if it goes on like this">
+            <TableCell className="figure" title="What the month will come to at this rate">
               Forecast
             </TableCell>
           </TableRow>

@@ -71,7 +71,7 @@ export function Elsewhere({
         Caught here by {caught}
         {detail.elsewhere.length > 0 && `, where ${shareOf(row)} of its clicks went`}
         {others > 0 && ` and ${others} other ${others === 1 ? 'target' : 'targets'}`}.
-        {detail.isNegativeHere && ' It is negative here already.'}
+        {detail.isNegativeHere && ' It is already a negative here.'}
       </p>
       {detail.exactTargets.map((id) => {
         const exact = structure.targets.find((one) => one.id === id);
@@ -97,7 +97,7 @@ export function Elsewhere({
       )}
       <StopWords proposal={proposal} detail={detail} review={review} row={row} />
       {detail.elsewhere.length === 0 ? (
-        <p className="note">In this window it ran nowhere else.</p>
+        <p className="note">It ran nowhere else in this window.</p>
       ) : (
         <Facts sx={{ fontSize: 12.5 }}>
           <TableHead>

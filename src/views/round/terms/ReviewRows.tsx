@@ -46,21 +46,17 @@ export function ReviewRows(props: ReviewRowsProps) {
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
+        marks: (row) => <Marks row={row} spec={spec} review={review} staged={staged} />,
       })}
       rowAt={(row) => ({ row, proposal: arranged.proposals.get(row) })}
-      detail={({ row, proposal }) => (
-        <>
-          <Marks row={row} spec={spec} review={review} staged={staged} />
-          {proposal && <span title={proposal.reason}>{proposal.reason}</span>}
-        </>
-      )}
+      detail={({ proposal }) => <>{proposal && <span title={proposal.reason}>{proposal.reason}</span>}</>}
       empty={
         <NoRows
           state={state}
           row="row"
           rows="terms"
           lacking={review.table.size > 0 ? null : <NoTerms account={account} />}
-          loosen="Nothing is left to decide at these thresholds. Loosen them above."
+          loosen="Nothing is left at these thresholds; loosen them above."
         />
       }
     />
@@ -99,9 +95,13 @@ function Marks({
   const isStaged = staged.has(rowKey(spec.name, table.adGroupId[row], table.termId[row]));
   return (
     <>
-      {isStaged && <strong className="under">in the tray · </strong>}
-      {kind !== 'words' && <strong>{kind} · </strong>}
-      {isNew[row] === 1 && <strong title="First seen in this window">new · </strong>}
+      {isStaged && <span className="under">in the tray </span>}
+      {kind !== 'words' && <span className="small">{kind} </span>}
+      {isNew[row] === 1 && (
+        <span className="small" title="First seen in this window">
+          new{' '}
+        </span>
+      )}
     </>
   );
 }

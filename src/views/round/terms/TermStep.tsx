@@ -39,7 +39,7 @@ export function TermStep({ account, fault, window, state, tray, work, spec }: Te
         sentence: !summary
           ? WAITING
           : summary.left === 0
-            ? `${spec.label}: nothing left to decide at these thresholds.`
+            ? `${spec.label}: nothing is left at these thresholds.`
             : spec.sentence(summary, currency),
         proposed: summary?.left ?? 0,
         all: { count: review?.table.size ?? 0, word: 'terms' },

@@ -1,5 +1,6 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { sumsOfRow } from '../../../core/terms';
@@ -32,6 +33,8 @@ interface ColumnContext {
   onEditing: (row: number | null) => void;
   onAccept: (row: number) => void;
   isAside: boolean;
+  /** What there is to know of a term beyond its figures. */
+  marks: (row: number) => ReactNode;
 }
 
 /** Columns of a step: the measures that matter there, the proposal, the decision. */
@@ -52,7 +55,9 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       label: 'Search term',
       width: 'minmax(150px, 1fr)',
       sortable: true,
-      cell: ({ row }) => <NameCell name={review.table.term[row]} place={placeName(row, review)} />,
+      cell: ({ row }) => (
+        <NameCell name={review.table.term[row]} marks={context.marks(row)} place={placeName(row, review)} />
+      ),
     },
     ...spec.figures.map((key) => figureColumn(key, context, currency)),
     ...(isHarvest ? [gainColumn(context)] : []),
@@ -80,7 +85,7 @@ function gainColumn({ review, decisions }: ColumnContext): Column<RowView> {
       const shown = proposal && decisions.edited(proposal);
       if (shown?.step !== 'harvest' || shown.gain.profit === 0)
         return (
-          <span className="faint" title={shown && 'Nothing changes, or what the source bids is not known'}>
+          <span className="faint" title={shown && 'Nothing changes, or the source’s bid is not known'}>
             {DASH}
           </span>
         );

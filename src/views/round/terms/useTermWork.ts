@@ -72,7 +72,7 @@ export function useTermWork({ account, state, tray }: RoundAt) {
     step,
     show: isShown ? state.show : ('proposed' as const),
     settings: state.settings,
-    // Beside these steps their rows are arranged all the same: the list of steps tells how many are left.
+    // Beside these steps their rows are arranged anyway: the list of steps tells how many are left.
     conditions: isShown ? state.conditions : [],
     sort: isShown ? (state.sort as never) : null,
   };

@@ -21,7 +21,7 @@ export function DataPart({ account }: { account: AccountInfo }) {
           ? `Search terms from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay!)}`
           : 'No search terms yet'}{' '}
         · {account.currency} ·{' '}
-        {account.connected ? 'connected to its market' : 'fed by files; changes go out as a file'}
+        {account.connected ? 'connected to its market' : 'fed by files; you take its changes as a file'}
         {account.funds !== null && ` · prepaid funds ${formatMoney(account.funds)} ${account.currency}`}
       </PartHead>
       {account.connected && <SyncPanel sync={sync} />}

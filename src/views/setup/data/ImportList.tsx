@@ -30,7 +30,7 @@ export function ImportList({ imports }: { imports: ImportsState }) {
     <Box component="section" aria-label="Imports" sx={{ marginTop: '20px' }}>
       <h2 className="pageTitle">Imports</h2>
       {imports.list.length === 0 ? (
-        <p className="faint">No file was imported yet.</p>
+        <p className="faint">No file has been imported yet.</p>
       ) : (
         <Facts>
           <TableHead>

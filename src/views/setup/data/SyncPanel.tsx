@@ -71,13 +71,13 @@ function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
             ▲ {job.message} Try {job.tries + 1} follows at {formatTime(job.nextTryAt)}.
           </span>
         ) : isWaiting ? (
-          'It begins in a moment …'
+          'Starting …'
         ) : (
           `${job.doing || 'Asking the market'} · ${formatCount(job.done)} of ${formatCount(job.total)}`
         )}
       </Progress>
       <Button onClick={onCancel} disabled={job.cancelAsked}>
-        {job.cancelAsked ? 'Stops before its next step …' : 'Cancel'}
+        {job.cancelAsked ? 'Stopping before its next step …' : 'Cancel'}
       </Button>
     </div>
   );

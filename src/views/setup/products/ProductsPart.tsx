@@ -25,7 +25,7 @@ export function ProductsPart({ account }: { account: AccountInfo }) {
           ? 'Loading …'
           : products.length === 0
             ? 'No products yet. They come with a sync, or with a list of costs.'
-            : `${unknown === 0 ? 'Every product has its costs.' : `${unknown} of ${products.length} products lack costs: no margin is known for them, which is not zero.`} For each unit, in ${account.currency}; ads of ${formatDay(data.window.from)} – ${formatDay(data.window.to)}.`}{' '}
+            : `${unknown === 0 ? 'Every product has its costs.' : `${unknown} of ${products.length} products lack costs, so their margin is not known.`} For each unit, in ${account.currency}; ads of ${formatDay(data.window.from)} – ${formatDay(data.window.to)}.`}{' '}
         Import a list under <PlaceLink href={pageLink('setup', account.id)}>Data</PlaceLink>, or export this
         one as <a href={exportLink(account.id, 'costs', 'csv')}>CSV</a> or{' '}
         <a href={exportLink(account.id, 'costs', 'xlsx')}>XLSX</a>. <kbd>u</kbd> undoes the last edit.

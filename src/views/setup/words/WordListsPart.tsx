@@ -15,7 +15,7 @@ const LISTS: { list: keyof WordLists; label: string; does: string }[] = [
   {
     list: 'unwanted',
     label: 'Never wanted',
-    does: 'What no product here will be bought for: terms that hold it are proposed as negatives at once.',
+    does: 'Nobody who types this buys here: terms that hold it are proposed as negatives at once.',
   },
 ];
 
@@ -29,7 +29,7 @@ export function WordListsPart({ account }: { account: AccountInfo }) {
     <>
       <PartHead title="Brands and words">
         One word or phrase a line, found in a term as whole words in that order; plurals and accents make no
-        difference. Terms show what sort they are, and conditions can be on it.
+        difference. Terms show their kind, and conditions can use it.
       </PartHead>
       {error && (
         <p role="alert" className="over">
@@ -61,7 +61,7 @@ function ListsForm({ account, lists }: { account: AccountInfo; lists: WordLists 
     mutationFn: (next: WordLists) => api.keepWordLists(account.id, next),
     onSuccess: async (answer) => {
       client.setQueryData(['word-lists', account.id], answer);
-      tell('Kept. Terms are told apart by these words from now on.');
+      tell('Kept. Terms are sorted by these words from now on.');
       await client.invalidateQueries({
         predicate: ({ queryKey }) => ['review', 'tree'].includes(String(queryKey[0])),
       });
@@ -105,7 +105,7 @@ function ListsForm({ account, lists }: { account: AccountInfo; lists: WordLists 
         <Button type="submit" variant="contained" disabled={!isChanged || keep.isPending}>
           Keep the lists
         </Button>
-        {isChanged && <Button onClick={() => setTexts(asText(lists))}>Back to what is kept</Button>}
+        {isChanged && <Button onClick={() => setTexts(asText(lists))}>Discard my edits</Button>}
       </p>
     </form>
   );

@@ -17,8 +17,9 @@ interface ConditionsProps {
   /** Told by the view when the key for a new condition is pressed. */
   isAdding: boolean;
   onAdding: (isAdding: boolean) => void;
+  /** Rows in the brushed area; null: none is brushed, or it is told elsewhere. */
   brushed: number | null;
-  onClearBrush: () => void;
+  onClearBrush?: () => void;
   /** The button for a new condition stands elsewhere: without conditions there is nothing to see here. */
   isQuiet?: boolean;
   /** What stands before the chips and behind them. */
@@ -55,14 +56,7 @@ export function Conditions(props: ConditionsProps) {
           onDelete={() => onChange(conditions.filter((_, other) => other !== at))}
         />
       ))}
-      {brushed !== null && (
-        <Chip
-          size="small"
-          color="primary"
-          label={`In the brushed area: ${brushed}`}
-          onDelete={onClearBrush}
-        />
-      )}
+      {brushed !== null && <BrushedChip count={brushed} onClear={() => onClearBrush?.()} />}
       {!props.isQuiet && <AddCondition onClick={() => onAdding(true)} />}
       {conditions.length > 1 && <Button onClick={() => onChange([])}>Clear all</Button>}
       {props.after}
@@ -84,10 +78,15 @@ export function Conditions(props: ConditionsProps) {
   );
 }
 
+/** That only the rows of a brushed area are shown. */
+export function BrushedChip({ count, onClear }: { count: number; onClear: () => void }) {
+  return <Chip size="small" color="primary" label={`In the brushed area: ${count}`} onDelete={onClear} />;
+}
+
 /** Begins a new condition. */
 export function AddCondition({ onClick }: { onClick: () => void }) {
   return (
-    <Button startIcon={<Add />} onClick={onClick} title="s">
+    <Button startIcon={<Add />} onClick={onClick} title="Stack a condition (s)">
       Condition
     </Button>
   );

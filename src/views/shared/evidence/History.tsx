@@ -50,7 +50,7 @@ export function History({ account, table, row, from, stripFrom, stripTo, width }
           })}
         </svg>
       )}
-      {history.data && changes.length === 0 && <p className="note">Not changed from here in these days.</p>}
+      {history.data && changes.length === 0 && <p className="note">Not changed here in these days.</p>}
       {changes.slice(0, MOST).map(({ id, day, change, baleId }) => (
         <p className="line" key={id}>
           <span className="faint">{formatDay(day)}</span> {describeChange(change)}{' '}

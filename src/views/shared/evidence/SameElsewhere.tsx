@@ -38,7 +38,7 @@ export function SameElsewhere({ engine, loaded, row, onRow }: SameElsewhereProps
         The same elsewhere
       </Box>
       {data.length === 0 ? (
-        <p className="note">Nowhere else in the account.</p>
+        <p className="note">It runs nowhere else in the account.</p>
       ) : (
         <Facts sx={{ fontSize: 12.5 }}>
           <TableHead>

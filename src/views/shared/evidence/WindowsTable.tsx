@@ -41,7 +41,7 @@ export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps
         <TableRow>
           <TableCell>Days</TableCell>
           {windows.map(({ length, isCut }) => (
-            <TableCell key={length} className="figure" title={isCut ? 'The data begin later' : undefined}>
+            <TableCell key={length} className="figure" title={isCut ? 'The data begins later' : undefined}>
               {length}
               {isCut ? '*' : ''}
             </TableCell>

@@ -50,6 +50,6 @@ describe('windows side by side', () => {
       '60*',
       '90*',
     ]);
-    expect(screen.getAllByTitle('The data begin later')).toHaveLength(3);
+    expect(screen.getAllByTitle('The data begins later')).toHaveLength(3);
   });
 });

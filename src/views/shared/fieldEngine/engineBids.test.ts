@@ -106,10 +106,12 @@ describe('bids in the engine', () => {
     expect(unknown).toBeNull();
   });
 
-  test('belong to their load: another one answers nothing', async () => {
+  test('belong to their load: it stays when another lens is looked through, which has none', async () => {
     const { planBids, arrangeBids, tryTarget, load, loadId } = await loaded();
-    await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
-    expect([planBids(loadId, settings), arrangeBids(loadId, asked)]).toEqual([null, null]);
-    expect(tryTarget(loadId + 1, settings, 0.2)).toBeNull();
+    const before = [...arrangeBids(loadId, asked)!.rows];
+    const other = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
+    expect([planBids(other.loadId, settings), arrangeBids(other.loadId, asked)]).toEqual([null, null]);
+    expect([...arrangeBids(loadId, asked)!.rows]).toEqual(before);
+    expect(tryTarget(other.loadId + 1, settings, 0.2)).toBeNull();
   });
 });

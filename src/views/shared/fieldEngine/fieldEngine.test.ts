@@ -59,12 +59,14 @@ describe('the engine behind the field', () => {
     expect(inside.path.map(({ name }) => name)).toEqual(['Fermenting', 'Stoneware crock']);
   });
 
-  test('answers nothing to a question about a load that is gone: its row numbers mean other rows now', async () => {
+  test('answers for each load by its own rows, and nothing for one that is not there', async () => {
     const { load, arrange, cross } = engine();
     const first = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
-    await load(1, { revision: 1, targetAcos: 0.24 }, 'keywords');
-    expect(arrange(first.loadId, everything)).toBeNull();
-    expect(cross(first.loadId, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
+    const second = await load(1, { revision: 1, targetAcos: 0.24 }, 'keywords');
+    const sizes = [first, second].map(({ loadId }) => arrange(loadId, everything)!.rows.length);
+    expect(sizes).toEqual([first.table.size, second.table.size]);
+    expect(arrange(4711, everything)).toBeNull();
+    expect(cross(4711, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
   });
 
   test('asks the server once for what several lenses are made of', async () => {

@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
-import { useContext, useState } from 'react';
+import { Suspense, lazy, useContext, useState } from 'react';
 import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { useKeys } from '../useKeys';
 import type { KeyMap } from '../useKeys';
 import type { TrayState } from '../tray/useTray';
-import { FindOrDo } from './FindOrDo';
 import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
 import { TopBar } from './TopBar';
@@ -71,15 +70,20 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
       {children}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
       {isFindOpen && (
-        <FindOrDo
-          onClose={() => openFind(false)}
-          account={account}
-          actions={[...offers.get().actions, ...always]}
-        />
+        <Suspense fallback={null}>
+          <FindOrDo
+            onClose={() => openFind(false)}
+            account={account}
+            actions={[...offers.get().actions, ...always]}
+          />
+        </Suspense>
       )}
       {isHelpOpen && <KeysHelp place={place} own={offers.get().keys} onClose={() => openHelp(false)} />}
     </Box>
   );
 }
+
+/** It comes when it is first asked for. */
+const FindOrDo = lazy(async () => ({ default: (await import('./FindOrDo')).FindOrDo }));
 
 const openGuide = () => void open('/guide', '_blank', 'noopener');

@@ -54,7 +54,7 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
           <Link
             key={name}
             href={pageLink(name, account?.id)}
-            title={`g ${key}`}
+            title={`Go to ${label} (g ${key})`}
             aria-current={name === place ? 'page' : undefined}
           >
             {label}
@@ -72,13 +72,19 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
           New data · take over
         </Button>
       )}
-      <Button className="find" variant="outlined" onClick={onFind} startIcon={<Search />} title="ctrl k">
+      <Button
+        className="find"
+        variant="outlined"
+        onClick={onFind}
+        startIcon={<Search />}
+        title="Find or do anything (Ctrl K)"
+      >
         Find or do
       </Button>
       <Button
         variant={tray.changes.length > 0 ? 'contained' : 'outlined'}
         onClick={onTray}
-        title="t"
+        title="Open or close the tray (t)"
         sx={{ flexShrink: 0 }}
       >
         Tray · {tray.changes.length}

@@ -83,7 +83,7 @@ export function FoldedPanel({ label, keys, onOpen }: { label: string; keys: stri
       className="folded"
       variant="quiet"
       onClick={onOpen}
-      title={keys}
+      title={`Show it (${keys})`}
       aria-label={`Show the ${label.toLowerCase()}`}
     >
       {label}

@@ -25,7 +25,11 @@ export function PictureBox({ head, isFolded, onFold, children, below, frame }: P
     <section aria-label="Picture" className="picture">
       <div className="pictureHead">
         {head}
-        <Button variant="quiet" onClick={onFold} title="f">
+        <Button
+          variant="quiet"
+          onClick={onFold}
+          title={isFolded ? 'Show the picture (f)' : 'Fold the picture (f)'}
+        >
           {isFolded ? 'Show the picture' : 'Fold'}
         </Button>
       </div>

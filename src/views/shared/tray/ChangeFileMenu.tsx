@@ -48,8 +48,8 @@ export function ChangeFileMenu({ account, tray }: { account: AccountInfo; tray: 
             input.current?.click();
           }}
         >
-          <ListItemText secondary="values edited in a spreadsheet; shown before they count">
-            Read an edited one back …
+          <ListItemText secondary="values edited in a spreadsheet; you see them before they count">
+            Read an edited file back …
           </ListItemText>
         </MenuItem>
       </Menu>

@@ -21,7 +21,7 @@ export function Conflicts({ tray }: { tray: TrayState }) {
       <strong className="over">
         ▲ {formatCount(conflicts.length)} {conflicts.length === 1 ? 'conflict' : 'conflicts'}
       </strong>
-      <span className="faint"> · sending is possible, but these do not go together</span>
+      <span className="faint"> · you can send them, but they do not go together</span>
       {shown.map((one) => {
         const first = byId.get(one.ids[0]);
         return (

@@ -14,11 +14,11 @@ interface CostlyNegativesProps {
 /** Negatives that would have blocked sales or a live target: each is confirmed, or taken out. */
 export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps) {
   const { costly, isChecking, fault, confirm } = check;
-  if (isChecking) return <p className="faint">Holding the negatives against 90 days of search terms …</p>;
+  if (isChecking) return <p className="faint">Checking the negatives against 90 days of search terms …</p>;
   if (fault)
     return (
       <p role="alert" className="over">
-        ▲ The negatives could not be held against the past: {fault.message} They can be sent all the same.
+        ▲ The negatives could not be checked against the past: {fault.message} You can still send them.
       </p>
     );
   if (costly.length === 0) return null;
@@ -29,10 +29,10 @@ export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps)
           ▲ {formatCount(costly.length)} {costly.length === 1 ? 'negative blocks' : 'negatives block'} what
           sold, or a live target
         </strong>
-        <span className="faint">confirmed or taken out before the tray is sent</span>
+        <span className="faint">confirm or take them out before you send</span>
         <span className="room" />
         {costly.length > 1 && (
-          <Button onClick={() => confirm(costly)}>Block all {formatCount(costly.length)} all the same</Button>
+          <Button onClick={() => confirm(costly)}>Block all {formatCount(costly.length)} anyway</Button>
         )}
       </div>
       {costly.map((one) => (
@@ -47,9 +47,9 @@ export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps)
           </Box>
           <Button
             onClick={() => confirm([one])}
-            aria-label={`Block all the same: ${describeChange(one.change.change)}`}
+            aria-label={`Block anyway: ${describeChange(one.change.change)}`}
           >
-            Block all the same
+            Block anyway
           </Button>
           <Button onClick={() => tray.withdraw.mutate([one.change.id])}>Take it out</Button>
         </Box>

@@ -48,7 +48,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
     setWanted(false);
     if (check.costly.length > 0) {
       onOpen(true);
-      tell('Negatives that cost sales are confirmed or taken out first; they stand on top of the tray.');
+      tell('Confirm or take out the negatives that cost sales first; they are at the top of the tray.');
     } else void send().catch(() => {});
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
   }, [isWanted, isStaging, check.isChecking]);
@@ -79,7 +79,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
               {' '}
               {effect.spend !== 0 && `· spend ${signed(effect.spend)} ${perMonth} `}
               {effect.sales !== 0 && `· sales ${signed(effect.sales)} ${perMonth} `}
-              {effect.spend === 0 && effect.sales === 0 ? '· no change of spend is claimed' : 'expected'}
+              {effect.spend === 0 && effect.sales === 0 ? '· no change of spend expected' : 'expected'}
             </span>
           )}
           {conflicts.length > 0 && (
@@ -99,13 +99,13 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           {!tray.send.isPending && sending.length > 0 && (
             <span className="over">
               {' '}
-              · {changeCount(sending.length)} sent, answer not known yet; asked again by itself
+              · {changeCount(sending.length)} sent, no answer yet; Mowing keeps asking
             </span>
           )}
         </ButtonBase>
         {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && (
-          <span className="faint">Fed by files: take the change file</span>
+          <span className="faint">Fed by files: download the change file</span>
         )}
         {changes.length > 0 && account?.connected && (
           <Button

@@ -152,8 +152,8 @@ describe('negatives that cost sales', () => {
     const told = screen.getByRole('region', { name: 'Negatives that cost sales' }).textContent;
     expect(told).toContain('2 orders, 40.00 EUR in 90 days (“glass jar”, “jar lid”, “jar set”)');
     expect(told).toContain('keeps “jar lids” from showing');
-    press('Block all 2 all the same');
-    fireEvent.click(screen.getAllByRole('button', { name: /^Block all the same: / })[1]);
+    press('Block all 2 anyway');
+    fireEvent.click(screen.getAllByRole('button', { name: /^Block anyway: / })[1]);
     fireEvent.click(screen.getAllByRole('button', { name: 'Take it out' })[0]);
     expect(confirmed).toEqual([[1, 2], [2]]);
     expect(done).toEqual([['take out', [1]]]);

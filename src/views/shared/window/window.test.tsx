@@ -61,8 +61,9 @@ describe('the window', () => {
     expect(chosen).toEqual([window]);
   });
 
-  test('can be any days, but not from a later one to an earlier', () => {
+  test('can be any days, but not from a later one to an earlier', async () => {
     open();
+    await screen.findByRole('group', { name: 'From' });
     type('From', '17 Nov 2026');
     expect((screen.getByRole('button', { name: 'Set' }) as HTMLButtonElement).disabled).toBe(true);
     fireEvent.submit(screen.getByRole('button', { name: 'Set' }).closest('form')!);

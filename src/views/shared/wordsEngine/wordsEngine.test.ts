@@ -43,7 +43,11 @@ describe('the words of an account', () => {
 
   test('answer nothing for a load that is gone', async () => {
     const { load, parts, preview, blocks, core, standing, part, id } = await loaded();
+    // Two are kept.
     await load(1, '2026-11-22');
+    expect(parts(id, asked)).not.toBeNull();
+    await load(1, '2026-11-21');
+    await load(1, '2026-11-20');
     expect([
       parts(id, asked),
       part(id, 'pot', null),

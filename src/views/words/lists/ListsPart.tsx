@@ -49,7 +49,7 @@ export function ListsPart({ account, tray }: WordsPartProps) {
             <Head>
               {isLoading
                 ? 'Reading the lists …'
-                : 'No list yet. A list holds negatives that many campaigns share; name one to begin.'}
+                : 'No list yet. A list keeps the same negatives over many campaigns; name one to begin.'}
             </Head>
           )}
         </>

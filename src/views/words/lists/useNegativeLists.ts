@@ -58,7 +58,7 @@ export function useNegativeLists(account: number, version: number) {
     },
     remove: (list: Kept & { id: number }) => {
       remove.mutate(list.id);
-      tell(`“${list.name}” is gone; its negatives stay where they stand.`);
+      tell(`“${list.name}” is removed; its negatives stay in place.`);
     },
   };
 }

@@ -72,7 +72,7 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
       </Facts>
       <p className="line">
         {places.length === 0
-          ? 'Nowhere: choose a campaign.'
+          ? 'Choose a campaign.'
           : `Saves ${formatMoney(sums.spend / MONTHS)} ${currency} a month${sums.orders > 0 ? ` and gives up ${formatMoney(sums.sales / MONTHS)} of sales` : ', and no sale is lost'}${targets.length > 0 ? `; ${targets.length} live ${targets.length === 1 ? 'target would' : 'targets would'} not show any more` : ''}.`}
       </p>
       <Button

@@ -102,11 +102,7 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
           onSelect={setFocus}
           sorts={[{ by: sort, descending: true }]}
           onSort={(key) => SORTS.includes(key as PartsAsked['sort']) && set({ sort: key })}
-          empty={
-            answer
-              ? 'No part of the terms has so many clicks, or holds that text.'
-              : 'Taking the terms apart …'
-          }
+          empty={answer ? 'No part has that many clicks and holds that text.' : 'Taking the terms apart …'}
         />
       </main>
       <PartPanel

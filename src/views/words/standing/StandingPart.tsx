@@ -41,7 +41,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
         {!answer
           ? 'Looking through the negatives …'
           : all.length === 0
-            ? 'No negative that stands is odd.'
+            ? 'None of the negatives looks odd.'
             : costly > 0
               ? `${formatCount(costly)} ${costly === 1 ? 'negative blocks' : 'negatives block'} what sold elsewhere, or a live target.`
               : `${formatCount(all.length)} ${all.length === 1 ? 'negative does nothing' : 'negatives do nothing'}, or nothing that another does not do.`}
@@ -126,7 +126,7 @@ function oddWords({ kind, examples, by, byPlace }: Finding): string {
     case 'covered':
       return `“${by?.expression}” (phrase, ${byPlace}) blocks all that it blocks`;
     case 'blocks-nothing':
-      return 'no term of the last 90 days would meet it, anywhere';
+      return 'it matches no term of the last 90 days';
   }
 }
 

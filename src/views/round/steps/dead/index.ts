@@ -8,6 +8,6 @@ export const dead = makeBidStep({
   stake: { label: 'A month', definition: 'What a month costs at the present bid' },
   sentence: ({ left, count, money }) =>
     left === 0
-      ? 'Dead spend: nothing that had its chance and sold nothing is left.'
+      ? 'No dead spend is left.'
       : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing and are unlikely to.`,
 });

@@ -8,6 +8,6 @@ export const over = makeBidStep({
   stake: { label: 'Above', definition: 'What a month costs above the target ACOS, at the present bid' },
   sentence: ({ left, count, money }) =>
     left === 0
-      ? 'Overpaying: no bid above what its clicks are worth is left.'
+      ? 'No bid is left above what its clicks are worth.'
       : `${count} ${left === 1 ? 'costs' : 'cost'} ${money} a month above the target.`,
 });

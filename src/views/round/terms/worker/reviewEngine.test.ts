@@ -181,16 +181,19 @@ describe('the account’s lists', () => {
 });
 
 describe('row numbers hold for one load only', () => {
-  test('asked with those of the window before, nothing is answered', async () => {
-    answers.push(aReview(TERMS.slice(0, 2)));
+  test('the window before is kept, by its own rows; of one longer ago nothing is answered', async () => {
+    answers.push(aReview(TERMS.slice(0, 2)), aReview(TERMS.slice(0, 1)));
+    const before = [...(await engine.arrange(review.loadId, ask()))!.rows];
     const next = await engine.load(1, '2026-11-01', '2026-11-07');
+    expect([...(await engine.arrange(review.loadId, ask()))!.rows]).toEqual(before);
+    expect([...(await engine.arrange(next.loadId, ask()))!.rows]).toEqual([1]);
+    await engine.load(1, '2026-10-01', '2026-10-07');
     expect(await engine.arrange(review.loadId, ask())).toBeNull();
     expect(engine.detail(review.loadId, 'harvest', 4, settings)).toBeNull();
     expect(engine.propose(review.loadId, 'harvest', [4], settings)).toEqual([]);
-    expect([...(await engine.arrange(next.loadId, ask()))!.rows]).toEqual([1]);
   });
 
-  test('a slow answer to an earlier request does not take the place of a newer one', async () => {
+  test('a slow answer to an earlier request belongs to that request', async () => {
     const release: ((data: ReviewData) => void)[] = [];
     engine = reviewEngine({
       review: () => new Promise((resolve) => release.push(resolve)),
@@ -201,7 +204,7 @@ describe('row numbers hold for one load only', () => {
     release[1](aReview(TERMS));
     release[0](aReview(TERMS.slice(0, 1)));
     const [old, current] = await Promise.all([slow, quick]);
-    expect(await engine.arrange(old.loadId, ask())).toBeNull();
+    expect([old.table.size, current.table.size]).toEqual([1, TERMS.length]);
     expect((await engine.arrange(current.loadId, ask()))!.rows).toHaveLength(2);
   });
 });

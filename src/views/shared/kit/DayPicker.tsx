@@ -1,0 +1,91 @@
+import Badge from '@mui/material/Badge';
+import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
+import { DatePicker } from '@mui/x-date-pickers/DatePicker';
+import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
+import { PickerDay } from '@mui/x-date-pickers/PickerDay';
+import type { PickerDayProps } from '@mui/x-date-pickers/PickerDay';
+import dayjs from 'dayjs';
+import type { Dayjs } from 'dayjs';
+import type { Day } from '../../../core/units';
+import { readerLocale } from '../reader';
+
+export interface DayFieldProps {
+  label: string;
+  value: Day;
+  min?: Day;
+  max?: Day;
+  /** Days whose orders are still coming in: marked in the calendar. */
+  unsettled?: readonly Day[];
+  isWrong?: boolean;
+  onChange: (day: Day) => void;
+}
+
+const ISO = 'YYYY-MM-DD';
+/** 2026-11-22 was a Sunday: the days of a week begin with it in the library's lists. */
+const A_SUNDAY = Date.UTC(2026, 10, 22);
+const DAY_MS = 86_400_000;
+
+/** Tells the calendar the names of months and days in the reader's language; its weeks begin on Monday. */
+function calendarLocale(): string {
+  const language = readerLocale();
+  const named = (options: Intl.DateTimeFormatOptions, count: number, at: (index: number) => number) => {
+    const names = new Intl.DateTimeFormat(language, { ...options, timeZone: 'UTC' });
+    return Array.from({ length: count }, (_, index) => names.format(at(index)));
+  };
+  const months = (month: 'long' | 'short') => named({ month }, 12, (index) => Date.UTC(2026, index, 1));
+  const weekdays = (weekday: 'long' | 'short') => named({ weekday }, 7, (index) => A_SUNDAY + index * DAY_MS);
+  const locale = {
+    name: 'reader',
+    weekStart: 1,
+    months: months('long'),
+    monthsShort: months('short'),
+    weekdays: weekdays('long'),
+    weekdaysShort: weekdays('short'),
+    weekdaysMin: weekdays('short'),
+    formats: { LT: 'HH:mm', LTS: 'HH:mm:ss', L: 'DD/MM/YYYY', LL: 'D MMMM YYYY', LLL: '', LLLL: '' },
+    relativeTime: {},
+    ordinal: (day: number) => String(day),
+  } as unknown as Parameters<typeof dayjs.locale>[0];
+  dayjs.locale(locale, undefined, true);
+  return 'reader';
+}
+
+/** One day, typed or taken from a calendar. */
+export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onChange }: DayFieldProps) {
+  const DayMark = (props: PickerDayProps) => {
+    const isUnsettled = unsettled.includes(props.day.format(ISO));
+    return (
+      <Badge
+        variant="dot"
+        color="warning"
+        overlap="circular"
+        invisible={!isUnsettled}
+        title={isUnsettled ? 'Orders of this day are still coming in' : undefined}
+      >
+        <PickerDay {...props} />
+      </Badge>
+    );
+  };
+  const take = (next: Dayjs | null) => {
+    if (next?.isValid()) onChange(next.format(ISO));
+  };
+  return (
+    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={calendarLocale()}>
+      <span role="group" aria-label={label}>
+        <DatePicker
+          value={dayjs(value)}
+          minDate={min === undefined ? undefined : dayjs(min)}
+          maxDate={max === undefined ? undefined : dayjs(max)}
+          format="D MMM YYYY"
+          onChange={take}
+          slots={unsettled.length > 0 ? { day: DayMark } : {}}
+          slotProps={{
+            textField: { size: 'small', error: isWrong },
+            openPickerButton: { 'aria-label': `${label}: calendar` },
+          }}
+          sx={{ width: 132 }}
+        />
+      </span>
+    </LocalizationProvider>
+  );
+}
