@@ -171,3 +171,24 @@ describe('a literal of a closed list', () => {
     expect(listed).toEqual([]);
   });
 });
+
+describe('what the interface is made of', () => {
+  const drawn = files.filter((file) => file.endsWith('.tsx') && !file.endsWith('.test.tsx'));
+  const found = (pattern: RegExp, within = drawn) =>
+    within.flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(pattern)].map(([one]) => `${path.relative(src, file)}: ${one}`),
+    );
+
+  test('is the component library: no control of the browser’s own but the choice of a file', () => {
+    const views = drawn.filter((file) => roomOf(path.relative(src, file)) === 'views');
+    const controls = found(/<(?:select|input|textarea|button|table|option)\b[^>]*?(?:type="file")?/g, views);
+    expect(controls.filter((one) => !/(?:UploadBox|ChangeFileMenu)\.tsx: <input/.test(one))).toEqual([]);
+    expect(found(/type="(?:date|number|checkbox|radio)"/g, views)).toEqual([]);
+  });
+
+  test('has its looks in the theme: a style of its own only for geometry that is worked out', () => {
+    const styles = found(/\bstyle=\{/g);
+    // The bar is 60.
+    expect(styles.length, styles.join('\n')).toBeLessThan(40);
+  });
+});

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 
 /** Focus and selection over the rows shown, begun anew with another `list`. The focus keeps its place when the row under it is decided and goes. */
 export function useRows(shown: Int32Array, list: string) {
@@ -6,10 +6,13 @@ export function useRows(shown: Int32Array, list: string) {
   const [anchor, setAnchor] = useState(0);
   const [selection, setSelection] = useState<ReadonlySet<number>>(new Set());
   const focus = Math.min(wanted, shown.length - 1);
-  useEffect(() => {
+  // Not in an effect: those run again when a place that was left is shown again, and it is to be as it was.
+  const [begun, setBegun] = useState(list);
+  if (begun !== list) {
+    setBegun(list);
     setFocus(0);
     setSelection(new Set());
-  }, [list]);
+  }
   const clearSelection = useCallback(() => setSelection(new Set()), []);
   return useMemo(() => {
     const range = (from: number, to: number) =>

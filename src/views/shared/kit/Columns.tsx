@@ -29,7 +29,12 @@ export function Columns({ name, left, children, panel = null, leftWidth = USUAL.
   const [widths, set] = useRemembered<Widths>(`columns-${name}`, {});
   const leftNow = widths.left ?? leftWidth;
   const rightNow = panel === 'folded' ? FOLDED : (widths.right ?? USUAL.right);
-  const columns = [left && `${leftNow}px`, 'minmax(0, 1fr)', panel && `min(${rightNow}px, 45vw)`];
+  // On a narrow screen the sides give way, unless they were drawn wider by hand.
+  const columns = [
+    left && `min(${leftNow}px, ${widths.left ? 40 : 18}vw)`,
+    'minmax(0, 1fr)',
+    panel && `min(${rightNow}px, ${widths.right ? 50 : 27}vw)`,
+  ];
   return (
     <Sizes value={{ widths, set }}>
       <div className="columns" style={{ '--columns': columns.filter(Boolean).join(' ') } as CSSProperties}>

@@ -1,0 +1,213 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import {
+  demoAccount,
+  emptyTray,
+  evidence,
+  freshStage,
+  lensRows,
+  openField,
+  openRound,
+  pick,
+  press,
+  rowCount,
+  rows,
+  shownTerm,
+  stagedIn,
+  tray,
+  watch,
+} from './page';
+
+test.beforeAll(freshStage);
+
+let account: number;
+
+test.beforeEach(async ({ request }) => {
+  account = await demoAccount(request);
+  await emptyTray(request, account);
+});
+
+/** What the page asks of the server from now on. */
+function asked(page: Page): string[] {
+  const paths: string[] = [];
+  page.on('request', (request) => {
+    const { pathname } = new URL(request.url());
+    if (/api\/(review|field|tree|bid-feed)/.test(pathname)) paths.push(pathname);
+  });
+  return paths;
+}
+
+test.describe('going from place to place', () => {
+  test('keeps what was loaded, and where one was in it', async ({ page }) => {
+    const faults = watch(page);
+    await openRound(page, account, '&sort=-clicks');
+    await press(page, 'ArrowDown', 'ArrowDown');
+    const term = await shownTerm(page).textContent();
+    const count = await rowCount(page);
+    await press(page, 'g', 'f');
+    await expect(lensRows(page, 'Keywords').getByRole('row').nth(2)).toBeVisible();
+    const paths = asked(page);
+    await press(page, 'g', 'r');
+    await expect(shownTerm(page)).toHaveText(term!);
+    await expect(rows(page)).toHaveAttribute('aria-rowcount', String(count));
+    await expect(page).toHaveURL(/\/round\?account=\d+&step=harvest&sort=-clicks/);
+    await expect(page).toHaveTitle('Round · Mowing');
+    await press(page, 'g', 'f');
+    await expect(lensRows(page, 'Keywords').getByRole('row').nth(2)).toBeVisible();
+    expect(paths).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+
+  test('is undone by Back, and can be sent as a link', async ({ page }) => {
+    await openField(page, account, 'Keywords', '&lens=keywords&where=clicks%3E%3D50');
+    await page.getByRole('link', { name: 'Words', exact: true }).click();
+    await expect(page.getByRole('table', { name: 'Word parts' }).getByRole('row').nth(2)).toBeVisible();
+    await page.goBack();
+    await expect(page).toHaveURL(/where=clicks%3E%3D50/);
+    await expect(page.getByRole('button', { name: 'Clicks ≥ 50' })).toBeVisible();
+    const other = await page.context().newPage();
+    await other.goto(page.url());
+    await expect(other.getByRole('button', { name: 'Clicks ≥ 50' })).toBeVisible();
+  });
+
+  test('to another account begins anew there', async ({ page, request }) => {
+    await openRound(page, account);
+    await pick(page, 'Account', 'Hollin Kites');
+    await expect(page).toHaveURL(new RegExp(`account=${await demoAccount(request, 'Hollin Kites')}$`));
+    await expect(page.getByText('How targets stand')).toBeVisible();
+    await expect(page.getByText('Spend GBP').first()).toBeVisible();
+  });
+});
+
+test.describe('undo', () => {
+  test('takes back what was done in another place, and before the page was loaded again', async ({
+    page,
+    request,
+  }) => {
+    await openRound(page, account);
+    const term = await shownTerm(page).textContent();
+    await press(page, 'x');
+    await expect(page.getByText(/1 term left as it is until/)).toBeVisible();
+    await press(page, 'Space');
+    await expect(tray(page, 2)).toBeVisible();
+    await page.reload();
+    await expect(tray(page, 2)).toBeVisible();
+    await press(page, 'g', 'l');
+    await expect(page.getByRole('heading', { name: 'Ledger' })).toBeVisible();
+    await press(page, 'u');
+    await expect(tray(page, 0)).toBeVisible();
+    expect(await stagedIn(request, account)).toEqual([]);
+    await press(page, 'u');
+    await expect(page.getByText(/Undone: 1 term left as it is/)).toBeVisible();
+    await openRound(page, account);
+    await expect(shownTerm(page)).toHaveText(term!);
+  });
+
+  test('brings back what was taken out of the tray', async ({ page, request }) => {
+    await openRound(page, account);
+    await press(page, 'Space');
+    await expect(tray(page, 2)).toBeVisible();
+    const before = (await stagedIn(request, account)).map(({ change }) => change);
+    await press(page, 't');
+    await page.getByRole('button', { name: 'Take all out' }).click();
+    await expect(tray(page, 0)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+    await expect(tray(page, 2)).toBeVisible();
+    expect((await stagedIn(request, account)).map(({ change }) => change)).toEqual(before);
+  });
+});
+
+test.describe('the frame', () => {
+  for (const [width, height] of [
+    [2560, 1440],
+    [1280, 800],
+    [1024, 768],
+    // 1280 at twice the size
+    [640, 400],
+  ])
+    test(`has room for everything at ${width} × ${height}`, async ({ page }) => {
+      await page.setViewportSize({ width, height });
+      await openRound(page, account, '&step=harvest');
+      const { scroll, bar } = await page.evaluate(() => {
+        const header = document.querySelector('header')!;
+        return { scroll: document.documentElement.scrollWidth, bar: header.scrollWidth };
+      });
+      expect(Math.max(scroll, bar)).toBeLessThanOrEqual(width);
+      if (width >= 1100) return expect(page.getByRole('link', { name: 'Setup' })).toBeVisible();
+      await page.getByRole('button', { name: 'Round', exact: true }).click();
+      await page.getByRole('menuitem', { name: /^Setup/ }).click();
+      await expect(page).toHaveURL(/\/setup/);
+    });
+
+  test('has room for nine places', async ({ page }) => {
+    await openRound(page, account);
+    const width = await page.evaluate(() => {
+      const places = document.querySelector('nav[aria-label="Places"]')!;
+      for (const name of ['Hours', 'Build', 'Standing']) {
+        const link = places.lastElementChild!.cloneNode(true) as HTMLElement;
+        link.textContent = name;
+        places.append(link);
+      }
+      return document.querySelector('header')!.scrollWidth;
+    });
+    expect(width).toBeLessThanOrEqual(1280);
+  });
+
+  test('shows fourteen proposals of one line, or two lines each, as it was left', async ({ page }) => {
+    await openRound(page, account);
+    const inSight = () =>
+      page.evaluate(() => {
+        const bottom = document.querySelector('.table')!.getBoundingClientRect().bottom;
+        return [...document.querySelectorAll('.table-row')].filter(
+          (row) => row.getBoundingClientRect().bottom <= bottom + 4,
+        ).length;
+      });
+    expect(await inSight()).toBeGreaterThanOrEqual(12);
+    await press(page, 'd');
+    await expect.poll(inSight).toBeLessThan(10);
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'One line a row (d)' })).toBeVisible();
+    await press(page, 'd');
+  });
+
+  test('keeps the widths and heights that its edges were drawn to', async ({ page }) => {
+    await openRound(page, account);
+    const panel = async () => (await evidence(page).boundingBox())!.width;
+    const before = await panel();
+    const edge = (await page.getByRole('separator', { name: 'Width of the panel' }).boundingBox())!;
+    await page.mouse.move(edge.x + 3, edge.y + 300);
+    await page.mouse.down();
+    await page.mouse.move(edge.x - 97, edge.y + 300, { steps: 4 });
+    await page.mouse.up();
+    expect(await panel()).toBeGreaterThan(before + 80);
+    const picture = page.getByRole('separator', { name: 'Height of the picture' });
+    for (let count = 0; count < 5; count += 1) await picture.press('ArrowDown');
+    const tall = Number(await picture.getAttribute('aria-valuenow'));
+    await page.reload();
+    await expect(picture).toHaveAttribute('aria-valuenow', String(tall));
+    expect(await panel()).toBeGreaterThan(before + 80);
+  });
+
+  test('writes figures as the reader does', async ({ page }) => {
+    await page.goto(`/setup?account=${account}&part=reader`);
+    await pick(page, 'Figures', '1.234.567,89');
+    await page.goto(`/round?account=${account}`);
+    await expect(page.getByText('How targets stand')).toBeVisible();
+    await expect(page.getByText(/^\d\d,\d % ACOS/)).toBeVisible();
+    await openRound(page, account);
+    await expect(evidence(page)).toContainText(/\d,\d\d/);
+  });
+
+  test('has a guide with its pictures', async ({ page }) => {
+    const faults = watch(page);
+    await page.goto('/guide');
+    await expect(page.getByRole('heading', { name: 'The steps' })).toBeVisible();
+    for (const picture of await page.getByRole('img').all()) {
+      await picture.scrollIntoViewIfNeeded();
+      await expect
+        .poll(() => picture.evaluate((one) => (one as HTMLImageElement).naturalWidth))
+        .toBeGreaterThan(600);
+    }
+    expect(faults).toEqual([]);
+  });
+});
