@@ -1,6 +1,8 @@
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { CHROMIUM_FLAGS } from '../chromiumFlags.mjs';
+import { repaint } from './bare';
+import { benchPlaces } from './places';
 import { median, say } from './timed';
 
 const ROUNDS = 5;
@@ -42,6 +44,7 @@ export async function benchField(url: string, account: number): Promise<void> {
     const [idle, scrolling] = [await frames(page, 0), await frames(page, 300)];
     say(`frames while idle     ${describe(idle)}`);
     say(`frames while scrolling ${describe(scrolling)}   (bar: none over 50 ms)`);
+    await benchPlaces(page, url, account);
   } finally {
     await browser.close();
   }
@@ -75,26 +78,6 @@ function step(page: Page, account: number, query: string): Promise<number> {
     },
     [account, query] as const,
   );
-}
-
-/** The floor: as many plain cells as the table has in sight, put in its place and painted. */
-function repaint(page: Page): Promise<number> {
-  return page.evaluate(async () => {
-    const frame = () => new Promise(requestAnimationFrame);
-    const cells = document.querySelectorAll('.table [role=cell]').length;
-    const box = document.createElement('div');
-    box.style.cssText = 'position:fixed;inset:0;z-index:99;display:grid;grid-template-columns:repeat(12,1fr)';
-    await frame();
-    const start = performance.now();
-    box.innerHTML = Array.from({ length: cells }, (_, at) => `<div>${at} cell</div>`).join('');
-    document.body.append(box);
-    await frame();
-    await frame();
-    const took = performance.now() - start;
-    box.remove();
-    await frame();
-    return took;
-  });
 }
 
 /** Lengths of the frames of three seconds, sorted, while the table moves so many pixels a frame. */

@@ -215,8 +215,8 @@ test.describe('decisions', () => {
     await evidence(page).getByLabel('Bid, EUR').fill('0.31');
     await press(page, 'Enter');
     await pick(evidence(page), 'Block in the source', 'nowhere');
-    await evidence(page).getByLabel('Home').click();
-    await page.getByRole('option').nth(3).click();
+    await evidence(page).getByLabel('Home').fill('items');
+    await page.getByRole('option', { name: /items/ }).first().click();
     await rows(page)
       .getByRole('button', { name: /^Accept:/ })
       .first()

@@ -133,7 +133,7 @@ describe('a sync', () => {
     const account = await connected();
     await market.fault('missing-day');
     const { missing } = await syncAccount(account, client(), quiet);
-    expect(missing).toEqual(['Search terms 2026-11-03']);
+    expect(missing).toEqual(['Search terms 3 Nov 2026']);
     const terms = async () => (await loadSync(account)).reports.find(({ kind }) => kind === 'terms')!;
     expect((await terms()).missing).toEqual(['2026-11-03']);
     await syncAccount(account, client(), quiet);

@@ -34,7 +34,7 @@ describe('an edited change file', () => {
 
   test.each<[string, FileLine, RegExp]>([
     ['a change that the tray does not know', line(9, '77', '0.3'), /no change 77/],
-    ['a line without a number', line(9, '', '0.3'), /no number/],
+    ['a line without a number', line(9, '', '0.3'), /no change number/],
     ['a value that is none', line(9, '7', 'less'), /less is not an amount/],
     ['a value that is missing', line(9, '7', ''), /missing/],
     ['a share that is none', line(9, '9', 'half'), /“half” is no share/],

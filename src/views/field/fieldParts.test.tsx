@@ -38,7 +38,7 @@ describe('the bar of lenses', () => {
     const done = bar();
     const tabs = screen.getAllByRole('tab');
     expect(tabs.map(({ textContent, title }) => [textContent, title])).toEqual(
-      LENSES.map(({ label }, at) => [label, String(at + 1)]),
+      LENSES.map(({ label }, at) => [label, `Look at ${label.toLowerCase()} (${at + 1})`]),
     );
     expect(tabs.filter((tab) => tab.getAttribute('aria-selected') === 'true')).toHaveLength(1);
     fireEvent.click(tabs[0]);

@@ -39,7 +39,7 @@ export function Columns({ name, left, children, panel = null, leftWidth = USUAL.
     <Sizes value={{ widths, set }}>
       <div className="columns" style={{ '--columns': columns.filter(Boolean).join(' ') } as CSSProperties}>
         {left && (
-          <div className="side">
+          <section className="side" aria-label="List">
             {left}
             <Grip
               label="Width of the list"
@@ -48,7 +48,7 @@ export function Columns({ name, left, children, panel = null, leftWidth = USUAL.
               most={MOST}
               onSize={(next) => set({ ...widths, left: next })}
             />
-          </div>
+          </section>
         )}
         {children}
       </div>
@@ -65,7 +65,7 @@ interface SidePanelProps {
 export function SidePanel({ label, children }: SidePanelProps) {
   const { widths, set } = useContext(Sizes);
   return (
-    <div className="side">
+    <aside className="side" aria-label={label}>
       <Grip
         label="Width of the panel"
         size={widths.right ?? USUAL.right}
@@ -74,10 +74,8 @@ export function SidePanel({ label, children }: SidePanelProps) {
         isReversed
         onSize={(next) => set({ ...widths, right: next })}
       />
-      <aside aria-label={label} className="panel">
-        {children}
-      </aside>
-    </div>
+      <div className="panel">{children}</div>
+    </aside>
   );
 }
 

@@ -196,8 +196,8 @@ describe('a day', () => {
         onChange={(day) => told.push(day)}
       />,
     );
-    fireEvent.click(await screen.findByRole('button', { name: 'To: calendar' }));
-    const heads = await screen.findAllByRole('columnheader');
+    fireEvent.click(await screen.findByRole('button', { name: 'To: calendar' }, { timeout: 20_000 }));
+    const heads = await screen.findAllByRole('columnheader', {}, { timeout: 20_000 });
     expect(heads.map((one) => one.getAttribute('aria-label'))[0]).toMatch(/^Mon/);
     expect(screen.getByTitle('Orders of this day are still coming in').textContent).toBe('17');
     fireEvent.click(screen.getByRole('gridcell', { name: '12' }));

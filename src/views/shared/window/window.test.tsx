@@ -63,7 +63,8 @@ describe('the window', () => {
 
   test('can be any days, but not from a later one to an earlier', async () => {
     open();
-    await screen.findByRole('group', { name: 'From' });
+    // Its calendar comes when it is asked for.
+    await screen.findByRole('group', { name: 'From' }, { timeout: 20_000 });
     type('From', '17 Nov 2026');
     expect((screen.getByRole('button', { name: 'Set' }) as HTMLButtonElement).disabled).toBe(true);
     fireEvent.submit(screen.getByRole('button', { name: 'Set' }).closest('form')!);
