@@ -87,7 +87,7 @@ test.describe('a link', () => {
     await pick(page, 'Judged by', 'by counts');
     await page.getByTitle('When a term is proposed').click();
     await page.getByLabel('At least, ×').fill('3');
-    await press(page, 'Enter');
+    await press(page, 'Enter', 'Escape');
     const choices = async () =>
       (await (await request.get(`/api/choices?account=${account}`)).json()) as ChoicesAnswer;
     await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(3);

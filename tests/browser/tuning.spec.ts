@@ -251,9 +251,7 @@ test('dead spend and overpaying reviewed by keyboard, sent; 14 days pass, and th
   const staged = await stagedOf(request);
   expect(staged.every(({ effect }) => effect.spend <= 0)).toBe(true);
   await test.step('sent from the tray', () => sendAll(page));
-  await expect(page.getByRole('region', { name: 'Measured effect' })).toContainText(
-    'first answer can be given on',
-  );
+  await expect(page.getByRole('region', { name: 'Measured effect' })).toContainText('first answer comes on');
 
   await test.step('14 days pass', () => passDays(page, account, 14));
 
