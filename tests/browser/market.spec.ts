@@ -162,7 +162,7 @@ test('an open page says that there are newer data, and shows the old ones until 
 }) => {
   const account = await newAccount(request, 'Comes in later');
   await page.goto(`/field?account=${account}&lens=terms`);
-  await expect(page.getByText('Reading the figures …')).toBeHidden();
+  await expect(page.getByText('This account has no search terms yet.')).toBeVisible();
   const rows = page.getByRole('table', { name: 'Search terms', exact: true });
   await expect(rows.getByText('late jar')).toBeHidden();
   const post = await request.post(`/api/imports?account=${account}&kind=terms`, {
