@@ -11,7 +11,10 @@ const browser = await chromium.launch({
 });
 
 async function open(theme) {
-  return browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: theme });
+  // The tour was taken.
+  await page.addInitScript(() => localStorage.setItem('mowing-tour-at', '-1'));
+  return page;
 }
 
 /** Goes to a place, and waits for the rows of its table. */
@@ -117,7 +120,7 @@ for (const step of ['dead', 'over']) {
 await press(page, 't');
 await send(page);
 await page.goto(`${url}/setup`);
-await page.getByLabel('Days to let pass').fill('14');
+await page.getByLabel('Days to let pass, days').fill('14');
 await page.getByRole('button', { name: 'Let pass' }).click();
 await page.getByText(/14 days passed/).waitFor({ timeout: 240_000 });
 await dusk.goto(`${url}/ledger`);
@@ -141,7 +144,7 @@ for (const [name, percent] of [
 ]) {
   await page.getByRole('combobox', { name: 'For' }).fill(name);
   await page.getByRole('option', { name, exact: true }).click();
-  await page.getByLabel('Target in per cent').fill(percent);
+  await page.getByRole('form', { name: 'Set a target' }).getByLabel('Target, %').fill(percent);
   await page.getByRole('button', { name: 'Set', exact: true }).click();
   await page.waitForTimeout(500);
 }
