@@ -81,6 +81,12 @@ export const controls: Components<Omit<Theme, 'components'>> = {
       icon: { right: 2, fontSize: 18 },
     },
   },
+  MuiAutocomplete: {
+    styleOverrides: {
+      inputRoot: { '&.MuiOutlinedInput-root.MuiInputBase-sizeSmall': { padding: '0 28px 0 2px' } },
+      input: { '.MuiOutlinedInput-root.MuiInputBase-sizeSmall &': { padding: '2px 4px' } },
+    },
+  },
   MuiMenuItem: { styleOverrides: { root: { fontSize: 13, minHeight: 28, paddingTop: 2, paddingBottom: 2 } } },
   MuiCheckbox: {
     defaultProps: { size: 'small' },

@@ -9,5 +9,5 @@ export const dead = makeBidStep({
   sentence: ({ left, count, money }) =>
     left === 0
       ? 'No dead spend is left.'
-      : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing and are unlikely to.`,
+      : `${count} ${left === 1 ? 'takes' : 'take'} ${money} a month, sold nothing and ${left === 1 ? 'is' : 'are'} unlikely to.`,
 });

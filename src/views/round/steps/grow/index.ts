@@ -5,9 +5,9 @@ export const grow = makeBidStep({
   label: 'Room to grow',
   money: 'sales to gain a month',
   figures: ['clicks', 'orders', 'sales', 'acos'],
-  stake: { label: 'To win', definition: 'Sales of a month that the proposed bid adds' },
+  stake: { label: 'To gain', definition: 'Sales of a month that the proposed bid adds' },
   sentence: ({ left, count, money }) =>
     left === 0
       ? 'No target is left whose next click would pay.'
-      : `${count} could bid more, for about ${money} of sales a month.`,
+      : `${count} could bid more: sales +${money} a month.`,
 });
