@@ -29,7 +29,7 @@ const STEPS: Way[] = [
  * which the other one is painted, beside what the machine takes to paint as many cells.
  */
 export async function benchPlaces(page: Page, url: string, account: number): Promise<void> {
-  await page.goto(`${url}/round?account=${account}&step=dead&from=2026-10-24&to=2026-11-22`);
+  await page.goto(`${url}/round?account=${account}&step=dead&show=all&from=2026-10-24&to=2026-11-22`);
   await page.locator('.table-row').first().waitFor({ timeout: 240_000 });
   const floor = await repaint(page);
   const places: number[] = [];
