@@ -1,50 +1,15 @@
-import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
-import TextField from '@mui/material/TextField';
+import { Suspense, lazy } from 'react';
+import type { FinderProps } from './FinderField';
 
-interface FinderProps<T extends string | number> {
-  label: string;
-  value: T | null;
-  placeholder?: string;
-  /** Value and words of each choice; there may be thousands. */
-  children: readonly { value: T; words: string }[];
-  onChange: (value: T) => void;
-}
-
-/** So many matches are shown; further letters narrow them. */
-const MOST = 80;
+/** It comes when it is first shown: most pages have none. */
+const FinderField = lazy(async () => ({ default: (await import('./FinderField')).FinderField }));
 
 /** One of many: found by typing a part of its name. */
-export function Finder<T extends string | number>({
-  label,
-  value,
-  placeholder,
-  children,
-  onChange,
-}: FinderProps<T>) {
-  type One = (typeof children)[number];
+export function Finder<T extends string | number>(props: FinderProps<T>) {
   return (
-    <Autocomplete<One, false, boolean>
-      size="small"
-      fullWidth
-      options={children}
-      value={children.find((one) => one.value === value) ?? null}
-      disableClearable={value !== null}
-      filterOptions={createFilterOptions<One>({ limit: MOST, matchFrom: 'any' })}
-      getOptionKey={(one) => (one as One).value}
-      getOptionLabel={(one) => (one as One).words}
-      isOptionEqualToValue={(a, b) => a.value === b.value}
-      noOptionsText="No name holds that."
-      onChange={(_, next) => next && onChange(next.value)}
-      renderInput={(params) => (
-        <TextField
-          {...params}
-          placeholder={placeholder}
-          slotProps={{
-            ...params.slotProps,
-            htmlInput: { ...params.slotProps?.htmlInput, 'aria-label': label },
-          }}
-        />
-      )}
-    />
+    <Suspense fallback={<span className="dayWait" />}>
+      {/* What is chosen is one of the values that were given. */}
+      <FinderField {...(props as unknown as FinderProps<string | number>)} />
+    </Suspense>
   );
 }

@@ -154,14 +154,14 @@ describe('choices', () => {
     expect(told).toEqual(['careful']);
   });
 
-  test('of thousands are offered by the first of them, and told by their value', () => {
+  test('of thousands are offered by the first of them, and told by their value', async () => {
     const told: number[] = [];
     draw(
       <Finder label="Home" value={null} onChange={(id) => told.push(id)}>
         {Array.from({ length: 3000 }, (_, at) => ({ value: at, words: `Campaign ${at} › exact` }))}
       </Finder>,
     );
-    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Home' }));
+    fireEvent.mouseDown(await screen.findByRole('combobox', { name: 'Home' }, { timeout: 20_000 }));
     expect(screen.getAllByRole('option')).toHaveLength(80);
     fireEvent.click(screen.getByRole('option', { name: 'Campaign 27 › exact' }));
     expect(told).toEqual([27]);
