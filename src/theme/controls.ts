@@ -6,6 +6,18 @@ const LINE = 26;
 const HAIRLINE = '1px solid var(--hairline)';
 const FOCUS_RING = { outline: '2px solid var(--accent)', outlineOffset: 1 };
 
+/** A box or a ring that is ticked. */
+const TICK = {
+  defaultProps: { size: 'small' },
+  styleOverrides: {
+    root: {
+      padding: 3,
+      '& .MuiSvgIcon-root': { fontSize: 17 },
+      '&.Mui-focusVisible': { ...FOCUS_RING, outlineOffset: -2 },
+    },
+  },
+} as const;
+
 declare module '@mui/material/Button' {
   interface ButtonPropsVariantOverrides {
     /** A word that does something, set small and faint beside what matters. */
@@ -88,26 +100,8 @@ export const controls: Components<Omit<Theme, 'components'>> = {
     },
   },
   MuiMenuItem: { styleOverrides: { root: { fontSize: 13, minHeight: 28, paddingTop: 2, paddingBottom: 2 } } },
-  MuiCheckbox: {
-    defaultProps: { size: 'small' },
-    styleOverrides: {
-      root: {
-        padding: 3,
-        '& .MuiSvgIcon-root': { fontSize: 17 },
-        '&.Mui-focusVisible': { ...FOCUS_RING, outlineOffset: -2 },
-      },
-    },
-  },
-  MuiRadio: {
-    defaultProps: { size: 'small' },
-    styleOverrides: {
-      root: {
-        padding: 3,
-        '& .MuiSvgIcon-root': { fontSize: 17 },
-        '&.Mui-focusVisible': { ...FOCUS_RING, outlineOffset: -2 },
-      },
-    },
-  },
+  MuiCheckbox: TICK,
+  MuiRadio: TICK,
   MuiSwitch: { defaultProps: { size: 'small' } },
   MuiFormControlLabel: {
     styleOverrides: { root: { marginLeft: -3, marginRight: 0 }, label: { fontSize: 13, lineHeight: 1.4 } },

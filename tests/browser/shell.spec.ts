@@ -12,6 +12,7 @@ import {
   press,
   rowCount,
   rows,
+  sendTray,
   shownTerm,
   stagedIn,
   tray,
@@ -115,6 +116,16 @@ test.describe('undo', () => {
     await expect(tray(page, 2)).toBeVisible();
     expect((await stagedIn(request, account)).map(({ change }) => change)).toEqual(before);
   });
+});
+
+test('what was sent since is not said to be undone', async ({ page, request }) => {
+  await openRound(page, account, '&step=negatives');
+  await press(page, 'Space');
+  await expect(tray(page, 1)).toBeVisible();
+  await sendTray(page);
+  await press(page, 'u');
+  await expect(page.getByText(/^Not undone: 1 change accepted, but sent or taken out since/)).toBeVisible();
+  expect(await stagedIn(request, account)).toEqual([]);
 });
 
 test.describe('the frame', () => {

@@ -13,7 +13,6 @@ export const FIELD_KEYS: KeyLine[] = [
   ['[ ]', 'bids (budgets, modifiers) of the selected rows −5 % or +5 %'],
   ['m', 'move by hand: to the bar below the rows'],
   ['p', 'pause the selected rows, or resume them'],
-  ['u', 'take the last changes out of the tray'],
   ['s', 'stack a condition'],
   ['v', 'swaths: conditions kept by name'],
   ['b', 'brush on the picture around the focused row; arrows move it, with Shift its size; Escape ends'],

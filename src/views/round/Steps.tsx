@@ -36,7 +36,9 @@ function entryOf({ name, label, money }: RoundStep, digit: number, work: WorkSta
   const summary = work.left.find(({ step }) => step === name);
   const left = summary?.left ?? 0;
   const staged = work.staged[name] ?? 0;
-  const share = left + staged === 0 ? 0 : staged / (left + staged);
+  // Nothing left is all done, once it is known; without data nothing is.
+  const isDone = summary !== undefined && work.hasData ? 1 : 0;
+  const share = left + staged === 0 ? isDone : staged / (left + staged);
   return {
     label: (
       <span className="spread">

@@ -10,12 +10,12 @@ export function roundKeys(steps: readonly RoundStep[]): KeyLine[] {
     ['space', 'accept the row, or the selected rows'],
     ['x', 'leave it: not proposed again for 30 days'],
     ['l', 'later: back in a week'],
-    ['u', 'undo the last decision'],
     ['e', 'edit the bid in place, or where a negative holds'],
     ...own.values(),
     ['ctrl a', 'select all rows shown; Escape clears'],
     ['s', 'stack a condition'],
     ['b', 'brush on the picture: arrows move the area, with Shift they size it, b ends it'],
+    ['d', 'one line a row, or two with the reason'],
     ['f', 'fold or unfold the picture'],
     ['w', 'window'],
   ];

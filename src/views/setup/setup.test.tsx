@@ -47,15 +47,15 @@ describe('a target', () => {
     );
   });
 
-  test('may be a range of margins', async () => {
+  test('may be a range, and a margin that is nothing or less', async () => {
     const { set, choose } = form();
     choose('Crock, 5 l');
     pick('Kind of target', 'margin after ads');
-    typeIn('Target, %', '0');
-    typeIn('Up to, %', '10');
+    typeIn('Target, %', '-5');
+    typeIn('Up to, for a range, %', '10');
     press('Set');
     await waitFor(() =>
-      expect(set).toEqual([{ scope: 'product', scopeId: 2, kind: 'margin', low: 0, high: 0.1 }]),
+      expect(set).toEqual([{ scope: 'product', scopeId: 2, kind: 'margin', low: -0.05, high: 0.1 }]),
     );
   });
 
@@ -70,7 +70,7 @@ describe('a target', () => {
     const { set, choose } = form();
     if (isChosen) choose('Jars – exact');
     typeIn('Target, %', low);
-    typeIn('Up to, %', high);
+    typeIn('Up to, for a range, %', high);
     press('Set');
     expect((await screen.findByRole('alert')).textContent).toBe(why);
     expect(set).toEqual([]);

@@ -1,4 +1,3 @@
-import { writeNumbersAs } from '../../core/units';
 import { recall, remember } from './urlState';
 
 /** The reader's way of writing figures: a language tag, or what the browser says. */
@@ -15,8 +14,5 @@ export function readerLocale(): string {
   return chosenLocale() ?? (typeof navigator === 'undefined' ? 'en-GB' : navigator.language);
 }
 
-/** Keeps a choice; what is on the page already follows when it is drawn anew. */
-export function chooseLocale(locale: string | null): void {
-  remember(KEY, locale);
-  writeNumbersAs(readerLocale());
-}
+/** Keeps a choice: it counts when the page is loaded again. */
+export const chooseLocale = (locale: string | null): void => remember(KEY, locale);

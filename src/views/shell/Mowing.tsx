@@ -43,14 +43,14 @@ function Shell({ first }: { first: PageName }) {
   }
   const tray = useTray(account?.id);
   const [offers] = useState(makeOffers);
-  const seen = useSeen(place, account?.id);
+  const { places, life } = useSeen(place, account?.id);
   return (
     <Offers value={offers}>
       <Frame place={place} accounts={accounts} account={account} tray={tray}>
-        {seen.map((name) => {
+        {places.map((name) => {
           const Place = PLACES[name];
           return (
-            <Activity key={`${name} ${account?.id}`} mode={name === place ? 'visible' : 'hidden'}>
+            <Activity key={`${name} ${life}`} mode={name === place ? 'visible' : 'hidden'}>
               <PlaceSearch value={searches[name] ?? ''}>
                 <ErrorBoundary>
                   <Suspense fallback={<Loading>Opening …</Loading>}>
@@ -66,12 +66,17 @@ function Shell({ first }: { first: PageName }) {
   );
 }
 
-/** The places seen of an account: they are kept as they were left. */
-function useSeen(place: PageName, account: number | undefined): readonly PageName[] {
-  const [seen, setSeen] = useState({ account, places: [place] });
-  let { places } = seen;
-  if (seen.account !== account) places = [place];
-  else if (!places.includes(place)) places = [...places, place];
-  if (seen.account !== account || places !== seen.places) setSeen({ account, places });
-  return places;
+/** The places seen of an account, which are kept as they were left; `life` is another one with another account. */
+function useSeen(
+  place: PageName,
+  account: number | undefined,
+): { places: readonly PageName[]; life: number } {
+  const [seen, setSeen] = useState({ account, places: [place], life: 0 });
+  let next = seen;
+  // The account that is looked up first is the one that the places were drawn for.
+  if (seen.account === undefined && account !== undefined) next = { ...seen, account };
+  else if (seen.account !== account) next = { account, places: [place], life: seen.life + 1 };
+  if (!next.places.includes(place)) next = { ...next, places: [...next.places, place] };
+  if (next !== seen) setSeen(next);
+  return next;
 }

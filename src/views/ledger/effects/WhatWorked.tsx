@@ -25,8 +25,8 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
       <h2 className="pageTitle">Which changes worked</h2>
       <Box component="p" className="faint" sx={{ margin: '0 0 12px', maxWidth: 760 }}>
         Compares the days after each change with the same weekdays before it, allowing for what similar
-        untouched targets did. Ranges are 80 % intervals; where one is clear of the middle line, the change is
-        real. {data && `Orders are complete to ${formatDay(data.settledThrough)}.`}
+        untouched targets did. Ranges are 80 % intervals; one that is clear of the middle line is hardly
+        chance. {data && `Orders are complete to ${formatDay(data.settledThrough)}.`}
       </Box>
       {error && (
         <p role="alert" className="over">

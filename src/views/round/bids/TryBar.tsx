@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { AccountInfo } from '../../../contract/api';
-import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { DASH, MICROS_PER_UNIT, formatCount, formatShare } from '../../../core/units';
 import { useSetTarget } from '../../shared/useSetTarget';
 import type { TargetTrial } from '../../../plans/bids';
 
@@ -17,7 +17,7 @@ export function TryBar({ account, trial, onBack }: TryBarProps) {
   const setTarget = useSetTarget(account);
   const ratio = ({ spend, sales }: TargetTrial['now']) => formatShare(sales > 0 ? spend / sales : null);
   const whole = (micros: number | null) =>
-    micros === null ? DASH : formatMoney(micros).replace(/\.\d+$/, '');
+    micros === null ? DASH : formatCount(Math.round(micros / MICROS_PER_UNIT));
   const figures: [string, string, string][] = [
     ['spend', whole(now.spend), whole(after.spend)],
     ['sales', whole(now.sales), whole(after.sales)],

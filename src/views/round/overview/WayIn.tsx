@@ -12,6 +12,8 @@ import { useImports } from '../../shared/imports/useImports';
 import { WHAT_IT_OPENS } from '../../shared/imports/whatItOpens';
 import { Facts, PlaceLink } from '../../shared/kit';
 
+const OPENERS = Object.entries(WHAT_IT_OPENS).filter(([, opens]) => opens !== null);
+
 /** An account without figures: how they come in, and what each report opens. */
 export function WayIn({ account }: { account: AccountInfo }) {
   const imports = useImports(account.id);
@@ -42,7 +44,7 @@ export function WayIn({ account }: { account: AccountInfo }) {
           </TableRow>
         </TableHead>
         <TableBody>
-          {Object.entries(WHAT_IT_OPENS).map(([kind, opens]) => (
+          {OPENERS.map(([kind, opens]) => (
             <TableRow key={kind}>
               <TableCell sx={{ width: 180 }}>{IMPORT_LABELS[kind as ImportKind]}</TableCell>
               <TableCell>{opens}</TableCell>

@@ -2,6 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Controller, useForm } from 'react-hook-form';
+import type { Control, FieldError } from 'react-hook-form';
 import type { Goal } from '../../../core/goals';
 import type { GoalsAnswer } from '../../../contract/api';
 import { Choice, Field, ShareField, showFaults } from '../../shared/kit';
@@ -18,8 +19,9 @@ interface Values {
 
 const EMPTY: Values = { scope: null, kind: 'acos', low: null, high: null };
 const FIELDS = { scope: 'scope', scopeId: 'scope', kind: 'kind', low: 'low', high: 'high' } as const;
-/** ACOS and margins beyond this are slips of the hand, share. */
+/** ACOS and margins beyond these are slips of the hand, shares. */
 const MOST = 10;
+const LEAST_MARGIN = -0.99;
 
 interface GoalFormProps {
   scopes: Scope[];
@@ -29,8 +31,19 @@ interface GoalFormProps {
 
 /** Sets a target on a line, product, campaign or ad group: an ACOS or a margin, a value or a range. */
 export function GoalForm({ scopes, onSet }: GoalFormProps) {
-  const { control, handleSubmit, setError, reset, formState } = useForm<Values>({ defaultValues: EMPTY });
+  const { control, handleSubmit, setError, reset, watch, formState } = useForm<Values>({
+    defaultValues: EMPTY,
+  });
   const { errors, isSubmitting } = formState;
+  // What ads leave may be wanted below nothing: a product is pushed at a loss.
+  const least = watch('kind') === 'margin' ? LEAST_MARGIN : 0;
+  const share = (name: 'low' | 'high', label: string) => ({
+    name,
+    label,
+    least,
+    control,
+    error: errors[name],
+  });
   const set = handleSubmit(async ({ scope, kind, low, high }) => {
     try {
       await onSet({ scope: scope!.scope, scopeId: scope!.id, kind, low: low!, high: high ?? low! });
@@ -86,46 +99,20 @@ export function GoalForm({ scopes, onSet }: GoalFormProps) {
             )}
           />
         </Field>
-        <Field label="Target" error={errors.low}>
-          <Controller
-            name="low"
-            control={control}
-            rules={{
-              validate: (low, { kind }) =>
-                low === null ? 'Type a target.' : kind === 'acos' && low <= 0 ? 'More than 0 %.' : true,
-            }}
-            render={({ field }) => (
-              <ShareField
-                label="Target"
-                isLabelled={false}
-                share={field.value}
-                most={MOST}
-                onShare={field.onChange}
-                onNone={() => field.onChange(null)}
-              />
-            )}
-          />
-        </Field>
-        <Field label="Up to, for a range" error={errors.high}>
-          <Controller
-            name="high"
-            control={control}
-            rules={{
-              validate: (high, { low }) =>
-                high === null || low === null || high >= low || 'Not less than the target.',
-            }}
-            render={({ field }) => (
-              <ShareField
-                label="Up to"
-                isLabelled={false}
-                share={field.value}
-                most={MOST}
-                onShare={field.onChange}
-                onNone={() => field.onChange(null)}
-              />
-            )}
-          />
-        </Field>
+        <ShareOf
+          {...share('low', 'Target')}
+          rules={{
+            validate: (low, { kind: of }) =>
+              low === null ? 'Type a target.' : of === 'acos' && low <= 0 ? 'More than 0 %.' : true,
+          }}
+        />
+        <ShareOf
+          {...share('high', 'Up to, for a range')}
+          rules={{
+            validate: (high, { low }) =>
+              high === null || low === null || high >= low || 'Not less than the target.',
+          }}
+        />
         <Button type="submit" variant="contained" disabled={isSubmitting}>
           Set
         </Button>
@@ -136,5 +123,38 @@ export function GoalForm({ scopes, onSet }: GoalFormProps) {
         </span>
       )}
     </form>
+  );
+}
+
+interface ShareOfProps {
+  name: 'low' | 'high';
+  label: string;
+  least: number;
+  control: Control<Values>;
+  error: FieldError | undefined;
+  rules: { validate: (value: number | null, values: Values) => string | boolean };
+}
+
+/** One end of the target. */
+function ShareOf({ name, label, least, control, error, rules }: ShareOfProps) {
+  return (
+    <Field label={label} error={error}>
+      <Controller
+        name={name}
+        control={control}
+        rules={rules}
+        render={({ field }) => (
+          <ShareField
+            label={label}
+            isLabelled={false}
+            share={field.value}
+            least={least}
+            most={MOST}
+            onShare={field.onChange}
+            onNone={() => field.onChange(null)}
+          />
+        )}
+      />
+    </Field>
   );
 }

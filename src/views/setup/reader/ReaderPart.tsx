@@ -1,6 +1,5 @@
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
-import { useState } from 'react';
 import { navigate } from 'wouter/use-browser-location';
 import type { AccountInfo } from '../../../contract/api';
 import { pageLink } from '../../shared/frame/pages';
@@ -17,7 +16,6 @@ const example = (locale: string | undefined) =>
 /** How this browser shows Mowing to its reader. */
 export function ReaderPart({ account }: { account: AccountInfo }) {
   const { mode, setMode } = useColorScheme();
-  const [locale, setLocale] = useState(chosenLocale);
   return (
     <>
       <PartHead title="How you read">
@@ -27,10 +25,11 @@ export function ReaderPart({ account }: { account: AccountInfo }) {
         <Field label="Figures">
           <Choice
             label="Figures"
-            value={locale ?? ''}
+            value={chosenLocale() ?? ''}
             onChange={(next) => {
               chooseLocale(next === '' ? null : next);
-              setLocale(next === '' ? null : next);
+              // Places that were left and workers hold figures written the other way.
+              location.reload();
             }}
           >
             {[

@@ -16,7 +16,7 @@ const EVERYWHERE: KeyLine[] = [
   ...PAGES.map(({ key, label }): KeyLine => [`g ${key}`, `go to ${label}`]),
   ['ctrl k', 'find anything by its name, or do anything'],
   ['t', 'open or close the tray; Enter there sends'],
-  ['u', 'undo the last thing you did here'],
+  ['u', 'undo the last thing you did, in any place'],
   ['?', 'these keys'],
 ];
 

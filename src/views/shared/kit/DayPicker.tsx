@@ -6,6 +6,7 @@ import { PickerDay } from '@mui/x-date-pickers/PickerDay';
 import type { PickerDayProps } from '@mui/x-date-pickers/PickerDay';
 import dayjs from 'dayjs';
 import type { Dayjs } from 'dayjs';
+import { isDay } from '../../../core/units';
 import type { Day } from '../../../core/units';
 import { readerLocale } from '../reader';
 
@@ -25,16 +26,15 @@ const ISO = 'YYYY-MM-DD';
 const A_SUNDAY = Date.UTC(2026, 10, 22);
 const DAY_MS = 86_400_000;
 
-/** Tells the calendar the names of months and days in the reader's language; its weeks begin on Monday. */
-function calendarLocale(): string {
-  const language = readerLocale();
+/** The names of months and days in the reader's language; weeks begin on Monday. */
+function calendarLocale(language: string) {
   const named = (options: Intl.DateTimeFormatOptions, count: number, at: (index: number) => number) => {
     const names = new Intl.DateTimeFormat(language, { ...options, timeZone: 'UTC' });
     return Array.from({ length: count }, (_, index) => names.format(at(index)));
   };
   const months = (month: 'long' | 'short') => named({ month }, 12, (index) => Date.UTC(2026, index, 1));
   const weekdays = (weekday: 'long' | 'short') => named({ weekday }, 7, (index) => A_SUNDAY + index * DAY_MS);
-  const locale = {
+  return {
     name: 'reader',
     weekStart: 1,
     months: months('long'),
@@ -45,32 +45,37 @@ function calendarLocale(): string {
     formats: { LT: 'HH:mm', LTS: 'HH:mm:ss', L: 'DD/MM/YYYY', LL: 'D MMMM YYYY', LLL: '', LLLL: '' },
     relativeTime: {},
     ordinal: (day: number) => String(day),
-  } as unknown as Parameters<typeof dayjs.locale>[0];
-  dayjs.locale(locale, undefined, true);
-  return 'reader';
+  } as unknown as ILocale;
+}
+
+// Once: another language comes with another load of the page.
+const LOCALE = dayjs.locale(calendarLocale(readerLocale()), undefined, true);
+
+/** A day of the calendar, marked where its orders are still coming in. */
+function DayMark({ unsettled, ...props }: PickerDayProps & { unsettled: readonly Day[] }) {
+  const isUnsettled = unsettled.includes(props.day.format(ISO));
+  return (
+    <Badge
+      variant="dot"
+      color="warning"
+      overlap="circular"
+      invisible={!isUnsettled}
+      title={isUnsettled ? 'Orders of this day are still coming in' : undefined}
+    >
+      <PickerDay {...props} />
+    </Badge>
+  );
 }
 
 /** One day, typed or taken from a calendar. */
 export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onChange }: DayFieldProps) {
-  const DayMark = (props: PickerDayProps) => {
-    const isUnsettled = unsettled.includes(props.day.format(ISO));
-    return (
-      <Badge
-        variant="dot"
-        color="warning"
-        overlap="circular"
-        invisible={!isUnsettled}
-        title={isUnsettled ? 'Orders of this day are still coming in' : undefined}
-      >
-        <PickerDay {...props} />
-      </Badge>
-    );
-  };
   const take = (next: Dayjs | null) => {
-    if (next?.isValid()) onChange(next.format(ISO));
+    // While a year is typed it is the year 2, then 20, then 202.
+    const day = next?.isValid() ? next.format(ISO) : '';
+    if (isDay(day)) onChange(day);
   };
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={calendarLocale()}>
+    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={LOCALE}>
       <span role="group" aria-label={label}>
         <DatePicker
           value={dayjs(value)}
@@ -78,8 +83,9 @@ export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onC
           maxDate={max === undefined ? undefined : dayjs(max)}
           format="D MMM YYYY"
           onChange={take}
-          slots={unsettled.length > 0 ? { day: DayMark } : {}}
+          slots={{ day: DayMark as never }}
           slotProps={{
+            day: { unsettled } as never,
             textField: { size: 'small', error: isWrong },
             openPickerButton: { 'aria-label': `${label}: calendar` },
           }}

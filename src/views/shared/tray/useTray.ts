@@ -42,7 +42,8 @@ export function useTray(account: number | undefined) {
   });
   const withdraw = useMutation({
     mutationFn: (ids: number[]) => undo.during(api.withdraw(account!, ids)),
-    onSuccess: (_, ids) => {
+    onSuccess: ({ ids }) => {
+      // What waits for a change goes with it, and comes back with it.
       const gone = new Set(ids);
       const taken = stageAgain(changes.filter(({ id }) => gone.has(id)));
       if (taken.length > 0)

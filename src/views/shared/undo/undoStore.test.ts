@@ -14,7 +14,7 @@ function begin(shelf: Undoable[] = []) {
     write: (list) => shelf.splice(0, shelf.length, ...list),
   });
   const asked: Undoing[] = [];
-  const run = async (undoing: Undoing) => void asked.push(undoing);
+  const run = async (undoing: Undoing) => asked.push(undoing) > 0;
   return { store, shelf, asked, run };
 }
 
@@ -26,8 +26,8 @@ describe('what was done', () => {
       words: '2 terms left',
       undoing: { kind: 'back-in-queue', queue: 'harvest', subjects: ['a'] },
     });
-    expect((await store.undo(run))?.words).toBe('2 terms left');
-    expect((await store.undo(run))?.words).toBe('change 1 accepted');
+    expect((await store.undo(run))?.one.words).toBe('2 terms left');
+    expect((await store.undo(run))?.one.words).toBe('change 1 accepted');
     expect(await store.undo(run)).toBeNull();
     expect(asked.map(({ kind }) => kind)).toEqual(['back-in-queue', 'take-out']);
   });
@@ -61,6 +61,13 @@ describe('what was done', () => {
     expect(asked).toEqual([{ kind: 'take-out', ids: [2] }]);
   });
 
+  test('and is gone by now is said to be, and not tried again', async () => {
+    const { store, run } = begin();
+    store.did(taking(1));
+    expect(await store.undo(async () => false)).toMatchObject({ isDone: false });
+    expect(await store.undo(run)).toBeNull();
+  });
+
   test('and is not answered yet is waited for', async () => {
     const { store, asked, run } = begin();
     store.did(taking(1));
@@ -71,7 +78,7 @@ describe('what was done', () => {
     const undone = store.undo(run);
     answer();
     await work;
-    expect((await undone)?.words).toBe('change 2 accepted');
+    expect((await undone)?.one.words).toBe('change 2 accepted');
     expect(asked).toEqual([{ kind: 'take-out', ids: [2] }]);
   });
 });

@@ -54,16 +54,21 @@ export class UndoStore {
     this.keep([...this.done, one]);
   }
 
-  /** Undoes the last thing, or the one given. @returns what was undone, null for nothing @throws what `run` throws; it can be undone again then */
-  async undo(run: (undoing: Undoing) => Promise<unknown>, wanted?: Undoable): Promise<Undoable | null> {
+  /**
+   * Undoes the last thing, or the one given. @param run false: there was nothing left of it to undo
+   * @returns what was undone, and whether there was anything of it; null for nothing @throws what `run` throws; it can be undone again then
+   */
+  async undo(
+    run: (undoing: Undoing) => Promise<boolean>,
+    wanted?: Undoable,
+  ): Promise<{ one: Undoable; isDone: boolean } | null> {
     await this.settled;
     const one = wanted ?? this.done.at(-1);
     if (!one || !this.done.includes(one)) return null;
     const at = this.done.indexOf(one);
     this.keep(this.done.filter((other) => other !== one));
     try {
-      await this.during(run(one.undoing));
-      return one;
+      return { one, isDone: await this.during(run(one.undoing)) };
     } catch (error) {
       this.keep([...this.done.slice(0, at), one, ...this.done.slice(at)]);
       throw error;

@@ -33,15 +33,26 @@ function storeOf(account: number): UndoStore {
   return store;
 }
 
-/** Asks the server to undo something. @returns the kinds of answers that are not true any more */
-async function undone(account: number, undoing: Undoing): Promise<string[]> {
+/** What became of an undoing: whether there was anything left of it, and the kinds of answers that are not true any more. */
+interface Undone {
+  isDone: boolean;
+  stale: string[];
+}
+
+const done = (...stale: string[]): Undone => ({ isDone: true, stale });
+
+/** Asks the server to undo something. */
+async function ask(account: number, undoing: Undoing): Promise<Undone> {
   switch (undoing.kind) {
-    case 'take-out':
-      await api.withdraw(account, undoing.ids);
-      return ['changes', 'bales'];
-    case 'stage':
-      await api.stage(account, undoing.changes);
-      return ['changes'];
+    case 'take-out': {
+      // What was sent or taken out since is not in the tray any more.
+      const { ids } = await api.withdraw(account, undoing.ids);
+      return { isDone: ids.length > 0, stale: ['changes', 'bales'] };
+    }
+    case 'stage': {
+      const { ids } = await api.stage(account, undoing.changes);
+      return { isDone: ids.some((id) => id !== null), stale: ['changes'] };
+    }
     case 'back-in-queue':
       await api.putAside({
         account,
@@ -49,24 +60,30 @@ async function undone(account: number, undoing: Undoing): Promise<string[]> {
         subjects: undoing.subjects,
         verdict: 'back',
       });
-      return ['aside', 'notes'];
+      return done('aside', 'notes');
     case 'routes':
       await api.keepRoutes(account, undoing.routes);
-      return ['routes'];
+      return done('routes');
     case 'costs':
       await api.setCosts(account, undoing.productId, undoing.costs);
-      return ['products', 'overview'];
+      return done('products', 'overview');
     case 'goal':
       await api.setGoal(account, undoing.goal);
-      return ['goals', 'products'];
+      return done('goals', 'products');
     case 'no-goal':
       await api.removeGoal(account, undoing.goal.scope, undoing.goal.scopeId);
-      return ['goals', 'products'];
+      return done('goals', 'products');
     case 'choices':
       await api.takeChoicesBack(account);
-      return ['accounts'];
+      return done('accounts');
   }
 }
+
+/** Why nothing was left to undo. */
+const goneWords = ({ words, undoing }: Undoable) =>
+  undoing.kind === 'take-out'
+    ? `Not undone: ${words}, but sent or taken out since. The Ledger undoes what was sent.`
+    : `Not undone: ${words}, but in the tray again already.`;
 
 /** The one undo: what is done says so, with a way back, and `u` undoes the last thing, also in another place and after a reload. */
 export function useUndo(account: number | undefined) {
@@ -77,13 +94,15 @@ export function useUndo(account: number | undefined) {
     const undo = async (wanted?: Undoable) => {
       if (!store || account === undefined) return;
       try {
-        const one = await store.undo(async (undoing) => {
-          const stale = await undone(account, undoing);
+        const undone = await store.undo(async (undoing) => {
+          const { isDone, stale } = await ask(account, undoing);
           await client.invalidateQueries({
             predicate: ({ queryKey }) => stale.includes(String(queryKey[0])),
           });
+          return isDone;
         }, wanted);
-        if (one) tell(`Undone: ${one.words}.`);
+        if (undone?.isDone) tell(`Undone: ${undone.one.words}.`);
+        else if (undone) tell(goneWords(undone.one), { kind: 'warning' });
         else if (!wanted) tell('Nothing to undo.');
       } catch (error) {
         tell((error as Error).message, { kind: 'fault' });
