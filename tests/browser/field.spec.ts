@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { aReport, aReportRow } from '../make/report';
 import {
   demoAccount,
   emptyTray,
@@ -231,6 +232,16 @@ test('an account without data says what to do; a note is kept, and taken away', 
   await expect(page.getByText('This account has no keywords yet')).toBeVisible();
   await page.goto(`/round?account=${empty}`);
   await expect(page.getByText('Bring in the figures of Nothing yet')).toBeVisible();
+  await page.getByLabel('Report file').setInputFiles({
+    name: 'own.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(aReport({ rows: [aReportRow({ term: 'own jar' })] })),
+  });
+  await expect(page.getByText(/^1 row taken in/)).toBeVisible();
+  await expect(page.getByText('How targets stand')).toBeVisible();
+  await press(page, '2');
+  await expect(page.getByText('Bids are tuned here once they are known.')).toBeVisible();
+  await expect(page.getByText('No bid of the account is known.')).toBeVisible();
   const account = await demoAccount(request);
   await openField(page, account, 'Keywords', '&lens=keywords');
   const notes = page.getByRole('region', { name: 'Notes' });

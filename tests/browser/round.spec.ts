@@ -114,6 +114,8 @@ test.describe('a link', () => {
   test('to an account that is gone says so', async ({ page }) => {
     await page.goto('/round?step=harvest&account=987654');
     await expect(page.getByRole('alert')).toContainText('There is no account 987654');
+    await page.goto('/round?account=987654');
+    await expect(page.getByRole('alert')).toContainText('There is no account 987654');
   });
 });
 

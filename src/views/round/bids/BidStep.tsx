@@ -76,7 +76,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
           account,
           window,
           state,
-          sentence: summary ? sentenceOf(spec, summary, currency) : WAITING,
+          sentence: !summary ? WAITING : work.hasData ? sentenceOf(spec, summary, currency) : NO_BIDS,
           proposed: summary?.left ?? 0,
           all: { count: arranged?.all ?? 0, word: 'targets' },
           aside: decisions.asideIds.length,
@@ -149,6 +149,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   );
 }
 
+const NO_BIDS = 'Bids are tuned here once they are known.';
 const WAITING = 'Working out what every target is worth …';
 
 const sentenceOf = (

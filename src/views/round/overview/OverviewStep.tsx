@@ -17,8 +17,10 @@ import { PlaceBar } from '../../shared/window/PlaceBar';
 import { WayIn } from './WayIn';
 
 /** The first step of a round: how the whole account does, what changed, and where. */
-export function OverviewStep({ account, window, state: { from, to } }: RoundAt) {
-  const { whole, parts, error } = useOverview(account?.id, dataVersion(account), from, to);
+export function OverviewStep({ account, fault, window, state: { from, to } }: RoundAt) {
+  const { whole, parts, error: unread } = useOverview(account?.id, dataVersion(account), from, to);
+  // What is wrong with the search terms alone does not stop the overview.
+  const error = unread ?? (account ? null : fault);
   if (error || !account || !whole || !parts)
     return <main>{error ? <Trouble error={error} /> : <Loading>Adding up the account …</Loading>}</main>;
   if (whole.days.length === 0) return <WayIn account={account} />;

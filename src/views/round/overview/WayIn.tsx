@@ -2,9 +2,12 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import { useEffect } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { IMPORT_LABELS } from '../../../contract/reportFields';
 import type { ImportKind } from '../../../contract/reportFields';
+import { useNewData } from '../../shared/revision';
+import { useTell } from '../../shared/useTell';
 import { pageLink } from '../../shared/frame/pages';
 import { MappingForm } from '../../shared/imports/MappingForm';
 import { UploadBox } from '../../shared/imports/UploadBox';
@@ -17,6 +20,15 @@ const OPENERS = Object.entries(WHAT_IT_OPENS).filter(([, opens]) => opens !== nu
 /** An account without figures: how they come in, and what each report opens. */
 export function WayIn({ account }: { account: AccountInfo }) {
   const imports = useImports(account.id);
+  const { takeOver } = useNewData(account);
+  const tell = useTell();
+  const { answer } = imports;
+  useEffect(() => {
+    // Nobody has looked at older figures yet: those that came in are shown at once.
+    if (answer?.state !== 'done') return;
+    tell(answer.message);
+    void takeOver();
+  }, [answer, takeOver, tell]);
   return (
     <main className="page" tabIndex={0} aria-label="Overview">
       <h2 className="pageTitle">Bring in the figures of {account.name}</h2>

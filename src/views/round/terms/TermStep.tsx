@@ -38,9 +38,11 @@ export function TermStep({ account, fault, window, state, tray, work, spec }: Te
         state,
         sentence: !summary
           ? WAITING
-          : summary.left === 0
-            ? `${spec.label}: nothing is left at these thresholds.`
-            : spec.sentence(summary, currency),
+          : !work.hasData
+            ? `${spec.label}: no search terms in this window.`
+            : summary.left === 0
+              ? `${spec.label}: nothing is left at these thresholds.`
+              : spec.sentence(summary, currency),
         proposed: summary?.left ?? 0,
         all: { count: review?.table.size ?? 0, word: 'terms' },
         aside: work.asideCount,
