@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 
 /** Keys of a view: "j", "shift+arrowdown", "ctrl+a", or "g r" for two keys in a row. */
 export type KeyMap = Record<string, (event: KeyboardEvent) => void>;
@@ -35,7 +35,8 @@ function isTyping({ target, key }: KeyboardEvent): boolean {
 /** Listens to keys while the view is shown. Keys typed into fields and dialogs are left alone. */
 export function useKeys(keys: KeyMap): void {
   const current = useRef(keys);
-  useEffect(() => {
+  // Before anything is painted: a key that follows at once meets the rows that are seen, never the ones before.
+  useLayoutEffect(() => {
     current.current = keys;
   });
   useEffect(() => {

@@ -41,11 +41,11 @@ export function useBidKeys(view: BidKeys): void {
     space: () => accept(rows.chosen()),
     x: () => void decisions.put(ids(), 'left'),
     l: () => void decisions.put(ids(), 'later'),
+    o: view.onLoss,
   });
   useKeys({
     ...own,
     ...deciding,
-    o: view.onLoss,
     a: view.onAsk,
     e: () => rows.focusedRow !== null && view.onEditing(rows.focusedRow),
     '[': () => nudge(0.95),

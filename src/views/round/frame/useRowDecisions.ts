@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import type { KeyMap } from '../../shared/useKeys';
 
 /**
@@ -12,7 +12,7 @@ import type { KeyMap } from '../../shared/useKeys';
 export function useRowDecisions(isCurrent: boolean, list: string, acts: Record<string, () => void>): KeyMap {
   const shown = useRef<string | null>(null);
   const waiting = useRef<string[]>([]);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (isCurrent) shown.current = list;
     if (shown.current !== list) waiting.current = [];
     const next = isCurrent ? waiting.current.shift() : undefined;
