@@ -17,6 +17,8 @@ export interface ChangeFigures {
   spend?: number;
   sales?: number;
   targetAcos?: number;
+  /** What a test of a target that is not proven yet costs more a month at most. */
+  testCost?: number;
 }
 
 /** What a change carries for when it is accepted; checked when it is staged. */

@@ -4,7 +4,7 @@ import { PACES } from '../core/bids';
 import { EVIDENCE_GRADES } from '../core/evidence';
 import type { ChoicesRequest } from './choices';
 import type { AcceptRequest, PlanRequest } from './plan';
-import { BID_STEP_NAMES, TERM_STEPS } from './review';
+import { BID_QUEUES, TERM_STEPS } from './review';
 import { day, id, money } from './schemas';
 
 const aim = Joi.valid('grow', 'keep profit', 'strict');
@@ -12,7 +12,7 @@ const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
 
 const plan = {
   account: id.required(),
-  step: Joi.valid(...BID_STEP_NAMES, ...TERM_STEPS).required(),
+  step: Joi.valid(...BID_QUEUES, ...TERM_STEPS).required(),
   from: day,
   to: day,
   target: Joi.number().greater(0).max(10),
@@ -44,7 +44,10 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
     floor: money.min(1).allow(null),
     cap: money.min(1).allow(null),
     leastEvidence: Joi.valid(...EVIDENCE_GRADES),
-    coolDown: Joi.number().integer().min(0).max(365),
+    holdDays: Joi.number().integer().min(0).max(28),
+    secondSteps: Joi.boolean(),
+    provenOrders: Joi.number().integer().min(1).max(100),
+    testCap: money.min(0).allow(null),
   }),
   terms: Joi.object({
     basis: Joi.valid('chance', 'counts'),

@@ -32,7 +32,14 @@ export type StepName = (typeof TERM_STEPS)[number];
 export const BID_STEP_NAMES = ['dead', 'over', 'grow'] as const;
 export type BidStepName = (typeof BID_STEP_NAMES)[number];
 
-export type RoundStep = StepName | BidStepName;
+/** The queues of proposed bids: one to a step, and the tests beside the raises that are proven. */
+export const BID_QUEUES = [...BID_STEP_NAMES, 'test'] as const;
+export type BidQueue = (typeof BID_QUEUES)[number];
+
+/** The step that shows a queue. */
+export const stepOfQueue = (queue: BidQueue): BidStepName => (queue === 'test' ? 'grow' : queue);
+
+export type RoundStep = StepName | BidQueue;
 
 export const isTermStep = (step: string): step is StepName =>
   (TERM_STEPS as readonly string[]).includes(step);

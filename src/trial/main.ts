@@ -1,23 +1,25 @@
 // npm run trial: runs the bid engine week by week on fresh stand-in markets, beside doing nothing and two spreadsheet methods.
 import { parseArgs } from 'node:util';
 import { PACES } from '../core/bids';
-import type { Pace } from '../core/bids';
+import type { BidSettings, Pace } from '../core/bids';
 import { bands, doNothing, mowing, ratio } from './policies';
 import type { Policy } from './policies';
-import { runTrial, trialScenario } from './runTrial';
-import type { Week } from './runTrial';
+import { MARKETS, runTrial, trialScenario } from './runTrial';
+import type { Market, Week } from './runTrial';
 
 const say = (text: string) => process.stdout.write(`${text}\n`);
 const money = (micros: number) => Math.round(micros / 1e6).toLocaleString('en-GB');
 const cell = (text: string, width = 10) => text.padStart(width);
 const share = (value: number | null) => (value === null ? '–' : `${(value * 100).toFixed(1)} %`);
 
-function readArgs(): { weeks: number; pace: Pace; seeds: number[] } {
+function readArgs(): { weeks: number; pace: Pace; seeds: number[]; market: Market; rules: boolean } {
   const { values } = parseArgs({
     options: {
       weeks: { type: 'string', default: '12' },
       policy: { type: 'string', default: 'steady' },
       seeds: { type: 'string', default: '4' },
+      market: { type: 'string', default: 'small' },
+      rules: { type: 'boolean', default: false },
     },
   });
   const [weeks, seeds] = [Number(values.weeks), Number(values.seeds)];
@@ -27,7 +29,15 @@ function readArgs(): { weeks: number; pace: Pace; seeds: number[] } {
     throw new Error(`--seeds is how many markets are played, 1 to 100, not “${values.seeds}”.`);
   if (!(values.policy in PACES))
     throw new Error(`--policy is one of ${Object.keys(PACES).join(', ')}, not “${values.policy}”.`);
-  return { weeks, pace: values.policy as Pace, seeds: Array.from({ length: seeds }, (_, at) => 101 + at) };
+  if (!(values.market in MARKETS))
+    throw new Error(`--market is one of ${Object.keys(MARKETS).join(', ')}, not “${values.market}”.`);
+  return {
+    weeks,
+    pace: values.policy as Pace,
+    seeds: Array.from({ length: seeds }, (_, at) => 101 + at),
+    market: values.market as Market,
+    rules: values.rules,
+  };
 }
 
 /** Sums of weeks over all seeds. */
@@ -37,9 +47,41 @@ function total(weeks: Week[]) {
   return { spend, sales, acos: sales > 0 ? spend / sales : null, profit: sum((week) => week.profit) };
 }
 
+/** What the rules of waiting and of testing cost or bring: the score of each, 100 for none. */
+function compareRules(weeks: number, pace: Pace, seeds: number[], market: Market) {
+  const target = trialScenario(0, market).targetAcos;
+  const free: Partial<BidSettings> = {
+    hold: { settledDays: 0, secondSteps: true },
+    testing: { cap: Infinity, share: 0 },
+  };
+  const hold = (settledDays: number, secondSteps = true) => ({ ...free, hold: { settledDays, secondSteps } });
+  const tests = (share: number) => ({ ...free, testing: { cap: null, share } });
+  const rules: [name: string, over: Partial<BidSettings>][] = [
+    ['none', free],
+    ...[7, 10, 14, 28].map((days) => [`hold ${days} days`, hold(days)] as [string, Partial<BidSettings>]),
+    ['hold 14, no second steps', hold(14, false)],
+    ...[0, 0.005, 0.02, 0.05, 0.2].map(
+      (part) => [`tests ${share(part)} of spend`, tests(part)] as [string, Partial<BidSettings>],
+    ),
+  ];
+  let none = 0;
+  for (const [name, over] of rules) {
+    const whole = total(
+      seeds.flatMap((seed) => runTrial(seed, weeks, mowing(pace, 'grow', undefined, over), market)),
+    );
+    // Sales above what the target allows for the spend count against it.
+    const score = whole.sales - Math.max(0, whole.spend / target - whole.sales);
+    none ||= score;
+    say(
+      `${name.padEnd(26)}${cell(share(whole.acos))}${cell(money(whole.sales))}${cell(((100 * score) / none).toFixed(1))}`,
+    );
+  }
+}
+
 function main() {
-  const { weeks, pace, seeds } = readArgs();
-  const target = trialScenario(0).targetAcos;
+  const { weeks, pace, seeds, market, rules } = readArgs();
+  if (rules) return compareRules(weeks, pace, seeds, market);
+  const target = trialScenario(0, market).targetAcos;
   let bandsAcos = target;
   const policies: [name: string, make: () => Policy][] = [
     ['do nothing', doNothing],
@@ -54,7 +96,7 @@ function main() {
     `${seeds.length} markets, ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,
   );
   const results = policies.map(([name, make]) => {
-    const bySeed = seeds.map((seed) => runTrial(seed, weeks, make()));
+    const bySeed = seeds.map((seed) => runTrial(seed, weeks, make(), market));
     say(`\n${name}`);
     say(['week', 'spend', 'sales', 'ACOS', 'profit'].map((text) => cell(text)).join(''));
     for (let week = 0; week < weeks; week += 1) {

@@ -6,7 +6,7 @@ import type { PlayedMarket } from './playedMarket';
 /** Bids that held on earlier days, and when each was last changed. */
 export class BidMemory {
   private readonly list: { from: number; bids: Map<string, number> }[] = [];
-  private readonly changedOn = new Map<string, number>();
+  private readonly changes = new Map<string, { day: number; from: number }>();
 
   /** Notes the bids that hold from today on. */
   note(market: PlayedMarket): void {
@@ -15,7 +15,11 @@ export class BidMemory {
     const bids = new Map(
       market.books.targets.map(({ id, adGroupId, bid }) => [id, bid ?? defaultBid(market, adGroupId)]),
     );
-    if (last) for (const [id, bid] of bids) if (last.get(id) !== bid) this.changedOn.set(id, today);
+    if (last)
+      for (const [id, bid] of bids) {
+        const from = last.get(id);
+        if (from !== undefined && from !== bid) this.changes.set(id, { day: today, from });
+      }
     this.list.push({ from: today, bids });
   }
 
@@ -24,9 +28,9 @@ export class BidMemory {
     return held?.bids.get(id) ?? NaN;
   }
 
-  daysSinceChange(id: string, today: number): number | null {
-    const on = this.changedOn.get(id);
-    return on === undefined ? null : today - on;
+  changeOf(id: string, today: number): { daysAgo: number; from: number } | null {
+    const change = this.changes.get(id);
+    return change ? { daysAgo: today - change.day, from: change.from } : null;
   }
 }
 
@@ -38,7 +42,12 @@ export function defaultBid({ books }: PlayedMarket, adGroupId: string): number {
 const COMPLETION = [0.6, 0.7, 0.8, 0.83, 0.86, 0.89, 0.92, 0.95, 0.957, 0.964, 0.971, 0.979, 0.986, 0.993];
 
 /** What a market's seller can see today, as the engine is told it. */
-export function observe(market: PlayedMarket, memory: BidMemory, held: number[] | null): BidObservations {
+export function observe(
+  market: PlayedMarket,
+  memory: BidMemory,
+  held: number[] | null,
+  testsUsed = 0,
+): BidObservations {
   const { books, world, scenario } = market;
   const today = dayNumber(market.today);
   const campaignAt = new Map(books.campaigns.map(({ id }, at) => [id, at]));
@@ -58,7 +67,8 @@ export function observe(market: PlayedMarket, memory: BidMemory, held: number[] 
       kind: targetForm(target),
       bid: target.bid ?? adGroup.defaultBid,
       isRunning: [target, adGroup, books.campaigns[campaign]].every(({ state }) => state === 'enabled'),
-      daysSinceChange: memory.daysSinceChange(target.id, today),
+      change: memory.changeOf(target.id, today),
+      before: null,
     };
   });
   const days = {
@@ -102,6 +112,7 @@ export function observe(market: PlayedMarket, memory: BidMemory, held: number[] 
     })),
     scopes: [{ targetAcos: scenario.targetAcos }],
     targets,
+    testsUsed,
     days: {
       target: Int32Array.from(days.target),
       age: Int32Array.from(days.age),

@@ -1,5 +1,6 @@
 import { PACES, proposeBids, USUAL_SETTINGS } from '../core/bids';
-import type { Pace } from '../core/bids';
+import type { BidSettings, Pace } from '../core/bids';
+import { DAYS_PER_MONTH, dayNumber } from '../core/units';
 import { PLACEMENTS } from '../market/sim';
 import type { BidMemory } from './observe';
 import { defaultBid, observe } from './observe';
@@ -16,12 +17,17 @@ export function mowing(
   pace: Pace,
   aim: 'grow' | 'keep profit' | 'strict' = 'grow',
   targetAcos?: number,
+  over: Partial<BidSettings> = {},
 ): Policy {
   let held: number[] | null = null;
+  let tests: { day: number; cost: number }[] = [];
   return (market, memory) => {
     const { books, scenario } = market;
     const { modifiers } = scenario.options;
-    const seen = observe(market, memory, held);
+    const today = dayNumber(market.today);
+    tests = tests.filter(({ day }) => day > today - DAYS_PER_MONTH);
+    const used = tests.reduce((sum, { cost }) => sum + cost, 0);
+    const seen = observe(market, memory, held, used);
     const scopes = targetAcos === undefined ? seen.scopes : [{ targetAcos }];
     const plan = proposeBids(
       { ...seen, scopes },
@@ -31,10 +37,14 @@ export function mowing(
         aim,
         limits: scenario.limits,
         modifiers: [modifiers.includes('top'), modifiers.includes('rest'), modifiers.includes('pages')],
+        ...over,
       },
     );
     held = plan.held;
-    for (const { target, to, from } of plan.proposals) if (to !== from) books.targets[target].bid = to;
+    for (const { target, to, from, test } of plan.proposals) {
+      if (to !== from) books.targets[target].bid = to;
+      if (test && to !== from) tests.push({ day: today, cost: test.cost });
+    }
     for (const { campaign, placement, to } of plan.modifiers)
       books.campaigns[campaign].modifiers[PLACEMENTS[placement]] = to;
   };

@@ -53,8 +53,10 @@ function anAccount(size: number): BidObservations {
       kind: KINDS[target % KINDS.length],
       bid: 300_000 + (target % 90) * 10_000,
       isRunning: true,
-      daysSinceChange: null,
+      change: null,
+      before: null,
     })),
+    testsUsed: 0,
     days,
     placements: {
       campaign: Int32Array.from({ length: places }, (_, i) => Math.floor(i / 270)),

@@ -76,6 +76,43 @@ describe('what bids are worked out from', () => {
     expect(own.reduce((sum, row) => sum + feed.days.spend[row], 0)).toBe((DAYS + 7) * 2_000_000);
   });
 
+  test('a keyword that was made from a term brings what the term did elsewhere before, and tests take of their cap', async () => {
+    const own = await anAccount();
+    const [from, made] = [addDays(FIRST, 0), addDays(FIRST, 10)];
+    const row = (day: string, over: object) =>
+      aReportRow({
+        day,
+        campaign: 'Jars',
+        adGroup: 'auto',
+        term: 'lidded jar',
+        clicks: 3,
+        orders: 1,
+        sales: '20.00',
+        ...over,
+      });
+    const rows = [
+      ...Array.from({ length: 14 }, (_, at) =>
+        row(addDays(from, at), { targetId: 'A1', target: 'wide searches' }),
+      ),
+      row(addDays(from, 12), { targetId: 'K1', target: 'lidded jar', match: 'exact' }),
+      row(addDays(from, 4), { term: 'open jar', targetId: 'A1', target: 'wide searches' }),
+    ];
+    await takeIn(own, aReport({ rows }));
+    const target = (await listTargets(db(), own.id)).find(({ expression }) => expression === 'lidded jar')!;
+    await db()`update mowing.target set match = 'exact' where account_id = ${own.id} and target_id = ${target.id}`;
+    const change = async (kind: string, figures: object, madeTargetId: number | null) =>
+      db()`
+        insert into mowing.change (account_id, kind, change, change_key, state, reason, figures, made_target_id, answered_on)
+        values (${own.id}, ${kind}, '{}', ${`${kind} ${JSON.stringify(figures)}`}, 'accepted', 'a test', ${db().json(figures as never)}, ${madeTargetId}, ${made})`;
+    await change('add-keyword', {}, target.id);
+    await change('set-bid', { step: 'test', testCost: 2_500_000 }, null);
+    await change('set-bid', { step: 'grow', testCost: 9_000_000 }, null);
+    const feed = JSON.parse(await loadBidFeed(own.id)) as BidFeed;
+    // Ten days of the term under the automatic target; what came after, and its own clicks, count where they are.
+    expect(feed.before).toEqual([{ targetId: target.id, clicks: 30, orders: 10, sales: 200_000_000 }]);
+    expect(feed.testsUsed).toBe(2_500_000);
+  });
+
   test('an account without data has none, and no error', async () => {
     const empty = await anAccount();
     const feed = JSON.parse(await loadBidFeed(empty.id)) as BidFeed;

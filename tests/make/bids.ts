@@ -11,7 +11,8 @@ export interface TargetSpec {
   kind?: string;
   campaign?: number;
   isRunning?: boolean;
-  daysSinceChange?: number | null;
+  change?: BidObservations['targets'][number]['change'];
+  before?: BidObservations['targets'][number]['before'];
 }
 
 const DAYS = 60;
@@ -42,16 +43,18 @@ export function someTargets(
     campaigns,
     scopes: over.scopes ?? [{ targetAcos: 0.25 }],
     targets: specs.map(
-      ({ bid = 0.5, kind = 'exact', campaign = 0, isRunning = true, daysSinceChange = null }) => ({
+      ({ bid = 0.5, kind = 'exact', campaign = 0, isRunning = true, change = null, before = null }) => ({
         campaign,
         product: 0,
         scope: 0,
         kind,
         bid: bid * UNIT * scale,
         isRunning,
-        daysSinceChange,
+        change,
+        before,
       }),
     ),
+    testsUsed: 0,
     days: {
       target: Int32Array.from(rows, ({ target }) => target),
       age: Int32Array.from(rows, ({ age }) => age),
@@ -83,6 +86,8 @@ export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
     placements: { campaignId: [], placement: [], age: [], clicks: [], spend: [], orders: [] },
     bidChanges: [],
     held: [],
+    before: [],
+    testsUsed: 0,
     ...over,
   };
 }

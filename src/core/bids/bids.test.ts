@@ -66,12 +66,12 @@ describe('a round of bids', () => {
 
   test('leaves alone what was changed lately or does not run, and still learns from it', () => {
     const specs = [
-      { clicks: 6, orders: 0, daysSinceChange: 3 },
+      { clicks: 6, orders: 0, change: { daysAgo: 3, from: null } },
       { clicks: 6, orders: 0, isRunning: false },
       ...OTHERS,
     ];
     const { proposals } = plan(specs);
-    expect(proposals[0]).toMatchObject({ step: 'none', left: 'cool-down' });
+    expect(proposals[0]).toMatchObject({ step: 'none', left: 'hold' });
     expect(proposals[1]).toMatchObject({ step: 'none', left: 'not running' });
     expect(proposals[1].to).toBe(proposals[1].from);
   });
@@ -148,12 +148,12 @@ describe('a reason', () => {
       { orders: 80 },
       ...OTHERS,
     ]);
-    const context = { targetAcos: 0.25, margin: null, strength, dry: null, held: 1 };
+    const context = { days: 60, margin: null, strength, dry: null, held: 1 };
     expect(bidReason(proposals[0], context)).toMatch(
-      /^360 clicks, 0 orders in 150 days; an order usually takes 1\d clicks here; 0 % chance that it reaches the \d+\.\d % it needs/,
+      /^360 clicks, 0 orders in 60 days; an order usually takes 1\d clicks here; 0 % chance that it reaches the \d+\.\d % it needs/,
     );
     expect(bidReason(proposals[1], context)).toMatch(
-      /^300 clicks, 80 orders in 150 days: converts \d+\.\d %/,
+      /^300 clicks, 80 orders in 60 days; weighed by .* more: converts \d+\.\d %/,
     );
   });
 });

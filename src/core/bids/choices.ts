@@ -1,6 +1,6 @@
 import type { MarketLimits } from '../changes';
 import type { Micros } from '../units';
-import { PACES } from './observations';
+import { PACES, USUAL_SETTINGS } from './observations';
 import type { BidSettings, Pace, StepLimits } from './observations';
 
 /** What a specialist chooses for a round of bids. */
@@ -13,8 +13,14 @@ export interface BidChoices {
   floor: Micros | null;
   cap: Micros | null;
   leastEvidence: BidSettings['leastEvidence'];
-  /** Days after a change in which a target is left alone. */
-  coolDown: number;
+  /** Settled days that a changed target is left alone for, unless it had the clicks of an order before; 0: none. */
+  holdDays: number;
+  /** Whether a further step of the same move is proposed before that. */
+  secondSteps: boolean;
+  /** Orders that prove a target without more; a raise of others is a test. */
+  provenOrders: number;
+  /** What tests may cost more a month; null: the usual share of what is spent. */
+  testCap: Micros | null;
 }
 
 export const USUAL_CHOICES: BidChoices = {
@@ -24,7 +30,10 @@ export const USUAL_CHOICES: BidChoices = {
   floor: null,
   cap: null,
   leastEvidence: 'thin',
-  coolDown: 6,
+  holdDays: USUAL_SETTINGS.hold.settledDays,
+  secondSteps: true,
+  provenOrders: USUAL_SETTINGS.proof.orders,
+  testCap: null,
 };
 
 /** Moves under this share are not made. */
@@ -32,16 +41,19 @@ const LEAST_MOVE = 0.03;
 
 /** The engine's settings for choices, within what the market takes. Modifiers stay: they are set in a step of their own. */
 export function settingsOf(
-  { pace, own, aim, floor, cap, leastEvidence, coolDown }: BidChoices,
+  choices: BidChoices,
   { minBid, maxBid, bidStep }: Pick<MarketLimits, 'minBid' | 'maxBid' | 'bidStep'>,
 ): BidSettings {
+  const { pace, own, aim, floor, cap, leastEvidence } = choices;
   const least = Math.max(minBid, floor ?? 0);
   return {
     step: pace === 'own' ? own : PACES[pace],
     aim,
     limits: { bidStep, minBid: least, maxBid: Math.max(least, Math.min(maxBid, cap ?? maxBid)) },
     modifiers: [false, false, false],
-    coolDown,
+    hold: { settledDays: choices.holdDays, secondSteps: choices.secondSteps },
+    proof: { ...USUAL_SETTINGS.proof, orders: choices.provenOrders },
+    testing: { ...USUAL_SETTINGS.testing, cap: choices.testCap },
     leastMove: LEAST_MOVE,
     leastEvidence,
   };

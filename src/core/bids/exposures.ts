@@ -2,17 +2,21 @@ import { HISTORY_DAYS, shareAt } from './observations';
 import type { BidObservations } from './observations';
 import type { PlacementFactors } from './placementFactors';
 
-/** What is known of each target, by index. Money in micros. */
+/** What is known of each target from its own days, by index. Money in micros. */
 export interface Exposures {
   /** Clicks weighted by the share of their orders that is visible and by what clicks of that day were worth. */
   exposure: Float64Array;
   clicks: Float64Array;
   orders: Float64Array;
   sales: Float64Array;
+  /** Of these what came since each target's last change. */
+  since: { exposure: Float64Array; clicks: Float64Array; orders: Float64Array; sales: Float64Array };
   /** Mean daily clicks of 28 days, as the present bid would bring them. */
   flow: Float64Array;
   /** Cost per click at the present bid; what was paid where no bid is known. */
   cpc: Float64Array;
+  /** Effective bid / bid of each campaign. */
+  raises: Float64Array;
 }
 
 const FLOW_DAYS = 28;
@@ -37,6 +41,8 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
   const size = targets.length;
   const column = () => new Float64Array(size);
   const sums = { exposure: column(), clicks: column(), orders: column(), sales: column(), flow: column() };
+  const since = { exposure: column(), clicks: column(), orders: column(), sales: column() };
+  const sinceAge = Int32Array.from(targets, ({ change }) => change?.daysAgo ?? 0);
   const [costClicks, costRatio] = [column(), column()];
   const raises = Float64Array.from(campaigns, ({ modifiers }, at) => raiseOf(factors.shares(at), modifiers));
   // There are thirty days to a target: what depends on the age or the target alone is worked out before.
@@ -59,7 +65,14 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
     const at = target[row];
     const campaign = campaignOf[at];
     const came = clicks[row];
-    sums.exposure[at] += came * share[old] * factors.onDay(campaign, old);
+    const exposed = came * share[old] * factors.onDay(campaign, old);
+    sums.exposure[at] += exposed;
+    if (old < sinceAge[at]) {
+      since.exposure[at] += exposed;
+      since.clicks[at] += came;
+      since.orders[at] += orders[row];
+      since.sales[at] += sales[row];
+    }
     sums.clicks[at] += came;
     sums.orders[at] += orders[row];
     sums.sales[at] += sales[row];
@@ -70,7 +83,7 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
     costClicks[at] += weight[old] * came;
     costRatio[at] += (weight[old] * cost) / effective[at];
   }
-  return { ...sums, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
+  return { ...sums, since, raises, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
 }
 
 function costsPerClick(

@@ -89,7 +89,7 @@ describe('a plan as columns', () => {
     const observations = someTargets([
       { orders: 20, clicks: 10 },
       { clicks: 12 },
-      { orders: 3, daysSinceChange: 1 },
+      { orders: 3, change: { daysAgo: 1, from: 300_000 } },
       { isRunning: false },
     ]);
     const plan = proposeBids(observations, settings());

@@ -1,7 +1,10 @@
-export { decideBids, monthAt, proposeBids, withTargets } from './proposeBids';
+export { decideBids, proposeBids, withTargets } from './proposeBids';
+export { cpcAt, monthAt } from './proposal';
 export { prepareBids } from './prepareBids';
 export type { PreparedBids } from './prepareBids';
-export type { BidPlan, BidProposal, BidStep, Left, Month } from './proposeBids';
+export type { BidPlan } from './proposeBids';
+export type { BidProposal, BidStep, Left, Month, SinceChange, TestWorth } from './proposal';
+export { learntPerCost } from './testing';
 export { bidReason } from './reason';
 export type { ReasonContext } from './reason';
 export { HISTORY_DAYS, PACES, USUAL_SETTINGS } from './observations';
@@ -9,8 +12,10 @@ export type {
   BidCampaign,
   BidObservations,
   BidProduct,
+  BidScope,
   BidSettings,
   BidTarget,
+  BroughtAlong,
   Pace,
   PlacementDays,
   StepLimits,
@@ -20,7 +25,7 @@ export { observationsOf } from './observationsOf';
 export type { AccountObservations, BidFeed } from './observationsOf';
 export { settingsOf, USUAL_CHOICES } from './choices';
 export type { BidChoices } from './choices';
-export { BID_STEPS, monthNow, planColumns, proposalAt, reasonContext } from './planColumns';
+export { BID_STEPS, leftOf, monthNow, planColumns, proposalAt, reasonContext, testAt } from './planColumns';
 export type { PlanColumns } from './planColumns';
 export { effectAtBid, MonthSum, stakeOf } from './stake';
 export type { MonthTotal } from './stake';

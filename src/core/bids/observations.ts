@@ -1,4 +1,5 @@
 import { PLACEMENTS } from '../structure';
+import type { EvidenceGrade } from '../evidence';
 import type { Micros } from '../units';
 
 /** Placements by number, as in core/structure. */
@@ -21,6 +22,13 @@ export interface BidCampaign {
   held: number;
 }
 
+/** A record that a target brings along. Sales in micros. */
+export interface BroughtAlong {
+  clicks: number;
+  orders: number;
+  sales: Micros;
+}
+
 export interface BidTarget {
   /** Index in the lists of campaigns, products and scopes. */
   campaign: number;
@@ -31,8 +39,16 @@ export interface BidTarget {
   bid: Micros;
   /** False for targets that do not run: nothing is proposed for them, their figures count. */
   isRunning: boolean;
-  /** Days since its last change; null: never changed. */
-  daysSinceChange: number | null;
+  /** Its last change, and its bid before where that was what changed (null: something else was, or it was made); null: never changed. */
+  change: { daysAgo: number; from: Micros | null } | null;
+  /** What its words (or item) brought elsewhere before it was made; null: nothing, or it was always there. */
+  before: BroughtAlong | null;
+}
+
+/** What targets aim at: an ACOS, or a range in which nothing is to be done. Shares. */
+export interface BidScope {
+  targetAcos: number;
+  range?: { low: number; high: number };
 }
 
 /** Days of targets as columns. Age: full days before the decision day, yesterday is 0. Money in micros. */
@@ -65,8 +81,10 @@ export interface BidObservations {
   products: BidProduct[];
   campaigns: BidCampaign[];
   /** What a target ACOS stands on, share each. */
-  scopes: { targetAcos: number }[];
+  scopes: BidScope[];
   targets: BidTarget[];
+  /** What the tests that were accepted in the last 30 days cost more a month at most, micros. */
+  testsUsed: Micros;
   days: TargetDays;
   placements: PlacementDays;
 }
@@ -93,12 +111,33 @@ export interface BidSettings {
   limits: { bidStep: Micros; minBid: Micros; maxBid: Micros };
   /** Placements whose modifiers may be set. */
   modifiers: [top: boolean, rest: boolean, pages: boolean];
-  /** Days after a change in which a target is left alone. */
-  coolDown: number;
+  hold: HoldRule;
+  proof: ProofRule;
+  testing: TestRule;
   /** Smaller moves (shares) are not made. */
   leastMove: number;
   /** Targets of which less is known are left alone. */
   leastEvidence: 'thin' | 'fair' | 'strong';
+}
+
+/** When a changed target is proposed again. */
+export interface HoldRule {
+  /** Settled days since the change, unless it had the clicks that an order usually takes before; 0: none. */
+  settledDays: number;
+  /** Whether a further step of the same move is proposed before that. */
+  secondSteps: boolean;
+}
+
+/** What a target has to show before it is raised as proven: so many orders, or an order and a grade. */
+export interface ProofRule {
+  orders: number;
+  grade: EvidenceGrade;
+}
+
+/** What tests of unproven targets may cost more a month: an amount in micros, or (null) a share of what all targets spend. */
+export interface TestRule {
+  cap: Micros | null;
+  share: number;
 }
 
 export const USUAL_SETTINGS: BidSettings = {
@@ -106,7 +145,9 @@ export const USUAL_SETTINGS: BidSettings = {
   aim: 'grow',
   limits: { bidStep: 10_000, minBid: 20_000, maxBid: 1_000_000_000 },
   modifiers: [true, false, true],
-  coolDown: 6,
+  hold: { settledDays: 14, secondSteps: true },
+  proof: { orders: 2, grade: 'fair' },
+  testing: { cap: null, share: 0.005 },
   leastMove: 0.03,
   leastEvidence: 'thin',
 };

@@ -2,7 +2,7 @@ import { targetForm } from '../structure';
 import type { Place, TreeIndex } from '../structure';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
-import type { BidObservations } from './observations';
+import type { BidObservations, BroughtAlong } from './observations';
 
 /** An account's days as they are kept, for the engine. Days without a click or an order may be left out. Money in micros. */
 export interface BidFeed {
@@ -16,6 +16,10 @@ export interface BidFeed {
   bidChanges: { targetId: number; day: Day; from: Micros | null }[];
   /** Campaigns whose bids are held down because they run dry, and how far. */
   held: { campaignId: number; held: number }[];
+  /** What the words (or items) of targets that were made from here brought elsewhere before that. */
+  before: ({ targetId: number } & BroughtAlong)[];
+  /** What the tests that were accepted in the last 30 days cost more a month at most. */
+  testsUsed: Micros;
 }
 
 type Columns<K extends string> = Record<K, number[]>;
@@ -41,22 +45,37 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
   const scopes: BidObservations['scopes'] = [];
   const scopeAt = new Map<string, number>();
   const scopeOf = (place: Place) => {
-    const { acos, goal } = index.aimOf(place);
+    const { acos, low, high, goal } = index.aimOf(place);
     const targetAcos = Math.max(LEAST_ACOS, acos ?? tree.accountAcos);
+    const range =
+      low === null || high === null || low === high
+        ? undefined
+        : { low: Math.max(LEAST_ACOS, low), high: Math.max(LEAST_ACOS, high) };
     const key = `${goal.scope} ${goal.scopeId} ${targetAcos}`;
     let scope = scopeAt.get(key);
     if (scope === undefined) {
       scopeAt.set(key, (scope = scopes.length));
-      scopes.push({ targetAcos });
+      scopes.push(range ? { targetAcos, range } : { targetAcos });
     }
     return scope;
+  };
+  const before = new Map(
+    feed.before.map(({ targetId, clicks, orders, sales }) => [targetId, { clicks, orders, sales }]),
+  );
+  const moves = lastMoves(feed.bidChanges);
+  const lastChange = (id: number) => {
+    const day = index.changedOn('target', id);
+    if (day === undefined) return null;
+    const move = moves.get(id);
+    // A change of something else since then says nothing of where the bid came from.
+    const from = move?.day === day ? move.from : null;
+    return { daysAgo: Math.max(0, dayNumber(feed.today) - dayNumber(day)), from };
   };
   const targets = tree.targets.map((target) => {
     const place = index.placeOfTarget(target.id);
     const adGroup = index.adGroups.get(target.adGroupId);
     const campaign = index.campaigns.get(place.campaignId);
     const bid = target.bid ?? adGroup?.defaultBid ?? 0;
-    const changed = index.changedOn('target', target.id);
     return {
       campaign: campaignAt.get(place.campaignId) ?? 0,
       // Targets of ad groups without one product share a product that is not known.
@@ -65,7 +84,8 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
       kind: targetForm(target),
       bid,
       isRunning: bid > 0 && [target, adGroup, campaign].every((one) => one?.state === 'enabled'),
-      daysSinceChange: changed === undefined ? null : dayNumber(feed.today) - dayNumber(changed),
+      change: lastChange(target.id),
+      before: before.get(target.id) ?? null,
     };
   });
   return {
@@ -82,6 +102,7 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
       })),
       scopes,
       targets,
+      testsUsed: feed.testsUsed,
       days: daysOf(feed, targetAt),
       placements: placementsOf(feed, campaignAt),
     },
@@ -128,6 +149,14 @@ function placementsOf(
 
 const rowsWith = (ids: number[], at: ReadonlyMap<number, number>) =>
   ids.flatMap((id, row) => (at.has(id) ? [row] : []));
+
+/** The last change of each target's bid: its day, and the bid before it. */
+function lastMoves(changes: BidFeed['bidChanges']) {
+  const last = new Map<number, { day: Day; from: Micros | null }>();
+  for (const { targetId, day, from } of changes)
+    if ((last.get(targetId)?.day ?? '') < day) last.set(targetId, { day, from });
+  return last;
+}
 
 /** The bid of a target at an age of days, from its changes: what the next later one moved it from. NaN: as it is now. */
 function bidHistory(changes: BidFeed['bidChanges'], today: Day): (targetId: number, age: number) => number {

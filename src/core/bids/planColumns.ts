@@ -1,16 +1,21 @@
 import { EVIDENCE_GRADES } from '../evidence';
 import type { AccountObservations } from './observationsOf';
-import type { BidPlan, BidProposal, BidStep, Left, Month } from './proposeBids';
+import type { BidPlan } from './proposeBids';
+import type { BidProposal, BidStep, Left, Month, TestWorth } from './proposal';
 import type { ReasonContext } from './reason';
 
-export const BID_STEPS: readonly BidStep[] = ['none', 'dead', 'over', 'grow'];
-const LEFTS: readonly Left[] = [null, 'not running', 'cool-down', 'too small', 'thin evidence', 'runs dry'];
+export const BID_STEPS: readonly BidStep[] = ['none', 'dead', 'over', 'grow', 'test'];
+const LEFTS: readonly Left[] = [
+  null, 'not running', 'in range', 'hold', 'second step', 'days since disagree', 'too small', 'would pass target',
+  'thin evidence', 'runs dry', 'test cap',
+]; // prettier-ignore
 
 /** Numbers of a proposal that are kept by row. */
 const NUMBERS = [
   'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
   'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks', 'afterSpend', 'afterSales',
-  'dry', 'held',
+  'dry', 'held', 'aim', 'raise', 'cpcAfter', 'daysAgo', 'movedFrom', 'settledDays', 'sinceClicks', 'sinceOrders',
+  'beforeClicks', 'beforeOrders', 'beforeSales', 'testGain', 'testChance', 'testCost',
 ] as const; // prettier-ignore
 type NumberName = (typeof NUMBERS)[number];
 
@@ -24,8 +29,14 @@ export type PlanColumns = Record<NumberName, Float64Array> & {
   step: Uint8Array;
   left: Uint8Array;
   grade: Uint8Array;
+  /** 1: goes on with its last move though nothing new is known since. */
+  isSecondStep: Uint8Array;
   strength: number;
   kappa: number;
+  /** Days back to the first one with figures, 150 at most. */
+  days: number;
+  /** What tests may cost more a month, and what those of the last 30 days took of it, micros. */
+  testing: BidPlan['testing'];
 };
 
 /** Lays a plan out by rows; `targetOf` names the target of a row. Rows whose target the plan does not know have no bid. */
@@ -40,17 +51,21 @@ export function planColumns(
     step: new Uint8Array(size),
     left: new Uint8Array(size).fill(1),
     grade: new Uint8Array(size),
+    isSecondStep: new Uint8Array(size),
     strength: plan.strength,
     kappa: plan.kappa,
+    days: plan.days,
+    testing: plan.testing,
   } as PlanColumns;
   for (const name of NUMBERS) columns[name] = new Float64Array(size);
+  for (const name of ['daysAgo', 'beforeClicks', 'testGain'] as const) columns[name].fill(NaN);
   const at = new Map(Array.from(targetIds, (id, place) => [id, place]));
   for (let row = 0; row < size; row += 1) {
     const target = at.get(targetOf(row));
     if (target === undefined) continue;
     const proposal = plan.proposals[target];
     const { campaign } = observations.targets[target];
-    const { conversion, now, after } = proposal;
+    const { conversion, now, after, since, before, test } = proposal;
     const numbers: Record<NumberName, number> = {
       ...proposal,
       ...conversion,
@@ -62,10 +77,22 @@ export function planColumns(
       afterSales: after.sales,
       dry: plan.dry[campaign] ?? NaN,
       held: plan.held[campaign],
+      daysAgo: since?.daysAgo ?? NaN,
+      movedFrom: since?.from ?? NaN,
+      settledDays: since?.settledDays ?? 0,
+      sinceClicks: since?.clicks ?? 0,
+      sinceOrders: since?.orders ?? 0,
+      beforeClicks: before?.clicks ?? NaN,
+      beforeOrders: before?.orders ?? 0,
+      beforeSales: before?.sales ?? 0,
+      testGain: test?.gain ?? NaN,
+      testChance: test?.chance ?? 0,
+      testCost: test?.cost ?? 0,
     };
     for (const name of NUMBERS) columns[name][row] = numbers[name];
     columns.step[row] = BID_STEPS.indexOf(proposal.step);
     columns.left[row] = LEFTS.indexOf(proposal.left);
+    columns.isSecondStep[row] = proposal.isSecondStep ? 1 : 0;
     columns.grade[row] = EVIDENCE_GRADES.indexOf(conversion.grade);
   }
   return columns;
@@ -78,10 +105,12 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
   return {
     target: row,
     step: BID_STEPS[columns.step[row]],
-    left: LEFTS[columns.left[row]],
+    left: leftOf(columns, row),
     from: from[row],
     to: to[row],
     wanted: wanted[row],
+    aim: columns.aim[row],
+    raise: columns.raise[row],
     rho: columns.rho[row],
     clicks: clicks[row],
     orders: orders[row],
@@ -93,10 +122,12 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
       grade: EVIDENCE_GRADES[grade[row]],
     },
     exposure: exposure[row],
+    before: beforeAt(columns, row),
     rpc: rpc[row],
     rpcLow: rpcLow[row],
     rpcHigh: rpcHigh[row],
     cpc: cpc[row],
+    cpcAfter: columns.cpcAfter[row],
     needed: needed[row],
     chance: chance[row],
     now: monthNow(columns, row),
@@ -105,8 +136,37 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
       spend: columns.afterSpend[row],
       sales: columns.afterSales[row],
     },
+    since: sinceAt(columns, row),
+    isSecondStep: columns.isSecondStep[row] === 1,
+    test: testAt(columns, row),
   };
 }
+
+function beforeAt({ beforeClicks, beforeOrders, beforeSales }: PlanColumns, row: number) {
+  if (Number.isNaN(beforeClicks[row])) return null;
+  return { clicks: beforeClicks[row], orders: beforeOrders[row], sales: beforeSales[row] };
+}
+
+function sinceAt(columns: PlanColumns, row: number) {
+  const { daysAgo, movedFrom, settledDays, sinceClicks, sinceOrders } = columns;
+  if (Number.isNaN(daysAgo[row])) return null;
+  return {
+    daysAgo: daysAgo[row],
+    from: Number.isNaN(movedFrom[row]) ? null : movedFrom[row],
+    settledDays: settledDays[row],
+    clicks: sinceClicks[row],
+    orders: sinceOrders[row],
+  };
+}
+
+/** What a test of a row is to find out; null where it is none. */
+export function testAt({ testGain, testChance, testCost }: PlanColumns, row: number): TestWorth | null {
+  if (Number.isNaN(testGain[row])) return null;
+  return { gain: testGain[row], chance: testChance[row], cost: testCost[row] };
+}
+
+/** Why a row is left alone although another bid is wanted. */
+export const leftOf = ({ left }: PlanColumns, row: number): Left => LEFTS[left[row]];
 
 /** What a month of a row comes to at its present bid. */
 export const monthNow = ({ nowClicks, nowSpend, nowSales }: PlanColumns, row: number): Month => ({
@@ -115,15 +175,14 @@ export const monthNow = ({ nowClicks, nowSpend, nowSales }: PlanColumns, row: nu
   sales: nowSales[row],
 });
 
-/** What the reason of a row tells beside its proposal. @param targetAcos share @param margin share, NaN where not known */
+/** What the reason of a row tells beside its proposal. @param margin share, NaN where not known */
 export function reasonContext(
-  { strength, dry, held }: PlanColumns,
+  { strength, days, dry, held }: PlanColumns,
   row: number,
-  targetAcos: number,
   margin: number,
 ): ReasonContext {
   return {
-    targetAcos,
+    days,
     margin: Number.isNaN(margin) ? null : margin,
     strength,
     dry: Number.isNaN(dry[row]) ? null : dry[row],

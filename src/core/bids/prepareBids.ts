@@ -25,7 +25,22 @@ export function prepareBids(observations: BidObservations): PreparedBids {
   const factors = placementFactors(observations);
   const exposures = exposuresOf(observations, factors);
   const priors = priorsOf(observations, exposures);
+  broughtAlong(observations, exposures);
   const worths = worthsOf(observations, exposures, priors);
   const kappa = calibrate(observations, factors, worths, priors.accountValue);
   return { observations, factors, exposures, priors, worths, kappa };
+}
+
+/**
+ * What targets bring along counts for their own estimates from the first day. (Not for what is usual: there it counts where it was
+ * earned.) The value of its placements is not known; a click counts as one.
+ */
+function broughtAlong({ targets }: BidObservations, { exposure, clicks, orders, sales }: Exposures): void {
+  targets.forEach(({ before }, at) => {
+    if (!before) return;
+    exposure[at] += before.clicks;
+    clicks[at] += before.clicks;
+    orders[at] += before.orders;
+    sales[at] += before.sales;
+  });
 }

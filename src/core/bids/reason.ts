@@ -1,11 +1,10 @@
 import { formatCount, formatMoney, formatShare } from '../units';
-import type { BidProposal } from './proposeBids';
-import { HISTORY_DAYS } from './observations';
+import type { BidProposal, SinceChange } from './proposal';
 
 /** What a reason tells beside the proposal itself. */
 export interface ReasonContext {
-  /** Share. */
-  targetAcos: number;
+  /** Days back to the account's first one with figures. */
+  days: number;
   /** Left of the product's price before ads, share; null where costs are missing. */
   margin: number | null;
   /** Weight of the prior, in orders. */
@@ -16,43 +15,111 @@ export interface ReasonContext {
   held: number;
 }
 
-/** Why a bid is proposed, or why none is, in one sentence with its numbers. */
+/** Why a bid is proposed, or why none is, in one sentence with its numbers. They can be worked out anew from what it tells. */
 export function bidReason(proposal: BidProposal, context: ReasonContext): string {
-  const { step, clicks, orders, conversion, needed, chance, rpc, cpc, from, to, wanted, left, rho } =
-    proposal;
-  const { targetAcos, margin, strength, dry, held } = context;
-  const { mean, usual } = conversion;
-  const own = `${count(clicks, 'click')}, ${count(orders, 'order')} in ${HISTORY_DAYS} days`;
+  const { step, conversion, needed, chance, rpc, cpc } = proposal;
+  const { margin } = context;
+  const own = ownRecord(proposal, context);
   const worth = `a click brings ${formatMoney(rpc)} and costs ${formatMoney(cpc)}, an ACOS of ${formatShare(rpc > 0 ? cpc / rpc : null, 0)}`;
   const loses = margin !== null && cpc > rpc * margin ? ` (break-even ${formatShare(margin, 0)})` : '';
-  const aim = `all lands on ${formatShare(targetAcos, 0)} with bids at ${formatShare(rho, 0)} of a click’s worth`;
-  const isStepped = left === null && Math.abs(wanted - to) > Math.abs(to - from) * 0.1;
-  const goes = `${formatMoney(wanted)} is wanted${isStepped ? `, one step goes to ${formatMoney(to)}` : ''}`;
-  const prior = `what is usual, ${formatShare(usual)}, counts like ${count(Math.round(strength / usual), 'click')}`;
-  const budget =
-    held < 1 && dry !== null
-      ? `; the campaign ran dry on ${Math.round(dry * 7)} of 7 days, so its bids are held at ${formatShare(held, 0)}`
-      : '';
+  const rest = `${movedText(proposal)}${budgetText(context)}`;
   switch (step) {
     case 'dead':
-      return `${own}; an order usually takes ${count(Math.round(1 / usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goes}${budget}.`;
+      return `${own}; an order usually takes ${count(Math.round(1 / conversion.usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goesText(proposal)}${rest}.`;
     case 'over':
-      return `${own}: ${worth}${loses}; ${aim}: ${goes}; ${prior}${budget}.`;
+      return `${own}; ${convertsText(proposal, context)}; ${worth}${loses}; ${aimText(proposal)}: ${goesText(proposal)}${rest}.`;
     case 'grow':
-      return `${own}: converts ${formatShare(mean)}, ${worth}; ${aim}: ${goes}; ${prior}${budget}.`;
+      return `${own}; ${convertsText(proposal, context)}; ${worth}; ${aimText(proposal)}: ${goesText(proposal)}${rest}.`;
+    case 'test':
+      return `${own}: not proven yet. ${testText(proposal)}; ${goesText(proposal)}${rest}.`;
     case 'none':
-      return WHY_LEFT[left ?? 'too small'](dry);
+      return WHY_LEFT[proposal.left ?? 'too small'](proposal, context);
   }
 }
 
-const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
+function ownRecord({ clicks, orders, before, since }: BidProposal, { days }: ReasonContext): string {
+  const own = `${count(clicks, 'click')}, ${count(orders, 'order')} in ${count(days, 'day')}`;
+  if (!before) return own;
+  const made = since && since.from === null ? `, before it was made ${ago(since.daysAgo)}` : '';
+  return `${own} (${count(before.clicks, 'click')} and ${count(before.orders, 'order')} of them elsewhere${made})`;
+}
 
-const WHY_LEFT: Record<NonNullable<BidProposal['left']>, (dry: number | null) => string> = {
-  'cool-down': () => 'Changed lately: too early to see what that did.',
+/** Orders and clicks to the conversion: (orders + usual x its clicks) / (weighed clicks + its clicks). */
+function convertsText({ exposure, conversion }: BidProposal, { strength }: ReasonContext): string {
+  const { mean, usual } = conversion;
+  return `weighed by placement and late orders ${count(Math.round(exposure), 'click')}, and what is usual, ${formatShare(usual)}, like ${formatCount(Math.round(strength / usual))} more: converts ${formatShare(mean)}`;
+}
+
+function aimText({ aim, rho, raise }: BidProposal): string {
+  const raised =
+    Math.abs(raise - 1) < 0.005 ? '' : `, less the ${formatShare(raise - 1, 0)} that its placements add`;
+  return `all lands on ${formatShare(aim, 0)} with bids at ${formatShare(rho, 0)} of a click’s worth${raised}`;
+}
+
+function goesText(proposal: BidProposal): string {
+  const { from, to, wanted, left, cpcAfter, aim } = proposal;
+  const free = freeBid(proposal);
+  const isBounded = wanted > from && free > wanted * 1.02;
+  const bound = isBounded
+    ? `${formatMoney(free)} is wanted, held at ${formatMoney(wanted)}, where it reaches ${formatShare(aim, 0)} by itself`
+    : `${formatMoney(wanted)} is wanted`;
+  const isStepped = left === null && Math.abs(wanted - to) > Math.abs(to - from) * 0.1;
+  const step = isStepped ? `, one step goes to ${formatMoney(to)}` : '';
+  return `${bound}${step}${left === null ? `, where a click costs about ${formatMoney(cpcAfter)}` : ''}`;
+}
+
+/** The share of a click's worth that all bids stand at, less what its placements add. */
+const freeBid = ({ rho, rpc, raise }: BidProposal) => (rho * rpc) / raise;
+
+function testText({ test, conversion, to }: BidProposal): string {
+  if (!test) return '';
+  const { chance, gain, cost } = test;
+  return `Usual here is ${formatShare(conversion.usual)}; ${formatShare(chance, 0)} chance that it sells well enough at ${formatMoney(to)}, worth about ${formatMoney(gain)} a month then; finding out costs at most ${formatMoney(cost)} more a month`;
+}
+
+function movedText({ since, from, wanted, isSecondStep }: BidProposal): string {
+  if (!since || since.from === null) return '';
+  if (isSecondStep)
+    return `; second step toward ${formatMoney(wanted)}, nothing new since the one of ${ago(since.daysAgo)}`;
+  return `; ${movedWords(since, from)}, ${sinceWords(since)}`;
+}
+
+const movedWords = ({ from, daysAgo }: SinceChange, present: number) =>
+  from === null
+    ? `changed ${ago(daysAgo)}`
+    : `${present < from ? 'lowered' : 'raised'} ${formatMoney(from)} → ${formatMoney(present)} ${ago(daysAgo)}`;
+const sinceWords = ({ settledDays, clicks }: SinceChange) =>
+  `${count(settledDays, 'settled day')} and ${count(clicks, 'click')} since`;
+const ago = (days: number) => (days === 0 ? 'today' : `${count(days, 'day')} ago`);
+
+function budgetText({ held, dry }: ReasonContext): string {
+  if (held >= 1 || dry === null) return '';
+  return `; the campaign ran dry on ${Math.round(dry * 7)} of 7 days, so its bids are held at ${formatShare(held, 0)}`;
+}
+
+const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+const WHY_LEFT: Record<
+  NonNullable<BidProposal['left']>,
+  (proposal: BidProposal, context: ReasonContext) => string
+> = {
+  hold: ({ since, from }) =>
+    since
+      ? `${capital(movedWords(since, from))}, ${sinceWords(since)}: too early to see what that did.`
+      : 'Changed lately: too early to see what that did.',
+  'second step': ({ since, from, wanted }) =>
+    `${since ? capital(movedWords(since, from)) : 'Changed lately'}; a second step toward ${formatMoney(wanted)} is left out until something new is known.`,
+  'days since disagree': ({ since, from, wanted }) =>
+    `${since ? capital(movedWords(since, from)) : 'Changed lately'}. All days ask for ${formatMoney(wanted)}, the other way; the days since do not by themselves.`,
   'not running': () =>
     'It is not running: it, its ad group or its campaign is paused, or its bid is not known.',
+  'in range': () => 'It stands inside the range that is its target: nothing is to be done.',
   'thin evidence': () => 'There is less evidence than you ask for.',
-  'runs dry': (dry) =>
+  'runs dry': (_, { dry }) =>
     `Worth a higher bid, but its campaign spent its budget on ${Math.round((dry ?? 0) * 7)} of 7 days: dearer clicks would only end the day sooner.`,
+  'would pass target': ({ aim }) =>
+    `A higher bid would win sales, but by itself it would then cost more than ${formatShare(aim, 0)} of them.`,
+  'test cap': () => 'Not proven yet, and tests that tell more for their money take what tests may cost.',
   'too small': () => 'The bid is where it should be.',
 };

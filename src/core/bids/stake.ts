@@ -1,6 +1,6 @@
 import type { Micros } from '../units';
 import { CPC_ELASTICITY } from './exposures';
-import type { BidStep, Month } from './proposeBids';
+import type { BidStep, Month } from './proposal';
 
 /**
  * Money at stake in a month, by which a step is ordered. Dead spend: what is spent on it. Overpaying: what is spent above
@@ -14,6 +14,7 @@ export function stakeOf(step: BidStep, now: Month, after: Month, targetAcos: num
     case 'over':
       return Math.max(0, now.spend - targetAcos * now.sales);
     case 'grow':
+    case 'test':
       return after.sales - now.sales;
     case 'none':
       return 0;

@@ -3,6 +3,7 @@ export const CHANGE_PURPOSES = {
   dead: 'Dead spend: bids down or paused',
   over: 'Overpaying: bids down',
   grow: 'Room to grow: bids up',
+  test: 'Testing: bids up on what is not proven',
   harvest: 'Harvest: new keywords and targets',
   negatives: 'Negatives',
   down: 'Bids down by hand',

@@ -6,7 +6,9 @@ import { MICROS_PER_UNIT } from '../units';
 /** What a number field is about, beyond the measures themselves. */
 export type ExtraKey = 'bid' | 'targetAcos' | 'vsTarget' | 'loss' | 'breakEvenLoss' | 'age';
 /** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
-export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey;
+/** What only a plan of bids knows of a row. */
+export type PlanKey = 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
+export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
 export type TextKey = 'term' | 'name' | 'place';
 /** Something a row is one of. */
@@ -48,13 +50,13 @@ const EXTRA: readonly NumberField[] = [
   ),
 ];
 
-function extra(
-  key: ExtraKey,
+function extra<K extends ExtraKey | PlanKey>(
+  key: K,
   label: string,
   unit: MeasureUnit,
   decimals: number,
   definition: string,
-): NumberField {
+): NumberField & { key: K } {
   return { key, label, unit, decimals, definition };
 }
 
@@ -68,7 +70,35 @@ const MOVES: NumberField[] = MEASURES.map(({ key, label, unit, decimals }) => ({
 
 /** All number fields, in the order in which they are offered. */
 export const NUMBER_FIELDS: readonly NumberField[] = [...MEASURES, ...EXTRA, ...MOVES];
-const numbers = new Map(NUMBER_FIELDS.map((field) => [field.key as string, field]));
+
+/** What a plan of bids says of a row. */
+export const PLAN_FIELDS: readonly (NumberField & { key: PlanKey })[] = [
+  extra('plan.to', 'Proposed bid', 'money', 2, 'The bid that is proposed, after the step of the pace.'),
+  extra('plan.step', 'Step', 'share', 0, 'Proposed bid ÷ present bid − 1.'),
+  extra('plan.wanted', 'Wanted bid', 'money', 2, 'What it would be bid without the step of the pace.'),
+  extra(
+    'plan.chance',
+    'Chance',
+    'share',
+    0,
+    'Chance that it reaches its target ACOS at its present cost per click.',
+  ),
+  extra(
+    'plan.profit',
+    'Profit ±',
+    'money',
+    2,
+    'Margin × sales − spend that a month is expected to change by; a dash where costs are not known.',
+  ),
+  extra(
+    'plan.learnt',
+    'Learnt per cost',
+    'factor',
+    2,
+    'Of a test: what it earns if it proves good × the chance of that ÷ what it costs at most.',
+  ),
+];
+const numbers = new Map([...NUMBER_FIELDS, ...PLAN_FIELDS].map((field) => [field.key as string, field]));
 
 export const TEXT_LABELS: Record<TextKey, string> = {
   term: 'Search term',

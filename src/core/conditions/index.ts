@@ -5,11 +5,12 @@ export {
   isTextKey,
   movedMeasure,
   NUMBER_FIELDS,
+  PLAN_FIELDS,
   numberField,
   shownScale,
   TEXT_LABELS,
 } from './fields';
-export type { ChoiceKey, ExtraKey, NumberField, NumberKey, TextKey } from './fields';
+export type { ChoiceKey, ExtraKey, NumberField, NumberKey, PlanKey, TextKey } from './fields';
 export {
   isChoiceCondition,
   isNumberCondition,

@@ -62,6 +62,21 @@ export function chanceToReach(
   return 1 - gammaCdf(prior.strength + orders, needed * (prior.strength / prior.mean + clicks));
 }
 
+/**
+ * What the conversion rate brings where it reaches `needed`: E[rate; rate >= needed], orders per click. Divided by chanceToReach it is
+ * the mean of the good cases. Of a gamma variable it is mean x Q(shape + 1, needed x rate).
+ */
+export function meanWhereReached(
+  needed: number,
+  clicks: number,
+  orders: number,
+  prior: ConversionPrior,
+): number {
+  const shape = prior.strength + orders;
+  const rate = prior.strength / prior.mean + clicks;
+  return (shape / rate) * (1 - gammaCdf(shape + 1, needed * rate));
+}
+
 function quantilesOf(shape: number) {
   // Only the shape matters for the width in ln, and there are as many shapes as order counts: computed once each.
   let known = quantiles.get(shape);

@@ -1,5 +1,11 @@
 export { gammaCdf, gammaQuantile, lnGamma } from './gamma';
-export { chanceToReach, estimateConversion, EVIDENCE_GRADES, PRIOR_ORDERS } from './conversion';
+export {
+  chanceToReach,
+  estimateConversion,
+  EVIDENCE_GRADES,
+  meanWhereReached,
+  PRIOR_ORDERS,
+} from './conversion';
 export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conversion';
 export { fitStrength } from './fitStrength';
 export { usualInAccount, usualInCampaign } from './usual';

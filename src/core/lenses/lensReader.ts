@@ -51,6 +51,8 @@ function numberReader(table: LensTable, key: NumberKey): NumberAt {
       return a === null || b === null ? null : a - b;
     };
   }
+  // What a plan says is read where there is one.
+  if (key.startsWith('plan.')) return () => null;
   const extra = EXTRA[key as ExtraKey];
   return extra ? extra(table) : measureReader(table.now, key as MeasureKey);
 }

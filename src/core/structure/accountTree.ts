@@ -82,6 +82,9 @@ export interface TreeIndex {
 /** What is aimed at somewhere. */
 export interface Aim {
   acos: number | null;
+  /** The range that it may move in; both the same for a value. */
+  low: number | null;
+  high: number | null;
   margin: number | null;
   goal: Pick<Goal, 'scope' | 'scopeId'>;
 }
@@ -140,7 +143,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
       const known = aims.get(place.adGroupId);
       if (known && place.adGroupId !== 0) return known;
       const margin = products.get(place.productId)?.margin ?? null;
-      const { acos, goal } = find(
+      const { acos, low, high, goal } = find(
         {
           lineId: orNull(place.lineId),
           productId: orNull(place.productId),
@@ -149,7 +152,7 @@ export function indexTree(tree: AccountTree): TreeIndex {
         },
         margin,
       );
-      const aim = { acos, margin, goal };
+      const aim = { acos, low, high, margin, goal };
       aims.set(place.adGroupId, aim);
       return aim;
     },

@@ -57,6 +57,44 @@ export async function listBidChanges(sql: Query, accountId: number, kinds: reado
     where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds}) and answered_on >= ${from}`;
 }
 
+/** What the accepted tests since a day cost more a month at most, those that were undone left out; micros. */
+export async function sumTests(sql: Query, accountId: number, from: string): Promise<number> {
+  const [{ cost }] = await sql<{ cost: number }[]>`
+    select coalesce(sum((figures->>'testCost')::numeric), 0)::bigint as cost
+    from mowing.change c
+    where account_id = ${accountId} and state = 'accepted' and figures->>'step' = 'test' and answered_on >= ${from}
+      and not exists (select from mowing.change u
+        where u.account_id = c.account_id and u.undoes_change_id = c.change_id and u.state = 'accepted')`;
+  return cost;
+}
+
+/**
+ * What the words (or items) of targets that were made from here brought in the same product's other ad groups, from a day until each was made.
+ * A harvested keyword, a target in a new campaign of its own, an item that is bid on again: each keeps its record.
+ */
+export async function listBefore(sql: Query, accountId: number, from: string) {
+  return sql<{ targetId: number; clicks: number; orders: number; sales: number }[]>`
+    with made as materialized (
+      select t.target_id, min(c.answered_on) as day, t.expression, g.product_id
+      from mowing.change c
+      join mowing.target t on t.account_id = c.account_id and t.target_id = c.made_target_id
+      join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+      where c.account_id = ${accountId} and c.state = 'accepted' and c.made_target_id is not null and c.answered_on > ${from}
+        and (t.match = 'exact' or t.kind = 'item')
+      group by t.target_id, t.expression, g.product_id
+    )
+    select m.target_id as "targetId", sum(f.clicks) as clicks, sum(f.orders) as orders, sum(f.sales_micros) as sales
+    from made m
+    join mowing.term w on w.account_id = ${accountId} and w.text in (m.expression, lower(m.expression))
+    join mowing.term_day f on f.account_id = ${accountId} and f.term_id = w.term_id and f.day >= ${from} and f.day < m.day
+      and f.target_id <> m.target_id
+    join mowing.target s on s.account_id = ${accountId} and s.target_id = f.target_id
+    join mowing.ad_group g on g.account_id = ${accountId} and g.ad_group_id = s.ad_group_id
+    where g.product_id is not distinct from m.product_id
+    group by m.target_id
+    having sum(f.clicks) > 0`;
+}
+
 /** Campaigns whose bids are held down, and how far. */
 export async function listHeld(sql: Query, accountId: number) {
   return sql<{ campaignId: number; held: number }[]>`

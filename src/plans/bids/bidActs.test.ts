@@ -21,7 +21,7 @@ const table = buildLens(
 const observations = someTargets([
   { bid: 0.4, clicks: 30, cpc: 0.5 },
   { bid: 0.3, clicks: 20, orders: 60, cpc: 0.2 },
-  { bid: 0.5, clicks: 5, orders: 6, daysSinceChange: 1 },
+  { bid: 0.5, clicks: 5, orders: 6, change: { daysAgo: 1, from: null } },
 ]);
 const account = {
   observations,
@@ -70,7 +70,7 @@ describe('the change that is staged', () => {
     const made = change(0)!;
     expect(made.change).toEqual({ kind: 'set-bid', targetId: 1001, from: 400_000, to: act(0).to });
     expect(made.reason).toBe(reasonOf(plan, table, 0));
-    expect(made.reason).toContain('0 orders in 150 days');
+    expect(made.reason).toContain('0 orders in 60 days');
     expect(made.figures).toMatchObject({ step: 'dead', clicks: 60, spend: 24_000_000 });
     expect(made.carries).toEqual({ held: 1 });
     expect(made.effect.spend).toBeLessThan(0);

@@ -1,9 +1,10 @@
 export { keptBids, rowStake } from './keptBids';
 export type { KeptBids, TargetTrial } from './keptBids';
 export { arrangeBids } from './arrangeBids';
+export { planNumber } from './planReader';
 export { actOf, sumActs } from './bidEdits';
 export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';
 export { reasonOf, toBidChange } from './toBidChanges';
 export { summaryWords } from './summaryWords';
 export { pendingTargets } from './pending';
-export type { ArrangedBids, BidsAsked, BidSort, BidStepSummary } from './types';
+export type { ArrangedBids, BidShow, BidsAsked, TestingSummary, BidSort, BidStepSummary } from './types';

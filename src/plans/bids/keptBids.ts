@@ -72,9 +72,8 @@ function tryTarget(
   settings: BidSettings,
   acos: number,
 ): TargetTrial {
-  const own = observations.scopes;
   const plan = decideBids(
-    withTargets(prepared, (scope) => (scope === accountScope ? acos : own[scope].targetAcos)),
+    withTargets(prepared, (scope) => (scope === accountScope ? acos : null)),
     settings,
   );
   const [now, after] = [new MonthSum(), new MonthSum()];

@@ -1,14 +1,14 @@
-import { bidReason, BID_STEPS, proposalAt, reasonContext } from '../../core/bids';
+import { bidReason, BID_STEPS, proposalAt, reasonContext, testAt } from '../../core/bids';
 import type { PlanColumns } from '../../core/bids';
 import { sumsAt } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import type { ChangeFigures, NewChange } from '../../contract/changes';
-import type { BidStepName } from '../../contract/review';
+import type { BidQueue } from '../../contract/review';
 import type { BidAct, BidEdits } from './bidEdits';
 
 /** Why a row's bid is proposed as it is. */
 export function reasonOf(plan: PlanColumns, table: LensTable, row: number): string {
-  return bidReason(proposalAt(plan, row), reasonContext(plan, row, table.targetAcos[row], table.margin[row]));
+  return bidReason(proposalAt(plan, row), reasonContext(plan, row, table.margin[row]));
 }
 
 /** The change that an act makes; null where it changes nothing. */
@@ -17,7 +17,7 @@ export function toBidChange(
   plan: PlanColumns,
   table: LensTable,
   edits: BidEdits,
-  step: BidStepName,
+  step: BidQueue,
 ): NewChange | null {
   const { row, targetId, isPause, from, to, now, after } = act;
   if (!isPause && from === to) return null;
@@ -31,6 +31,7 @@ export function toBidChange(
     spend,
     sales,
     targetAcos: table.targetAcos[row],
+    ...(own === 'test' && { testCost: Math.round(testAt(plan, row)!.cost) }),
   };
   return {
     change: isPause

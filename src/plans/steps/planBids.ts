@@ -6,7 +6,8 @@ import { indexTree } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanChoices } from '../../contract/choices';
-import type { BidStepName } from '../../contract/review';
+import { stepOfQueue } from '../../contract/review';
+import type { BidQueue } from '../../contract/review';
 import type { MarketLimits } from '../../core/changes';
 import { actOf, arrangeBids, keptBids, toBidChange } from '../bids';
 import type { BidEdits } from '../bids';
@@ -29,10 +30,7 @@ export interface BidPlanParts {
 const NO_EDITS: BidEdits = new Map();
 
 /** What a step proposes for the account's bids, the largest stake first: the rows and figures that the page shows. */
-export function planBids(
-  step: BidStepName,
-  parts: BidPlanParts,
-): { settings: BidSettings; planned: Planned[] } {
+export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSettings; planned: Planned[] } {
   const { tree, feed, choices, limits, staged, aside } = parts;
   const index = indexTree(tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
@@ -40,8 +38,8 @@ export function planBids(
   const settings = settingsOf(choices, limits);
   const plan = keptBids(index, feed).columns(settings, table);
   const { rows } = arrangeBids(held, plan, {
-    step,
-    show: 'proposed',
+    step: stepOfQueue(step),
+    show: step === 'test' ? 'testing' : 'proposed',
     settings,
     conditions: [],
     sort: null,

@@ -1,7 +1,7 @@
 import { HISTORY_DAYS } from '../../core/bids';
 import { kindsThat } from '../../core/changes';
-import { addDays } from '../../core/units';
-import { listBidChanges, listHeld, readBidDays } from '../../db/queries/bidFeed';
+import { addDays, DAYS_PER_MONTH } from '../../core/units';
+import { listBefore, listBidChanges, listHeld, readBidDays, sumTests } from '../../db/queries/bidFeed';
 import type { PrintedColumns } from '../../db/queries/bidFeed';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
@@ -16,7 +16,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
   const account = await needAccount(accountId);
   const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
   const from = addDays(today, -HISTORY_DAYS);
-  const [{ days, placements }, bidChanges, held, completion] = await Promise.all([
+  const [{ days, placements }, bidChanges, held, before, testsUsed, completion] = await Promise.all([
     readBidDays(db(), accountId, from, today),
     listBidChanges(
       db(),
@@ -25,9 +25,18 @@ export async function loadBidFeed(accountId: number): Promise<string> {
       from,
     ),
     listHeld(db(), accountId),
+    listBefore(db(), accountId, from),
+    sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
     loadCompletion(accountId, today),
   ]);
-  const rest = JSON.stringify({ today, completion: completion.map(({ share }) => share), bidChanges, held });
+  const rest = JSON.stringify({
+    today,
+    completion: completion.map(({ share }) => share),
+    bidChanges,
+    held,
+    before,
+    testsUsed,
+  });
   return `{"days":${printed(days)},"placements":${printed(placements)},${rest.slice(1)}`;
 }
 

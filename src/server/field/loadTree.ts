@@ -41,12 +41,12 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
   };
 }
 
-/** The day of the last accepted change of every target, campaign and ad group that was set to something from here. */
+/** The day of the last accepted change of every target, campaign and ad group that was set to something, or made, from here. */
 async function loadLastChanges(accountId: number): Promise<LastChange[]> {
   const last = new Map<string, LastChange>();
-  const kinds = kindsThat(({ sets }) => sets !== null);
-  for (const { change, day } of await listLastAccepted(db(), accountId, kinds)) {
-    const { target, adGroup, campaign } = entitiesOf(change);
+  const kinds = kindsThat(({ sets, makes }) => sets !== null || makes === 'target');
+  for (const { change, madeTargetId, day } of await listLastAccepted(db(), accountId, kinds)) {
+    const { target = madeTargetId ?? undefined, adGroup, campaign } = entitiesOf(change);
     const [entity, id] =
       target !== undefined
         ? (['target', target] as const)

@@ -69,7 +69,7 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
     staged: [...pendingTargets(pending).keys()],
     aside: aside.map(([targetId]) => targetId),
   });
-  const { pace: named, aim: toward, coolDown, leastEvidence } = choices;
+  const { pace: named, aim: toward, holdDays, secondSteps, provenOrders, leastEvidence } = choices;
   return {
     answer: {
       step,
@@ -81,7 +81,10 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
         aim: toward,
         floor: settings.limits.minBid,
         cap: settings.limits.maxBid,
-        coolDown,
+        holdDays,
+        secondSteps,
+        provenOrders,
+        testCap: choices.testCap,
         leastEvidence,
       },
     },

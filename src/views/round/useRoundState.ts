@@ -2,14 +2,16 @@ import { useMemo } from 'react';
 import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { SortOrder, Stack } from '../../core/conditions';
 import type { AccountInfo } from '../../contract/api';
-import type { BidSort } from '../../plans/bids';
+import type { BidShow, BidSort } from '../../plans/bids';
 import { reviewSettings } from '../../plans/terms';
 import { useChoices } from '../shared/useChoices';
 import { useUrlState } from '../shared/urlState';
-import type { ReviewSettings, Show } from '../../plans/terms';
+import type { ReviewSettings } from '../../plans/terms';
 
 /** What rows are sorted by: a field of theirs, or what a plan of bids knows of them. */
 export type RoundSort = { by: SortOrder['by'] | BidSort['by']; descending: boolean };
+
+const SHOWN: readonly BidShow[] = ['proposed', 'testing', 'all', 'aside'];
 
 /** Thresholds as a link may carry them. */
 type OwnSettings = Partial<Omit<ReviewSettings, 'targetAcos'>>;
@@ -41,7 +43,7 @@ export function useRoundState(account: AccountInfo | undefined, steps: readonly 
   );
   return {
     step,
-    show: (['all', 'aside'].includes(values.get('show') ?? '') ? values.get('show') : 'proposed') as Show,
+    show: SHOWN.find((one) => one === values.get('show')) ?? 'proposed',
     conditions,
     sort: readSort(values.get('sort')),
     from: values.get('from'),
@@ -49,7 +51,7 @@ export function useRoundState(account: AccountInfo | undefined, steps: readonly 
     settings,
     /** The first step needs no word in the address. */
     setStep: (next: string) => set({ step: next === steps[0] ? null : next, sort: null, show: null }),
-    setShow: (show: Show) => set({ show: show === 'proposed' ? null : show }),
+    setShow: (show: BidShow) => set({ show: show === 'proposed' ? null : show, sort: null }),
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSort: (sort: RoundSort | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),

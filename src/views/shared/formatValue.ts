@@ -11,11 +11,14 @@ export function formatIn(unit: MeasureUnit, value: number | null, decimals: numb
   return formatNumber(value, decimals);
 }
 
+/** Differences that are not a move of a measure. */
+const SIGNED: ReadonlySet<NumberKey> = new Set(['plan.step', 'plan.profit']);
+
 /** A number field of a row; moves carry their sign. */
 export function formatField(key: NumberKey, value: number | null): string {
   const { unit, decimals } = numberField(key);
   if (value === null) return DASH;
-  if (!key.startsWith('d.')) return formatIn(unit, value, decimals);
+  if (!key.startsWith('d.') && !SIGNED.has(key)) return formatIn(unit, value, decimals);
   return formatMove(unit, value, decimals);
 }
 

@@ -12,6 +12,9 @@ export interface SetBid {
   to: Micros;
 }
 
+/** Steps of the round that set bids. */
+const STEPS = ['dead', 'over', 'grow', 'test'] as const;
+
 const isDown = ({ from, to }: SetBid) => from !== null && to < from;
 
 export const setBid: ChangeSpec<SetBid> = {
@@ -21,8 +24,7 @@ export const setBid: ChangeSpec<SetBid> = {
   key: ({ targetId }) => `bid ${targetId}`,
   words: ({ from, to }) => `${moved(from, to)} the bid ${formatMoney(from)} → ${formatMoney(to)}`,
   group: (change) => (isDown(change) ? 'Bids down' : 'Bids up'),
-  purpose: (change, step) =>
-    step === 'dead' || step === 'over' || step === 'grow' ? step : isDown(change) ? 'down' : 'up',
+  purpose: (change, step) => STEPS.find((own) => own === step) ?? (isDown(change) ? 'down' : 'up'),
   entities: ({ targetId }) => ({ target: targetId }),
   sets: 'bid',
   makes: null,

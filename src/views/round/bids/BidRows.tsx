@@ -1,5 +1,6 @@
 import type { AccountInfo } from '../../../contract/api';
 import type { PlanColumns } from '../../../core/bids';
+import type { PlanKey } from '../../../core/conditions';
 import type { LensTable } from '../../../core/lenses';
 import { formatDay } from '../../../core/units';
 import { reasonOf } from '../../../plans/bids';
@@ -17,6 +18,8 @@ interface BidRowsProps {
   state: RoundState;
   work: BidWork;
   spec: BidStepSpec;
+  /** Columns of the plan beside the usual ones. */
+  more: readonly PlanKey[];
   table: LensTable;
   plan: PlanColumns;
   editing: number | null;
@@ -26,7 +29,7 @@ interface BidRowsProps {
 
 /** The targets of a step: what is proposed for each, and below it where it lives and why. */
 export function BidRows(props: BidRowsProps) {
-  const { account, state, work, spec, table, plan, editing, onEditing, onAccept } = props;
+  const { account, state, work, spec, more, table, plan, editing, onEditing, onAccept } = props;
   const { decisions } = work;
   return (
     <StepRows<number>
@@ -35,6 +38,7 @@ export function BidRows(props: BidRowsProps) {
       view={work.view}
       columns={bidColumns({
         spec,
+        more,
         currency: account.currency,
         table,
         plan,
@@ -44,6 +48,7 @@ export function BidRows(props: BidRowsProps) {
         onEditing,
         onAccept,
         isAside: state.show === 'aside',
+        isTesting: state.show === 'testing',
       })}
       rowAt={(row) => row}
       detail={(row) => {

@@ -1,11 +1,13 @@
 import { useState } from 'react';
-import { NUMBER_FIELDS } from '../../../core/conditions';
+import { NUMBER_FIELDS, PLAN_FIELDS } from '../../../core/conditions';
+import type { PlanKey } from '../../../core/conditions';
 import { formatCount, formatMoney } from '../../../core/units';
-import { actOf, sumActs, toBidChange } from '../../../plans/bids';
+import { actOf, toBidChange } from '../../../plans/bids';
 import type { BidAct } from '../../../plans/bids';
 import { targetSubject } from '../../../contract/aside';
 import type { FieldsOffered } from '../../shared/conditions/words';
 import { useFolded } from '../../shared/useFolded';
+import { useRemembered } from '../../shared/useRemembered';
 import { StepFrame } from '../frame/StepFrame';
 import type { RoundAt } from '../steps/step';
 import { AcceptDialog } from './AcceptDialog';
@@ -14,6 +16,8 @@ import { BidRows } from './BidRows';
 import type { BidStepSpec } from './bidSpec';
 import { LossDialog } from './LossDialog';
 import { PaceBar } from './PaceBar';
+import { PlanColumnsMenu } from './PlanColumnsMenu';
+import { SecondSteps, testingSentence } from './Testing';
 import { TryBar } from './TryBar';
 import { useBidKeys } from './useBidKeys';
 import type { BidWork } from './useBidWork';
@@ -33,12 +37,21 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const [isAsking, setAsking] = useState(false);
   const [lossOf, setLossOf] = useState<number[] | null>(null);
   const [isFolded, fold] = useFolded('picture-folded');
+  const [columns, showColumns] = useRemembered<PlanKey[]>('plan-columns', []);
   const { trial, tryTarget } = useTrial(work);
   const table = loaded?.table;
   const currency = account?.currency ?? '';
 
   const actsOf = (list: number[]): BidAct[] =>
     plan && table ? list.map((row) => actOf(plan, table, decisions.edits, row)) : [];
+  const askedActs = (list: number[]) =>
+    actsOf(list).map((act) => ({
+      ...act,
+      name: table!.name[act.row],
+      place: table!.place[act.row],
+      clicks: plan!.clicks[act.row],
+      orders: plan!.orders[act.row],
+    }));
   const accept = (list: number[]) => {
     if (!plan || !table) return;
     const made = actsOf(list).flatMap((act) => {
@@ -68,6 +81,12 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const margin = focused !== null && table ? table.margin[focused] : NaN;
   const summary = arranged?.steps.find((one) => one.step === step);
   const isSelection = rows.selection.size > 0;
+  const isTesting = state.show === 'testing';
+  const sentenceNow = () => {
+    if (!summary || !arranged) return WAITING;
+    if (!work.hasData) return NO_BIDS;
+    return isTesting ? testingSentence(arranged.testing, currency) : sentenceOf(spec, summary, currency);
+  };
   return (
     <>
       <StepFrame
@@ -76,13 +95,20 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
           account,
           window,
           state,
-          sentence: !summary ? WAITING : work.hasData ? sentenceOf(spec, summary, currency) : NO_BIDS,
+          sentence: sentenceNow(),
           proposed: summary?.left ?? 0,
           all: { count: arranged?.all ?? 0, word: 'targets' },
           aside: decisions.asideIds.length,
-          controls: <PaceBar account={account} work={work} />,
+          testing: spec.hasTesting ? (arranged?.testing.left ?? 0) : undefined,
+          controls: (
+            <>
+              <PaceBar account={account} work={work} />
+              <PlanColumnsMenu shown={columns} onShown={showColumns} />
+            </>
+          ),
+          below: <SecondSteps summary={summary} work={work} />,
           accept:
-            shown.length > 0 && state.show === 'proposed'
+            shown.length > 0 && (state.show === 'proposed' || isTesting)
               ? {
                   count: isSelection ? rows.selection.size : shown.length,
                   isSelection,
@@ -115,6 +141,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
               state={state}
               work={work}
               spec={spec}
+              more={columns}
               table={loaded.table}
               plan={plan}
               editing={editing}
@@ -127,10 +154,11 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
       />
       {asked && account && (
         <AcceptDialog
-          summary={sumActs(actsOf(asked), settings.limits)}
+          acts={askedActs(asked)}
+          limits={settings.limits}
           currency={currency}
-          onDone={(isWanted) => {
-            if (isWanted) accept(asked);
+          onDone={(wanted) => {
+            if (wanted) accept(wanted);
             setAsking(false);
           }}
         />
@@ -164,7 +192,7 @@ const sentenceOf = (
   });
 
 const FIELDS: FieldsOffered = {
-  numbers: NUMBER_FIELDS.map(({ key }) => key),
+  numbers: [...PLAN_FIELDS, ...NUMBER_FIELDS].map(({ key }) => key),
   texts: ['term', 'place'],
   choices: ['kind', 'evidence', 'standing'],
 };

@@ -6,7 +6,7 @@ import { PACES } from '../../../core/bids';
 import type { BidChoices } from '../../../core/bids';
 import { formatShare } from '../../../core/units';
 import type { BidWork } from './useBidWork';
-import { Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
+import { Check, Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 
 const PACE_WORDS: Record<BidChoices['pace'], string> = {
@@ -37,14 +37,13 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
     <>
       <Choice
         label="Pace"
-        isLabelled
         value={choices.pace}
         onChange={(pace) => setChoices({ pace: pace as BidChoices['pace'] })}
       >
         {PACE_NAMES.map((pace): Option => [pace, PACE_WORDS[pace]])}
       </Choice>
       <Button ref={anchor} onClick={() => setOpen(true)} title="How bids move">
-        −{formatShare(down, 0)} / +{formatShare(up, 0)}
+        −{formatShare(down, 0).replace(/\s?%/, '')} / +{formatShare(up, 0)}
         {choices.aim === 'grow' ? '' : ` · ${AIM_SHORT[choices.aim]}`}
       </Button>
       <Popover open={isOpen} anchorEl={anchor.current} onClose={() => setOpen(false)}>
@@ -101,12 +100,34 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
             {['thin', 'fair', 'strong']}
           </Choice>
           <NumberField
-            label="A changed bid is left alone for"
-            unit="days"
-            value={choices.coolDown}
+            label="A changed bid waits for"
+            unit="settled days, or the clicks of an order"
+            value={choices.holdDays}
             min={0}
+            max={28}
             step={1}
-            onChange={(coolDown) => setChoices({ coolDown: Math.round(coolDown) })}
+            onChange={(days) => setChoices({ holdDays: Math.round(days) })}
+          />
+          <Check isOn={choices.secondSteps} onChange={(secondSteps) => setChoices({ secondSteps })}>
+            A further step of the same move does not wait for them
+          </Check>
+          <NumberField
+            label="Proven with"
+            unit="orders; a raise of what is not is a test"
+            value={choices.provenOrders}
+            min={1}
+            max={100}
+            step={1}
+            onChange={(orders) => setChoices({ provenOrders: Math.round(orders) })}
+          />
+          <MoneyField
+            label="Tests cost at most"
+            after={`more a month; empty: ${formatShare(settings.testing.share)} of what is spent`}
+            micros={choices.testCap}
+            currency={currency}
+            step={1_000_000}
+            onMicros={(testCap) => setChoices({ testCap })}
+            onNone={() => setChoices({ testCap: null })}
           />
           <p className="note">
             A bid moves toward what its clicks are worth, by at most one step a round. “Straight to wanted” is

@@ -1,6 +1,7 @@
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
+import { cpcAt } from '../../../core/bids';
 import type { BidProposal } from '../../../core/bids';
 import { GRADES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
@@ -16,7 +17,9 @@ interface WorthProps {
 
 /** What a click brings and costs, and what target and break-even allow for it. */
 export function Worth({ proposal, table, row, currency }: WorthProps) {
-  const { rpc, rpcLow, rpcHigh, cpc, conversion, wanted } = proposal;
+  const { rpc, rpcLow, rpcHigh, cpc, cpcAfter, conversion, wanted, from, to } = proposal;
+  // A dearer bid costs more a click: the two can only be held against what is allowed together.
+  const costAt = (bid: number) => `click about ${formatMoney(cpcAt(proposal, bid))}`;
   const [target, margin] = [table.targetAcos[row], table.margin[row]];
   const lines: [string, string, string][] = [
     [
@@ -29,7 +32,16 @@ export function Worth({ proposal, table, row, currency }: WorthProps) {
     Number.isNaN(margin)
       ? ['Break-even allows', '–', 'costs not known']
       : [`Break-even ${formatShare(margin, 0)} allows`, formatMoney(Math.max(0, rpc * margin)), ''],
-    ['Wanted bid', formatMoney(wanted), ''],
+    ...(to === from
+      ? []
+      : [
+          ['Proposed bid', formatMoney(to), `click about ${formatMoney(cpcAfter)}`] as [
+            string,
+            string,
+            string,
+          ],
+        ]),
+    ['Wanted bid', formatMoney(wanted), from > 0 ? costAt(wanted) : ''],
   ];
   return (
     <Facts sx={{ fontSize: 12.5, marginTop: '8px' }} aria-label={`Worth, ${currency}`}>

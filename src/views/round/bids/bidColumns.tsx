@@ -1,6 +1,8 @@
 import Button from '@mui/material/Button';
-import { BID_STEPS, monthNow, proposalAt, stakeOf } from '../../../core/bids';
-import type { PlanColumns } from '../../../core/bids';
+import { BID_STEPS, monthNow, proposalAt, stakeOf, testAt } from '../../../core/bids';
+import type { PlanColumns, TestWorth } from '../../../core/bids';
+import { numberField } from '../../../core/conditions';
+import type { PlanKey } from '../../../core/conditions';
 import { sumsAt } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
 import { measure } from '../../../core/measures';
@@ -12,13 +14,15 @@ import { explain } from '../../shared/explain';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { formatField } from '../../shared/formatValue';
 import { DecideButtons } from '../frame/DecideButtons';
-import { actOf } from '../../../plans/bids';
+import { actOf, planNumber } from '../../../plans/bids';
 import type { BidStepSpec } from './bidSpec';
 import type { BidDecisions } from './useBidWork';
 import { NameCell } from '../frame/NameCell';
 
 interface ColumnContext {
   spec: BidStepSpec;
+  /** Columns of the plan beside the usual ones. */
+  more: readonly PlanKey[];
   /** Of the market's bids, micros. */
   step: number;
   currency: string;
@@ -30,13 +34,19 @@ interface ColumnContext {
   onEditing: (row: number | null) => void;
   onAccept: (row: number) => void;
   isAside: boolean;
+  isTesting: boolean;
 }
 
 const WIDTHS: Partial<Record<MeasureKey, string>> = { sales: '60px', spend: '56px', acos: '54px' };
 
+/** Of a test there is little more to tell. */
+const TEST_FIGURES: readonly MeasureKey[] = ['clicks', 'orders'];
+
 /** Columns of a step that tunes bids. */
 export function bidColumns(context: ColumnContext): Column<number>[] {
-  const { spec, currency, table, plan } = context;
+  const { spec, more, currency, table, plan, isTesting } = context;
+  // What the bid is sorted by: what has no column of its own yet.
+  const moveKey = (['plan.step', 'plan.to'] as const).find((key) => !more.includes(key)) ?? 'move';
   return [
     {
       key: 'grade',
@@ -58,33 +68,81 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
         />
       ),
     },
-    ...spec.figures.map((key) => figure(key, context)),
+    ...(isTesting ? TEST_FIGURES : spec.figures).map((key) => figure(key, context)),
+    ...(isTesting ? testColumns(context) : [stakeColumn(context)]),
+    ...more.map((key) => planColumn(key, context)),
     {
-      key: 'stake',
-      label: spec.stake.label,
-      definition: spec.stake.definition,
-      unit: currency,
-      width: '62px',
-      isFigure: true,
-      sortable: true,
-      cell: (row) => {
-        const { now, after } = proposalAt(plan, row);
-        const own = BID_STEPS[plan.step[row]];
-        return own === 'none' ? DASH : formatMoney(stakeOf(own, now, after, table.targetAcos[row]));
-      },
-    },
-    {
-      key: 'move',
+      key: moveKey,
       label: 'Bid',
-      definition: 'The present bid and the proposed one',
+      definition: 'The present bid and the proposed one; sorted by the step between them',
       unit: currency,
       width: '104px',
       isFigure: true,
-      sortable: true,
+      sortable: moveKey !== 'move',
       cell: (row) => <Move row={row} {...context} />,
     },
     { key: 'decide', label: '', width: '80px', cell: (row) => <Decide row={row} {...context} /> },
   ];
+}
+
+/** What is at stake in a row. */
+function stakeColumn({ spec, currency, table, plan }: ColumnContext): Column<number> {
+  return {
+    key: 'stake',
+    label: spec.stake.label,
+    definition: spec.stake.definition,
+    unit: currency,
+    width: '62px',
+    isFigure: true,
+    sortable: true,
+    cell: (row) => {
+      const { now, after } = proposalAt(plan, row);
+      const own = BID_STEPS[plan.step[row]];
+      return own === 'none' ? DASH : formatMoney(stakeOf(own, now, after, table.targetAcos[row]));
+    },
+  };
+}
+
+/** What a test may bring, how likely that is, and what it costs. */
+function testColumns({ currency, plan }: ColumnContext): Column<number>[] {
+  const column = (label: string, definition: string, unit: string, text: (test: TestWorth) => string) => ({
+    key: label,
+    label,
+    definition,
+    unit,
+    width: '58px',
+    isFigure: true,
+    cell: (row: number) => {
+      const test = testAt(plan, row);
+      return test ? text(test) : DASH;
+    },
+  });
+  return [
+    column('If good', 'What a month earns above the target if it proves good', currency, ({ gain }) =>
+      formatMoney(gain),
+    ),
+    column('Chance', 'Chance that it reaches the conversion it needs at the raised bid', '', ({ chance }) =>
+      formatShare(chance, 0),
+    ),
+    column('Costs', 'What it costs more a month at most: every click at the full bid', currency, ({ cost }) =>
+      formatMoney(cost),
+    ),
+  ];
+}
+
+function planColumn(key: PlanKey, { currency, plan, table }: ColumnContext): Column<number> {
+  const { label, definition, unit } = numberField(key);
+  const read = planNumber(key, plan, table);
+  return {
+    key,
+    sortable: true,
+    label,
+    definition,
+    unit: unit === 'money' ? currency : '',
+    width: '64px',
+    isFigure: true,
+    cell: (row) => formatField(key, read(row)),
+  };
 }
 
 function figure(key: MeasureKey, { table, currency }: ColumnContext): Column<number> {

@@ -10,6 +10,8 @@ export interface BidStepSpec {
   figures: readonly MeasureKey[];
   /** What is at stake in a row. */
   stake: { label: string; definition: string };
+  /** Whether it has rows that are not proven yet, shown by themselves. */
+  hasTesting?: boolean;
   /** What is left, in one sentence: how many, that in words, and the money with its currency. */
   sentence: (left: { left: number; count: string; money: string }) => string;
 }

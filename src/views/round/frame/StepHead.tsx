@@ -7,7 +7,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { ReactNode } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { formatCount } from '../../../core/units';
-import type { Show } from '../../../plans/terms';
+import type { BidShow } from '../../../plans/bids';
 import { AddCondition } from '../../shared/conditions/Conditions';
 import { useKeys } from '../../shared/useKeys';
 import { PlaceBar } from '../../shared/window/PlaceBar';
@@ -25,6 +25,8 @@ export interface StepHeadProps {
   proposed: number;
   all: { count: number; word: string };
   aside: number;
+  /** How many rows are not proven yet and are shown by themselves; none: the step has no such rows. */
+  testing?: number;
   /** How the step can be adjusted. */
   controls: ReactNode;
   /** Begins a new condition. */
@@ -37,7 +39,7 @@ export interface StepHeadProps {
 
 /** The head of every step: its sentence, window and target; then in one line which rows are shown, how it is adjusted, and accepting many at once. */
 export function StepHead(props: StepHeadProps) {
-  const { account, window, state, sentence, proposed, all, aside, controls, accept, below } = props;
+  const { account, window, state, sentence, proposed, testing, all, aside, controls, accept, below } = props;
   return (
     <div>
       <div className="head">
@@ -49,10 +51,15 @@ export function StepHead(props: StepHeadProps) {
           size="small"
           exclusive
           value={state.show}
-          onChange={(_, next: Show | null) => next && state.setShow(next)}
+          onChange={(_, next: BidShow | null) => next && state.setShow(next)}
           aria-label="Rows shown"
         >
           <ToggleButton value="proposed">Proposed {formatCount(proposed)}</ToggleButton>
+          {testing !== undefined && (
+            <ToggleButton value="testing" title="Not proven yet: bids raised to find out">
+              Testing {formatCount(testing)}
+            </ToggleButton>
+          )}
           <ToggleButton value="all" title={`All ${all.word}`}>
             All {formatCount(all.count)}
           </ToggleButton>
@@ -72,7 +79,6 @@ export function StepHead(props: StepHeadProps) {
             {accept.isSelection
               ? `the ${formatCount(accept.count)} selected`
               : `all ${formatCount(accept.count)}`}
-            {accept.asks && ' …'}
           </Button>
         )}
       </div>

@@ -70,7 +70,7 @@ export function useTermWork({ account, state, tray }: RoundAt) {
   for (const name of TERM_STEPS) for (const key of keysOf(name, queues[name].underWay)) staged.add(key);
   const asked = {
     step,
-    show: isShown ? state.show : ('proposed' as const),
+    show: isShown && state.show !== 'testing' ? state.show : ('proposed' as const),
     settings: state.settings,
     // Beside these steps their rows are arranged anyway: the list of steps tells how many are left.
     conditions: isShown ? state.conditions : [],

@@ -76,7 +76,7 @@ describe('bids in the engine', () => {
   test('are ordered by what only the plan knows, and by any measure', async () => {
     const { ids, table, planBids, loadId } = await loaded();
     const { chance } = planBids(loadId, settings)!;
-    const chances = ids({ show: 'all', sort: { by: 'chance', descending: false } }).map(
+    const chances = ids({ show: 'all', sort: { by: 'plan.chance', descending: false } }).map(
       (id) => chance[table.targetId.indexOf(id)],
     );
     expect(chances).toEqual([...chances].sort((a, b) => a - b));

@@ -4,6 +4,7 @@ export const grow = makeBidStep({
   name: 'grow',
   label: 'Room to grow',
   money: 'sales to gain a month',
+  hasTesting: true,
   figures: ['clicks', 'orders', 'sales', 'acos'],
   stake: { label: 'To gain', definition: 'Sales of a month that the proposed bid adds' },
   sentence: ({ left, count, money }) =>

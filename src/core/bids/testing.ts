@@ -1,0 +1,58 @@
+import { chanceToReach, meanWhereReached } from '../evidence';
+import type { ConversionPrior } from '../evidence';
+import { DAYS_PER_MONTH } from '../units';
+import type { BidProposal, TestWorth } from './proposal';
+
+/** Clicks a month that are taken where none came: half a click says that there may be some. */
+const LEAST_CLICKS = 0.5;
+
+/** What a test is judged by. Money in micros. */
+export interface TestAsked {
+  /** Clicks a day at the present bid. */
+  flow: number;
+  /** Bid after / bid now. */
+  x: number;
+  /** What a click costs at most after: bid times the raise of its placements; and what it is expected to cost. */
+  price: number;
+  cpcAfter: number;
+  spendNow: number;
+  targetAcos: number;
+  /** Order value at the campaign's mix of placements. */
+  value: number;
+  exposure: number;
+  orders: number;
+  prior: ConversionPrior;
+}
+
+/**
+ * What there is to learn from raising an unproven target: with the conversion that it needs at the raised bid,
+ * CVR* = CPC after / (target x V), chance = P(CVR >= CVR*), gain = clicks x (target x V x E[CVR | CVR >= CVR*] - CPC after) a month,
+ * cost = clicks x full bid - what it spends now.
+ */
+export function testWorth(asked: TestAsked): TestWorth {
+  const { flow, x, price, cpcAfter, spendNow, targetAcos, value, exposure, orders, prior } = asked;
+  const clicks = Math.max(LEAST_CLICKS, flow * DAYS_PER_MONTH) * x;
+  const needed = cpcAfter / (targetAcos * value);
+  const chance = chanceToReach(needed, exposure, orders, prior);
+  const good = meanWhereReached(needed, exposure, orders, prior);
+  const gain = chance > 0 ? (clicks * (targetAcos * value * good - cpcAfter * chance)) / chance : 0;
+  return { gain: Math.max(0, gain), chance, cost: Math.max(0, clicks * price - spendNow) };
+}
+
+/** What one learns for each unit of money: expected gain if it proves good x chance / cost. */
+export function learntPerCost({ gain, chance, cost }: TestWorth): number {
+  return cost > 0 ? (gain * chance) / cost : gain > 0 ? Infinity : 0;
+}
+
+/** Leaves the tests alone that go beyond the cap; the best stand first in line. @param room micros a month that may still be spent on tests */
+export function capTests(proposals: BidProposal[], room: number): void {
+  const tests = proposals.filter(({ step }) => step === 'test');
+  let used = 0;
+  tests.sort((a, b) => learntPerCost(b.test!) - learntPerCost(a.test!) || a.target - b.target);
+  for (const proposal of tests) {
+    used += proposal.test!.cost;
+    if (used <= room) continue;
+    used -= proposal.test!.cost;
+    Object.assign(proposal, { step: 'none', left: 'test cap', to: proposal.from, after: proposal.now });
+  }
+}
