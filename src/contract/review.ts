@@ -23,6 +23,17 @@ export interface TermColumns {
   orders: number[];
   units: number[];
   sales: number[];
+  /** Over all settled days that count for estimates, and of the last 30, 60 and 90 of them. */
+  allClicks: number[];
+  allSpend: number[];
+  allOrders: number[];
+  allSales: number[];
+  spend30: number[];
+  sales30: number[];
+  spend60: number[];
+  sales60: number[];
+  spend90: number[];
+  sales90: number[];
 }
 
 /** Steps that go through search terms, and those that go through bids. */
@@ -50,6 +61,8 @@ export const isBidStep = (step: string): step is BidStepName =>
 export interface ReviewData {
   account: AccountInfo;
   window: { from: string; to: string; unsettled: string[] };
+  /** How many settled days count for estimates. */
+  historyDays: number;
   structure: Structure;
   /** What products leave of a sale before ads, shares; those whose costs are not known are not in it. */
   margins: { productId: number; share: number }[];

@@ -28,7 +28,7 @@ export const anAccountInfo = (over: Partial<AccountInfo> = {}): AccountInfo => (
 
 /** A window of thirty days as the server sends it. */
 export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): ReviewData {
-  const { size: _size, ...columns } = aTermTable(specs);
+  const { size: _size, history, ...columns } = aTermTable(specs);
   const rows = Object.fromEntries(
     Object.entries(columns).map(([key, values]) => [key, Array.from(values as ArrayLike<number | string>)]),
   );
@@ -39,7 +39,20 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
     margins: [],
     routes: [],
     lists: { own: [], rival: [], unwanted: [] },
-    rows: rows as unknown as ReviewData['rows'],
+    historyDays: history!.days,
+    rows: {
+      ...rows,
+      ...Object.fromEntries(
+        history!.recent.flatMap(({ days, spend, sales }) => [
+          [`spend${days}`, [...spend]],
+          [`sales${days}`, [...sales]],
+        ]),
+      ),
+      allClicks: [...history!.clicks],
+      allSpend: [...history!.spend],
+      allOrders: [...history!.orders],
+      allSales: [...history!.sales],
+    } as unknown as ReviewData['rows'],
     negativeLists: [],
     ...over,
   };

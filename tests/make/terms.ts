@@ -17,6 +17,12 @@ export interface TermSpec {
   /** Currency units. */
   spend?: number;
   sales?: number;
+  /** The target that caught it. */
+  targetId?: number;
+  /** What it did on all settled days that count; left out: the same as in the window. */
+  all?: { clicks: number; orders: number; spend: number; sales: number };
+  /** Of these on the last 60; left out: the same as in the window. */
+  last60?: { spend: number; sales: number };
 }
 
 export const AUTO = 11;
@@ -87,22 +93,43 @@ export function aTermTable(specs: TermSpec[]): TermTable {
   const figure = (of: (spec: TermSpec) => number | undefined, unit = 1) =>
     Float64Array.from(specs, (spec) => (of(spec) ?? 0) * unit);
   const clicks = figure((spec) => spec.clicks ?? 10);
+  const spend = Float64Array.from(specs, (spec, at) => Math.round((spec.spend ?? clicks[at] * 0.5) * 1e6));
+  const sales = Float64Array.from(specs, (spec) => Math.round((spec.sales ?? (spec.orders ?? 0) * 20) * 1e6));
+  const orders = figure((spec) => spec.orders);
+  const over = (usual: Float64Array, of: (spec: TermSpec) => number | undefined, unit = 1) =>
+    usual.map((own, at) => (of(specs[at]) ?? own / unit) * unit);
   return {
     size: specs.length,
     term: specs.map((spec) => spec.term),
     termId: Int32Array.from(specs, (_, at) => at + 1),
     adGroupId: Int32Array.from(specs, (spec) => spec.adGroupId ?? AUTO),
     campaignId: Int32Array.from(specs, (spec) => (spec.adGroupId === EXACT ? 2 : 1)),
-    targetId: Int32Array.from(specs, () => 101),
+    targetId: Int32Array.from(specs, (spec) => spec.targetId ?? 101),
     targetCount: Int32Array.from(specs, () => 1),
     days: Int32Array.from(specs, (spec, at) => spec.days ?? Math.min(30, clicks[at])),
     firstDay: Int32Array.from(specs, (spec) => spec.firstDay ?? 20_000),
     impressions: clicks.map((count) => count * 40),
     clicks,
-    spend: Float64Array.from(specs, (spec, at) => Math.round((spec.spend ?? clicks[at] * 0.5) * 1e6)),
-    orders: figure((spec) => spec.orders),
+    spend,
+    orders,
     units: figure((spec) => spec.orders),
-    sales: Float64Array.from(specs, (spec) => Math.round((spec.sales ?? (spec.orders ?? 0) * 20) * 1e6)),
+    sales,
+    history: {
+      days: 120,
+      clicks: over(clicks, ({ all }) => all?.clicks),
+      orders: over(orders, ({ all }) => all?.orders),
+      spend: over(spend, ({ all }) => all?.spend, 1e6),
+      sales: over(sales, ({ all }) => all?.sales, 1e6),
+      recent: [
+        { days: 30, spend, sales },
+        {
+          days: 60,
+          spend: over(spend, ({ last60 }) => last60?.spend, 1e6),
+          sales: over(sales, ({ last60 }) => last60?.sales, 1e6),
+        },
+        { days: 90, spend, sales },
+      ],
+    },
   };
 }
 

@@ -10,5 +10,5 @@ export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conve
 export { fitStrength } from './fitStrength';
 export { usualInAccount, usualInCampaign } from './usual';
 export type { Usual } from './usual';
-export { estimateValuePerClick } from './valuePerClick';
+export { estimateValuePerClick, orderValueOf } from './valuePerClick';
 export type { ValuePerClick } from './valuePerClick';

@@ -4,4 +4,6 @@ export { listStanding } from './listStanding';
 export type { ListPlace, ListStanding } from './listStanding';
 export { chanceToPay, negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
 export type { NegativeProposal, NegativeSettings } from './proposeNegatives';
-export { neededConversion, negativeReason } from './negativeReason';
+export { negativeReason } from './negativeReason';
+export { bidMatter } from './bidMatter';
+export type { BidMatter } from './bidMatter';

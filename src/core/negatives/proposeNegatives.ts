@@ -2,11 +2,12 @@ import { checkWords, withoutRefused } from '../changes';
 import type { MarketLimits } from '../changes';
 import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
-import { chanceWithin, marginOr } from '../terms';
+import { chanceWithin, marginOr, paysSomewhere } from '../terms';
 import type { TermContext } from '../terms';
 import { daysIn, DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import type { Window } from '../windows';
+import { bidMatter } from './bidMatter';
 import type { BlockReach } from './reach';
 
 /** When a search term had its chance. */
@@ -44,8 +45,9 @@ export interface NegativeProposal {
 }
 
 /**
- * Search terms that are never wanted, by the account's list, and those that had their chance. By chance: the probability that they pay is below the limit (see chanceToPay), and they cost
- * enough. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes in that campaign. Left out: terms already negative there, and terms that an exact keyword or item
+ * Search terms that are never wanted, by the account's list, and those that had their chance, on all settled days that count for estimates. By chance: the probability that they pay is below
+ * the limit (see chanceToPay), and they cost enough in the window. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes with their target. Left out: terms that paid over 30, 60 or
+ * 90 days, terms that are a matter of their target's bid (see bidMatter), terms already negative there, and terms that an exact keyword or item
  * target of the same ad group asks for (that is a matter of the bid, not of a negative), and what the market takes for no negative: a part of it may be one.
  */
 export function proposeNegatives(
@@ -57,7 +59,7 @@ export function proposeNegatives(
   for (let row = 0; row < context.table.size; row += 1)
     if (
       context.table.clicks[row] > 0 &&
-      (isUnwanted(context, row) || hadItsChance(context, row, settings)) &&
+      (isUnwanted(context, row) || hadItsChance(context, row, settings, limits)) &&
       canBeBlocked(context, row, limits)
     )
       proposals.push(negativeOf(context, row));
@@ -75,19 +77,27 @@ function canBeBlocked({ table, structure, forms }: TermContext, row: number, lim
 
 /** A term that sold is looked at anyway before a list blocks it. */
 const isUnwanted = (context: TermContext, row: number): boolean =>
-  context.kind(row).name === 'never wanted' && context.table.orders[row] === 0;
+  context.kind(row).name === 'never wanted' && context.judged.orders[row] === 0;
 
-function hadItsChance(context: TermContext, row: number, settings: NegativeSettings): boolean {
-  const { table } = context;
+function hadItsChance(
+  context: TermContext,
+  row: number,
+  settings: NegativeSettings,
+  limits: MarketLimits,
+): boolean {
+  const { table, judged } = context;
   if (settings.basis === 'counts') {
-    if (table.orders[row] > 0) return false;
-    if (table.clicks[row] < settings.clicksMultiple * context.usual(row).clicksPerOrder) return false;
+    if (judged.orders[row] > 0) return false;
+    if (judged.clicks[row] < settings.clicksMultiple / context.prior(row).mean) return false;
   } else {
     if (table.spend[row] < settings.leastSpend) return false;
     const { chance, isMargin } = chanceToPay(context, row, settings.targetAcos);
     if (chance === null || chance >= (isMargin ? settings.chance : settings.chance / 2)) return false;
   }
-  return true;
+  return (
+    !paysSomewhere(context, row, settings.targetAcos) &&
+    bidMatter(context, row, settings.targetAcos, limits) === null
+  );
 }
 
 /** The negative of any row, whether it qualifies or the specialist chose it by hand. */

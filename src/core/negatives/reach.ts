@@ -1,3 +1,4 @@
+import { isItemCode } from '../matching';
 import type { NegativeMatch } from '../matching';
 import type { TermContext } from '../terms';
 
@@ -48,9 +49,12 @@ export function placesOf(
   const productId = structure.adGroup(own.adGroupId)?.productId ?? null;
   // What is advertised there is not known: nothing tells which other ad groups belong with it.
   if (productId === null) return [own];
+  // Words do nothing where an ad group bids on items alone.
+  const isItem = isItemCode(table.term[row]);
   const others = structure
     .researchAdGroups(productId)
     .filter(({ id }) => id !== own.adGroupId && !homes.has(id))
+    .filter(({ id }) => isItem || structure.takesWords(id))
     .filter((adGroup) => !structure.isNegativeIn(forms[row], adGroup))
     .map(({ id, campaignId }) => ({ campaignId, adGroupId: id }));
   return [own, ...others];

@@ -24,6 +24,8 @@ export interface StructureIndex {
   isNegativeInCampaign: (form: string, campaignId: number) => boolean;
   /** Ad groups of a product that run and look for terms: all with targets but the homes. Null: those whose product is not known. */
   researchAdGroups: (productId: number | null) => AdGroup[];
+  /** Whether words are looked for in an ad group: not where it bids on items and categories alone. */
+  takesWords: (adGroupId: number) => boolean;
   /** Ad groups that bid on known words only (exact keywords), and on known items only. */
   wordHomes: AdGroup[];
   itemHomes: AdGroup[];
@@ -32,6 +34,9 @@ export interface StructureIndex {
   /** Ad groups that bid on items among other things. */
   itemPlaces: AdGroup[];
 }
+
+/** Kinds of targets that are shown beside items, not for words. */
+const ITEM_KINDS: ReadonlySet<Target['kind']> = new Set(['item', 'category', 'brand']);
 
 /** Builds the index; linear in the size of the structure. Archived things count as gone. */
 export function indexStructure(structure: Structure): StructureIndex {
@@ -86,6 +91,7 @@ export function indexStructure(structure: Structure): StructureIndex {
       prepared ??= negatives.map((negative) => ({ negative, set: negativeSet([negative]) }));
       return prepared.filter(({ set }) => isBlocked(form, set)).map(({ negative }) => negative);
     },
+    takesWords: (id) => (byAdGroup.get(id) ?? []).some(({ kind }) => !ITEM_KINDS.has(kind)),
     isNegativeInCampaign: (form, campaignId) => blocks(ofCampaign.get(campaignId), form),
     wordHomes,
     itemHomes,

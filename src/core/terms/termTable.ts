@@ -26,7 +26,27 @@ export interface TermTable {
   orders: Float64Array;
   units: Float64Array;
   sales: Float64Array;
+  /** What is known of each row beyond the window; without it the window is all there is. */
+  history?: TermHistory;
 }
+
+/** What rows did on all settled days that count for estimates, by row, and on the last of them. Money in micros. */
+export interface TermHistory {
+  /** How many days those are. */
+  days: number;
+  clicks: Float64Array;
+  spend: Float64Array;
+  orders: Float64Array;
+  sales: Float64Array;
+  /** The last 30, 60 and 90 of them. */
+  recent: readonly { days: number; spend: Float64Array; sales: Float64Array }[];
+}
+
+/** A table whose sums are those that estimates stand on. */
+export const judgedTable = (table: TermTable): TermTable =>
+  table.history ? { ...table, ...pickSums(table.history) } : table;
+
+const pickSums = ({ clicks, spend, orders, sales }: TermHistory) => ({ clicks, spend, orders, sales });
 
 /** The sums of one row. */
 export function sumsOfRow(table: TermTable, row: number): Sums {

@@ -54,7 +54,7 @@ describe('before a negative is staged', () => {
       placed({ adGroupId: EXACT, campaignId: 2, expression: 'weights' }),
       placed({ expression: 'weights' }),
     ]);
-    expect(hit.targets).toEqual([102]);
+    expect(hit.targets).toEqual([{ id: 102, share: 1 }]);
     expect(missed.targets).toEqual([]);
   });
 });
@@ -89,6 +89,48 @@ describe('negatives that stand', () => {
     expect(findings([aNegative('crocks')], [], own)).toMatchObject([
       { kind: 'blocks-target', examples: ['crock'] },
     ]);
+  });
+
+  test('that are exact keep a broad keyword from no more than that one term: its share is told, and a small one is not', () => {
+    const broad = aTarget({ id: 141, kind: 'keyword', match: 'broad', expression: 'fermentation crock' });
+    const own = [...aStructure().targets, broad];
+    const of = (clicks: number) => {
+      const terms: TermSpec[] = [
+        { term: 'fermentation crock', targetId: 141, clicks },
+        { term: 'large fermentation crock', targetId: 141, clicks: 60 },
+      ];
+      const { context, check } = aCheck(
+        terms,
+        aStructure({ negatives: [aNegative('fermentation crock')], targets: own }),
+      );
+      return standingNegatives(context, check).map(({ kind, share }) => [kind, share]);
+    };
+    expect(of(40)).toEqual([['blocks-target', 0.4]]);
+    expect(of(2)).toEqual([]);
+  });
+
+  test('that stop what was moved to a home of its own are silent', () => {
+    const own = [
+      ...aStructure().targets,
+      anExactKeyword('crock', { id: 140, adGroupId: AUTO }),
+      anExactKeyword('crock', { id: 142, adGroupId: EXACT }),
+    ];
+    expect(findings([aNegative('crock')], [{ term: 'crock' }], own)).toEqual([]);
+  });
+
+  test('that are phrases stop a broad keyword wholly where they are a single word of it, else as far as past clicks tell', () => {
+    const broad = aTarget({ id: 141, kind: 'keyword', match: 'broad', expression: 'fermentation crock lid' });
+    const of = (expression: string, terms: TermSpec[]) => {
+      const { check } = aCheck(terms, aStructure({ targets: [...aStructure().targets, broad] }));
+      return check.blocks([placed({ expression })])[0].targets;
+    };
+    expect(of('crock', [])).toEqual([{ id: 141, share: 1 }]);
+    expect(of('crock lid', [])).toEqual([]);
+    const past: TermSpec[] = [
+      { term: 'fermentation crock lid', targetId: 141, clicks: 30 },
+      { term: 'lid for fermentation crock', targetId: 141, clicks: 10 },
+    ];
+    expect(of('crock lid', past)).toEqual([{ id: 141, share: 0.75 }]);
   });
 
   test('that stand twice, are covered by another, or meet no term', () => {

@@ -5,6 +5,9 @@ import { sumsOfRows } from '../terms';
 import type { TermContext } from '../terms';
 import { blockedForms, rowsOfForm } from './blocking';
 import type { Blocker } from './blocking';
+import { isWorthAWord, stoppedShare } from './stoppedTargets';
+import type { StoppedTarget } from './stoppedTargets';
+import { groupBy } from '../order';
 import { termWords } from './termWords';
 import type { TermWords } from './termWords';
 
@@ -24,8 +27,8 @@ export interface Blocks {
   sums: Sums;
   /** How many of them sold. */
   sold: number;
-  /** Live targets there that it keeps from showing. */
-  targets: number[];
+  /** Live targets there that it keeps from terms of their own, with the share of these. */
+  targets: StoppedTarget[];
 }
 
 /** Answers for many negatives what they block; the context's window says what counts as past. */
@@ -43,6 +46,17 @@ export function negativeCheck(context: TermContext): NegativeCheck {
   );
   const keywordForms = keywords.map(({ expression }) => matchForm(expression));
   const keywordWords = termWords(keywordForms, keywordForms);
+  let rowsOfTarget: Map<number, number[]> | undefined;
+  /** Share of a target's clicks that went to some rows; null without a click. */
+  const shareOf = (id: number, some: ReadonlySet<number>): number | null => {
+    rowsOfTarget ??= groupBy(Array.from(table.term.keys()), (row) => table.targetId[row]);
+    let [all, part] = [0, 0];
+    for (const row of rowsOfTarget.get(id) ?? []) {
+      all += table.clicks[row];
+      if (some.has(row)) part += table.clicks[row];
+    }
+    return all > 0 ? part / all : null;
+  };
   return {
     terms,
     blocks: (negatives) => {
@@ -64,7 +78,12 @@ export function negativeCheck(context: TermContext): NegativeCheck {
             return adGroup !== undefined && holdsIn(negative, adGroupId, adGroup.campaignId);
           }),
         );
-        return { rows, sums: sumsOfRows(table, rows), sold, targets: blocked.map(({ id }) => id) };
+        const stopped = new Set(rows);
+        const targets = blocked.map((target) => ({
+          id: target.id,
+          share: stoppedShare(negative, target, () => shareOf(target.id, stopped)),
+        }));
+        return { rows, sums: sumsOfRows(table, rows), sold, targets: targets.filter(isWorthAWord) };
       });
     },
   };

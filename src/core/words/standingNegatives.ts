@@ -15,6 +15,8 @@ export interface NegativeFinding {
   elsewhere: Sums;
   /** Terms or targets it is about, a few of them. */
   examples: string[];
+  /** Share of the terms of the target it is about that it stops: the largest; 0 for other findings. */
+  share: number;
   /** The negative that does the same, for duplicates and covered ones. */
   by: Negative | null;
 }
@@ -45,12 +47,13 @@ export function standingNegatives(context: TermContext, check: NegativeCheck): N
       kind: NegativeFinding['kind'],
       over: Partial<NegativeFinding> = {},
     ): NegativeFinding[] => [
-      { kind, negative, elsewhere: sumsOfRows(context.table, []), examples: [], by: null, ...over },
+      { kind, negative, elsewhere: sumsOfRows(context.table, []), examples: [], share: 0, by: null, ...over },
     ];
-    const { targets } = blocks[at];
+    const targets = blocks[at].targets.filter(({ id }) => !isMoved(context, negative, id));
     if (targets.length > 0)
       return finding('blocks-target', {
-        examples: targets.slice(0, MOST_EXAMPLES).map((id) => context.structure.target(id)!.expression),
+        examples: targets.slice(0, MOST_EXAMPLES).map(({ id }) => context.structure.target(id)!.expression),
+        share: Math.max(...targets.slice(0, MOST_EXAMPLES).map(({ share }) => share)),
       });
     const sold = soldElsewhere(context, check, negative, forms[at]);
     if (sold.rows.length > 0)
@@ -62,6 +65,20 @@ export function standingNegatives(context: TermContext, check: NegativeCheck): N
     const cover = coverOf(negative, phrasesIn);
     if (cover) return finding('covered', { by: cover });
     return forms[at].length === 0 ? finding('blocks-nothing') : [];
+  });
+}
+
+/** Whether what a negative stops was moved on purpose: the same words, or the same item, are a live target elsewhere. */
+function isMoved({ structure }: TermContext, negative: Negative, targetId: number): boolean {
+  if (negative.match === 'phrase') return false;
+  return structure.exactTargets(matchForm(negative.expression)).some((home) => {
+    const adGroup = structure.adGroup(home.adGroupId);
+    return (
+      home.id !== targetId &&
+      home.state === 'enabled' &&
+      adGroup !== undefined &&
+      !holdsIn(negative, adGroup.id, adGroup.campaignId)
+    );
   });
 }
 

@@ -2,10 +2,10 @@ import { arrangeRows } from '../../core/conditions';
 import { harvestOf, proposeHarvests, suggestionKey } from '../../core/harvest';
 import type { HarvestProposal } from '../../core/harvest';
 import { newTerms, SEEN, TERM_KINDS, writeItemCode } from '../../core/matching';
-import { negativeOf, neededConversion, proposeNegatives } from '../../core/negatives';
+import { negativeOf, proposeNegatives } from '../../core/negatives';
 import type { NegativeProposal } from '../../core/negatives';
 import { liveRoutes } from '../../core/routes';
-import { sumsOfRows, termContext, termReader } from '../../core/terms';
+import { neededFor, sumsOfRows, termContext, termReader } from '../../core/terms';
 import type { TermContext } from '../../core/terms';
 import { dayNumber, daysIn } from '../../core/units';
 import type { NewTarget } from '../../contract/field';
@@ -51,7 +51,7 @@ interface Proposed {
 
 /** Makes a window's answer ready: linear in its rows. The last settings' proposals are kept. */
 export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptReview {
-  const table = toTermTable(rows);
+  const table = toTermTable(rows, data.historyDays);
   const margins = new Map(data.margins.map(({ productId, share }) => [productId, share]));
   const context = termContext(table, data.structure, margins, data.lists);
   const seen = newTerms(table.firstDay, dayNumber(data.window.from));
@@ -83,7 +83,7 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
   }
 
   function told(at: Proposed, one: HarvestProposal | NegativeProposal, settings: ReviewSettings): Proposal {
-    const proposal = at.told.get(one) ?? tell(context, one, settings, data.negativeLists);
+    const proposal = at.told.get(one) ?? tell(context, one, settings, data.negativeLists, limits);
     at.told.set(one, proposal);
     return proposal;
   }
@@ -156,7 +156,7 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
       step === 'harvest'
         ? harvestOf(context, row, harvestSettings(settings), limits)
         : negativeOf(context, row);
-    return tell(context, proposal, settings, data.negativeLists);
+    return tell(context, proposal, settings, data.negativeLists, limits);
   }
 
   return {
@@ -185,7 +185,7 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
     arrange,
     propose,
     detail: (step, row, settings) => {
-      const { forms, structure, usual, kind } = context;
+      const { forms, structure, kind, judged } = context;
       const elsewhere: number[] = [];
       for (let other = 0; other < table.size; other += 1)
         if (other !== row && forms[other] === forms[row]) elsewhere.push(other);
@@ -198,8 +198,13 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
         isNegativeHere: adGroup !== undefined && structure.isNegativeIn(forms[row], adGroup),
         kind: kind(row),
         isNew: isNew[row] === 1,
-        usualConversion: usual(row).conversion,
-        needed: neededConversion(context, row, settings.targetAcos),
+        prior: context.prior(row),
+        judged: {
+          clicks: judged.clicks[row],
+          orders: judged.orders[row],
+          days: table.history?.days ?? daysIn(data.window.from, data.window.to),
+        },
+        needed: neededFor(context, row, settings.targetAcos),
       };
     },
   };

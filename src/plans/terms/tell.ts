@@ -3,6 +3,7 @@ import type { HarvestProposal } from '../../core/harvest';
 import { negativeReason, placesByReach } from '../../core/negatives';
 import type { NegativeList, NegativeProposal } from '../../core/negatives';
 import { chanceWithin, sumsOfRow } from '../../core/terms';
+import type { MarketLimits } from '../../core/changes';
 import type { TermContext } from '../../core/terms';
 import type { Proposal, ReviewSettings } from './types';
 
@@ -12,11 +13,12 @@ export function tell(
   proposal: HarvestProposal | NegativeProposal,
   { targetAcos, maxAcos }: ReviewSettings,
   lists: readonly NegativeList[],
+  limits: MarketLimits,
 ): Proposal {
   const { row } = proposal;
   const places = placesByReach(context, row, lists);
   if (!('bid' in proposal)) {
-    const reason = negativeReason(context, row, targetAcos);
+    const reason = negativeReason(context, row, targetAcos, limits);
     return { step: 'negatives', ...proposal, reason, places };
   }
   const within = chanceWithin(context, row, maxAcos);

@@ -2,6 +2,7 @@ import type { SortOrder, Stack } from '../../core/conditions';
 import type { HarvestProposal } from '../../core/harvest';
 import type { BlockReach, NegativePlace, NegativeProposal } from '../../core/negatives';
 import type { Sums } from '../../core/measures';
+import type { ConversionPrior } from '../../core/evidence';
 import type { TermKind } from '../../core/matching';
 import type { Negative } from '../../core/structure';
 import type { TermTable } from '../../core/terms';
@@ -88,7 +89,9 @@ export interface RowDetail {
   kind: TermKind;
   /** Seen first in the window. */
   isNew: boolean;
-  usualConversion: number;
+  /** What is expected of its conversion before its own clicks; and its own, on all settled days that count. */
+  prior: ConversionPrior;
+  judged: { clicks: number; orders: number; days: number };
   /** Conversion rate that the target needs at the present CPC; null when unknown. */
   needed: number | null;
 }

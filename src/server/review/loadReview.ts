@@ -1,5 +1,7 @@
 import type { ReviewData } from '../../contract/review';
+import { HISTORY_DAYS } from '../../core/bids';
 import { marginOf } from '../../core/economics';
+import { addDays, daysIn } from '../../core/units';
 import { listProducts } from '../../db/queries/economics';
 import { costsOf } from '../economics/products';
 import { readWordLists } from '../../db/queries/wordLists';
@@ -17,7 +19,8 @@ import { db } from '../context/context';
  */
 export async function loadReview(accountId: number, from?: string, to?: string): Promise<string> {
   const account = await needAccount(accountId);
-  const window = await chooseWindow(account, from, to);
+  const [window, usual] = await Promise.all([chooseWindow(account, from, to), chooseWindow(account)]);
+  const counting = { from: addDays(usual.to, 1 - HISTORY_DAYS), to: usual.to };
   const sql = db();
   const [campaigns, adGroups, targets, negatives, products, routes, lists, rows, negativeLists] =
     await Promise.all([
@@ -28,12 +31,16 @@ export async function loadReview(accountId: number, from?: string, to?: string):
       listProducts(sql, accountId),
       listRoutes(sql, accountId),
       readWordLists(sql, accountId),
-      readTermColumns(sql, accountId, window.from, window.to),
+      readTermColumns(sql, accountId, window.from, window.to, counting),
       readNegativeLists(sql, accountId),
     ]);
   const rest: Omit<ReviewData, 'rows'> = {
     account: accountInfo(account),
     window,
+    historyDays: daysIn(
+      account.firstDay && account.firstDay > counting.from ? account.firstDay : counting.from,
+      counting.to,
+    ),
     structure: { campaigns, adGroups, targets, negatives },
     margins: products.flatMap((row) => {
       const share = marginOf(costsOf(row))?.share;

@@ -86,9 +86,11 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
           <p className="line">{detail.proposal.reason}</p>
           <ProposalForm proposal={decisions.edited(detail.proposal)} review={review} decisions={decisions} />
           <Conversion
-            usual={detail.usualConversion}
-            clicks={table.clicks[row]}
-            orders={table.orders[row]}
+            usual={detail.prior.mean}
+            strength={detail.prior.strength}
+            clicks={detail.judged.clicks}
+            orders={detail.judged.orders}
+            days={detail.judged.days}
             needed={detail.needed}
           />
         </>

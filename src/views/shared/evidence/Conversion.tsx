@@ -12,6 +12,8 @@ interface ConversionProps {
   /** Weight of what is usual, in orders; and the clicks that count, where some count less. */
   strength?: number;
   exposure?: number;
+  /** On how many days the clicks came; left out where the panel tells it. */
+  days?: number;
 }
 
 /** What a row's own clicks make of what is usual there. */
@@ -22,6 +24,7 @@ export function Conversion({
   needed,
   strength = PRIOR_ORDERS,
   exposure = clicks,
+  days,
 }: ConversionProps) {
   const rate = strength / usual;
   return (
@@ -39,7 +42,8 @@ export function Conversion({
       </Measured>
       <p className="note">
         Pale: usual here, {formatShare(usual)}; it counts like {Math.round(rate)} clicks. Dark: with its own{' '}
-        {formatCount(clicks)} clicks and {formatCount(orders)} orders.
+        {formatCount(clicks)} clicks and {formatCount(orders)} orders
+        {days === undefined ? '' : ` in ${formatCount(days)} days`}.
       </p>
     </>
   );

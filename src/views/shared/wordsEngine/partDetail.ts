@@ -30,7 +30,7 @@ export function partDetail(held: KeptWords, text: string, productId: number | nu
       campaignId,
       campaign: placeText(context, campaignId, null),
       sums: sumsOfRows(table, own),
-      targets: blocks.targets.map((id) => structure.target(id)!.expression),
+      targets: blocks.targets.map(({ id }) => structure.target(id)!.expression),
       isNegative: structure.negatives.some(
         (one) =>
           one.campaignId === campaignId &&

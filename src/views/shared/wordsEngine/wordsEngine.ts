@@ -47,11 +47,11 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
     /** Fetches the terms of the last 90 days and keeps them. */
     async load(account: number, lastDay: string): Promise<LoadedWords> {
       const loadId = (lastLoad += 1);
-      const [{ rows, structure, account: info, window }, tree] = await Promise.all([
+      const [{ rows, structure, account: info, window, historyDays }, tree] = await Promise.all([
         server.review(account, addDays(lastDay, 1 - PAST_DAYS), lastDay),
         server.tree(account),
       ]);
-      const context = termContext(toTermTable(rows), structure);
+      const context = termContext(toTermTable(rows, historyDays), structure);
       const check = negativeCheck(context);
       const products = new Map(tree.products.map(({ id, name }) => [id, name]));
       const loaded = {
@@ -120,7 +120,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
         sums,
         sold,
         terms: [...new Set(rows.map((row) => context.table.term[row]))].slice(0, MOST_EXAMPLES),
-        targets: targets.map((id) => context.structure.target(id)!.expression),
+        targets: targets.map(({ id }) => context.structure.target(id)!.expression),
       }));
     },
 

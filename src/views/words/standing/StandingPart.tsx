@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import type { NewChange } from '../../../contract/changes';
-import { formatCount, formatMoney } from '../../../core/units';
+import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { NegativeFinding } from '../../../core/words';
 import { Head } from '../Head';
 import { useWordsAnswer } from '../useWordsAnswer';
@@ -114,11 +114,13 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
   );
 }
 
-function oddWords({ kind, examples, by, byPlace }: Finding): string {
+function oddWords({ kind, examples, share, by, byPlace }: Finding): string {
   const named = `“${examples.join('”, “')}”`;
   switch (kind) {
     case 'blocks-target':
-      return `keeps the live target ${named} from showing`;
+      return share < 1
+        ? `stops ${formatShare(share, 0)} of the clicks of the live target ${named}`
+        : `keeps the live target ${named} from showing`;
     case 'blocks-sold':
       return `${named} sold elsewhere and has no home`;
     case 'duplicate':
