@@ -6,6 +6,7 @@ import type { Goal } from '../core/goals';
 import type { ImportKind, ReportField, ReportKind } from './reportFields';
 import type { ChangeState, MarketLimits } from '../core/changes';
 import type { Sums } from '../core/measures';
+import type { ComparedWindow } from '../core/windows';
 
 export type { ChangeState };
 
@@ -151,7 +152,7 @@ export interface GoalsAnswer {
 /** Sums of the field's rows over a window and the one before it, as columns of equal length. Money in micros. */
 export interface FieldSumsAnswer {
   window: { from: string; to: string; unsettled: string[] };
-  before: { from: string; to: string };
+  before: ComparedWindow;
   /** Rows without a click that were left out because there are too many of them. */
   without: { rows: number; impressions: number };
   /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */

@@ -3,6 +3,7 @@ import type { Change } from '../core/changes';
 import type { KeywordMatch } from '../core/matching';
 import type { LensName } from '../core/lenses';
 import type { Sums } from '../core/measures';
+import type { ComparedWindow } from '../core/windows';
 
 /** Rows of a lens: ids of targets, campaigns, ad groups or products; `parts` are their terms, or placements (0-2). */
 export interface RowsRequest {
@@ -15,8 +16,17 @@ export interface RowsRequest {
 }
 
 /** Days of some rows together; days without figures are left out. */
+/** How much was changed on a day; the change itself where it was the only one. */
+export interface ChangeDay {
+  day: string;
+  count: number;
+  change: Change | null;
+}
+
 export interface RowDaysAnswer {
   days: (Sums & { day: string })[];
+  /** Accepted changes of these rows alone. */
+  changes: ChangeDay[];
 }
 
 /** Spend of each row, day by day from `from` to `to`. */
@@ -26,7 +36,15 @@ export interface SparksAnswer {
 
 /** An accepted change, on the account's day of its answer. */
 export interface HistoryAnswer {
-  changes: { id: number; day: string; change: Change; reason: string; baleId: number | null }[];
+  changes: {
+    id: number;
+    day: string;
+    change: Change;
+    /** The target or ad group that it was done to; null for others. */
+    subject: string | null;
+    reason: string;
+    baleId: number | null;
+  }[];
 }
 
 /** A stack of conditions kept by name, as in a link. */
@@ -63,13 +81,15 @@ export type OverviewDay = Sums & { day: string; totalSales: number | null };
 /** The whole account over a window and the one before it, beyond what its targets tell. Money in micros. */
 export interface OverviewAnswer {
   window: { from: string; to: string; unsettled: string[] };
-  before: { from: string; to: string };
+  before: ComparedWindow;
   /** Every day from the start of the window before to the last with data, and of the present month. */
   days: OverviewDay[];
   /** Profit after ads of products whose costs are known (null: of none), and the ad sales of those whose costs are not. */
   profit: { now: number | null; before: number | null; unknownSales: number };
   /** The month of the last day with data. */
   month: { goal: MonthGoal | null; lastDay: string };
+  /** Every accepted change since the start of the window before, by day. */
+  changes: ChangeDay[];
   /** Days that the market left out. */
   missing: { report: string; days: string[] }[];
 }

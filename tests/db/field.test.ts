@@ -138,6 +138,17 @@ describe('what was changed', () => {
       expect(changes.map(({ day, change: what }) => [day, what.kind])).toEqual([['2026-11-20', 'set-bid']]);
     }
     expect((await loadHistory({ account: account.id, from: '2026-11-21' })).changes).toEqual([]);
+    // Its campaign says which target it was.
+    const ofCampaign = await loadHistory({ account: account.id, from: '2026-11-01', campaignId });
+    expect(ofCampaign.changes[0].subject).toBe(target.expression);
+    // Below a picture every one is counted, of the rows shown alone.
+    const marks = async (lens: 'auto' | 'campaigns', ids: number[]) =>
+      (await loadRowDays({ account: account.id, lens, ids, parts: [], from: '2026-11-01', to: '2026-11-30' }))
+        .changes;
+    const others = tree.targets.filter(({ id }) => id !== target.id).map(({ id }) => id);
+    expect(await marks('auto', [target.id])).toEqual([{ day: '2026-11-20', count: 1, change }]);
+    expect(await marks('campaigns', [campaignId])).toMatchObject([{ day: '2026-11-20', count: 1 }]);
+    expect(await marks('auto', [...others, 999_999])).toEqual([]);
     expect((await loadTree(account.id)).lastChanges).toEqual([
       { entity: 'target', id: target.id, day: '2026-11-20' },
     ]);

@@ -85,5 +85,10 @@ export function sumsByTarget(
       for (const [key, value] of Object.entries(row[which] ?? {}))
         sums[which][key as keyof Sums][at] = ['spend', 'sales'].includes(key) ? value * 1e6 : value;
   });
-  return { size: rows.length, targetId: Int32Array.from(rows, ({ id }) => id), ...sums };
+  return {
+    size: rows.length,
+    targetId: Int32Array.from(rows, ({ id }) => id),
+    ...sums,
+    isBeforeCovered: true,
+  };
 }

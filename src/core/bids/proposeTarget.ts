@@ -1,4 +1,4 @@
-import { chanceToReach, estimateConversion, EVIDENCE_GRADES } from '../evidence';
+import { chanceToReach, estimateConversion, EVIDENCE_GRADES, neededConversion } from '../evidence';
 import type { ConversionPrior, EvidenceGrade } from '../evidence';
 import { DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
@@ -35,7 +35,7 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
   const { mix } = plans[campaign];
   const acos = solution.acos[target];
   const value = worths.value[target] * mix;
-  const needed = cpc[target] / (acos * value);
+  const needed = neededConversion(cpc[target], acos, value);
   const chance = needed > 0 ? chanceToReach(needed, exposure[target], orders[target], prior) : 1;
   const limit = mostUnderTarget(target, parts);
   const to = roundedBid(bid, bounded(1, solution.move[target], limit), settings);

@@ -1,4 +1,4 @@
-import { chanceToReach, meanWhereReached } from '../evidence';
+import { chanceToReach, meanWhereReached, neededConversion } from '../evidence';
 import type { ConversionPrior } from '../evidence';
 import { DAYS_PER_MONTH } from '../units';
 import type { BidProposal, TestWorth } from './proposal';
@@ -32,7 +32,7 @@ export interface TestAsked {
 export function testWorth(asked: TestAsked): TestWorth {
   const { flow, x, price, cpcAfter, spendNow, targetAcos, value, exposure, orders, prior } = asked;
   const clicks = Math.max(LEAST_CLICKS, flow * DAYS_PER_MONTH) * x;
-  const needed = cpcAfter / (targetAcos * value);
+  const needed = neededConversion(cpcAfter, targetAcos, value);
   const chance = chanceToReach(needed, exposure, orders, prior);
   const good = meanWhereReached(needed, exposure, orders, prior);
   const gain = chance > 0 ? (clicks * (targetAcos * value * good - cpcAfter * chance)) / chance : 0;

@@ -52,6 +52,13 @@ export function estimateConversion(
   };
 }
 
+/**
+ * Conversion rate at which clicks cost just `acos` of the sales they bring: CPC / (acos x order value), orders per click.
+ * @param acos share @param orderValue micros, as estimated
+ */
+export const neededConversion = (cpc: number, acos: number, orderValue: number): number =>
+  cpc / (acos * orderValue);
+
 /** Probability that the conversion rate reaches `needed` (orders per click, > 0). */
 export function chanceToReach(
   needed: number,

@@ -4,6 +4,7 @@ export {
   estimateConversion,
   EVIDENCE_GRADES,
   meanWhereReached,
+  neededConversion,
   PRIOR_ORDERS,
 } from './conversion';
 export type { ConversionEstimate, ConversionPrior, EvidenceGrade } from './conversion';

@@ -1,5 +1,5 @@
 import type { GrainSums, LensRow } from './lensRow';
-import { estimateValuePerClick, usualInAccount, usualInCampaign } from '../evidence';
+import { estimateValuePerClick, orderValueOf, usualInAccount, usualInCampaign } from '../evidence';
 import type { Usual } from '../evidence';
 import { NO_SUMS } from '../measures';
 import type { Sums } from '../measures';
@@ -39,7 +39,11 @@ export function buildLens(
       ? [at]
       : [],
   );
-  const table = emptyLensTable(lens, kept.length, { now: pick(now, kept), before: pick(before, kept) });
+  const table = emptyLensTable(lens, kept.length, {
+    now: pick(now, kept),
+    before: pick(before, kept),
+    isBeforeCovered: sums.isBeforeCovered,
+  });
   kept.forEach((from, at) => fill(table, at, rows[from], index));
   estimate(table, usualOf(lens, index, sums, table));
   return table;
@@ -112,6 +116,7 @@ function estimate(table: LensTable, usualAt: (row: number) => Usual) {
     const sums = sumsAt(table.now, row);
     const usual = usualAt(row);
     table.usual[row] = usual.conversion;
+    table.orderValue[row] = orderValueOf(sums, usual) ?? NaN;
     const value = estimateValuePerClick(sums, usual);
     if (value) {
       table.rpc[row] = value.mean;

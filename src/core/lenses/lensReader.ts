@@ -45,6 +45,7 @@ export function lensReader(table: LensTable): RowReader {
 function numberReader(table: LensTable, key: NumberKey): NumberAt {
   const moved = movedMeasure(key);
   if (moved !== null) {
+    if (!table.isBeforeCovered) return () => null;
     const [now, before] = [measureReader(table.now, moved), measureReader(table.before, moved)];
     return (row) => {
       const [a, b] = [now(row), before(row)];

@@ -12,6 +12,8 @@ export interface GrainSums {
   placement?: Int32Array;
   now: SumColumns;
   before: SumColumns;
+  /** Whether the data cover the window before: else its sums are of fewer days. */
+  isBeforeCovered: boolean;
 }
 
 /** One row of a lens before its figures: what it is and where it hangs. */

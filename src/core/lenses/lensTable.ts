@@ -45,10 +45,14 @@ export interface LensTable {
   age: Float64Array;
   now: SumColumns;
   before: SumColumns;
+  /** Whether the data cover the window before: else nothing is compared with it. */
+  isBeforeCovered: boolean;
   /** Estimated sales per click with their 80 % interval, and how sure that is (index in GRADES). */
   rpc: Float64Array;
   rpcLow: Float64Array;
   rpcHigh: Float64Array;
+  /** What an order is expected to bring. */
+  orderValue: Float64Array;
   /** Conversion rate that is usual there: what the estimate starts from. */
   usual: Float64Array;
   grade: Uint8Array;
@@ -60,7 +64,7 @@ export interface LensTable {
 export function emptyLensTable(
   lens: LensName,
   size: number,
-  sums: { now: SumColumns; before: SumColumns },
+  sums: Pick<LensTable, 'now' | 'before' | 'isBeforeCovered'>,
 ): LensTable {
   const ids = () => new Int32Array(size);
   const unknown = () => new Float64Array(size).fill(NaN);
@@ -89,6 +93,7 @@ export function emptyLensTable(
     rpc: new Float64Array(size),
     rpcLow: new Float64Array(size),
     rpcHigh: new Float64Array(size),
+    orderValue: unknown(),
     usual: new Float64Array(size),
     grade: new Uint8Array(size),
     standing: new Uint8Array(size),

@@ -1,4 +1,4 @@
-import { chanceToReach, orderValueOf } from '../evidence';
+import { chanceToReach, neededConversion, orderValueOf } from '../evidence';
 import { measure } from '../measures';
 import type { Micros } from '../units';
 import { sumsOfRow } from './termTable';
@@ -19,7 +19,7 @@ export function neededFor(context: TermContext, row: number, acos: number): numb
   const cpc = costPerClick(context, row);
   const value = orderValueOf(sumsOfRow(context.judged, row), context.usual(row));
   if (cpc === null || cpc === 0 || value === null || value <= 0 || acos <= 0) return null;
-  return cpc / (acos * value);
+  return neededConversion(cpc, acos, value);
 }
 
 /** Probability that a row's term costs at most `acos` of its sales: that its conversion reaches what it needs. Null where that is not known. */

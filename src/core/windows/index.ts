@@ -1,4 +1,4 @@
-export { settledWindow, UNSETTLED_DAYS, WINDOW_DAYS, windowBefore } from './settledWindow';
-export type { SettledWindow, Window } from './settledWindow';
+export { comparedWindow, settledWindow, UNSETTLED_DAYS, WINDOW_DAYS, windowBefore } from './settledWindow';
+export type { ComparedWindow, SettledWindow, Window } from './settledWindow';
 export { completionCurve, completionOf, FINAL_AGE, SETTLED_SHARE, unsettledDays } from './completion';
 export type { Completion, OrderSnapshot } from './completion';

@@ -38,6 +38,18 @@ export function settledWindow(
   return { from: addDays(to, 1 - length), to, unsettled };
 }
 
+/** A window that another one is compared with. */
+export interface ComparedWindow extends Window {
+  /** Whether the data reach back to its first day: else its sums are those of fewer days, and nothing is compared. */
+  isCovered: boolean;
+}
+
+/** The window just before another one, and whether the data cover it. @param firstDay first day with data; null for none */
+export function comparedWindow(window: Window, firstDay: Day | null): ComparedWindow {
+  const before = windowBefore(window);
+  return { ...before, isCovered: firstDay !== null && firstDay <= before.from };
+}
+
 /** The window of the same length just before another one: what it is compared with. */
 export function windowBefore({ from, to }: Window): Window {
   return { from: addDays(from, -daysIn(from, to)), to: addDays(from, -1) };

@@ -97,6 +97,7 @@ describe('budgets and modifiers', () => {
     expect(plan.atFloor).toBe(1);
     const placements = buildLens('placements', indexTree(aTree()), {
       size: 1,
+      isBeforeCovered: true,
       campaignId: Int32Array.of(1),
       placement: Int32Array.of(0),
       now: noSumColumns(1),

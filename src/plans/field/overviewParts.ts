@@ -19,7 +19,7 @@ export function overviewOf(index: TreeIndex, sums: GrainSums): OverviewParts {
   const whole = both([auto, keywords, items]);
   const campaigns = buildLens('campaigns', index, sums);
   const moved = (key: 'spend' | 'sales') =>
-    findMovers(rowsOf(campaigns), campaigns.now[key], campaigns.before[key]);
+    findMovers(sums.isBeforeCovered ? rowsOf(campaigns) : [], campaigns.now[key], campaigns.before[key]);
   const [spend, sales] = [moved('spend'), moved('sales')];
   const named = (movers: typeof spend) =>
     movers.movers.map((one) => ({
@@ -29,6 +29,7 @@ export function overviewOf(index: TreeIndex, sums: GrainSums): OverviewParts {
     }));
   return {
     ...whole,
+    isBeforeCovered: sums.isBeforeCovered,
     auto: both([auto]),
     manual: both([keywords, items]),
     standings: addStandings([auto, keywords, items]),

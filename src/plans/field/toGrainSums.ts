@@ -13,7 +13,12 @@ const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
 /** An answer's columns as typed columns. */
 export function toGrainSums({ window, before, without, columns, terms }: FieldSumsAnswer): LoadedSums {
   const size = columns.impressions.length;
-  const grainSums: GrainSums = { size, now: noSumColumns(size), before: noSumColumns(size) };
+  const grainSums: GrainSums = {
+    size,
+    now: noSumColumns(size),
+    before: noSumColumns(size),
+    isBeforeCovered: before.isCovered,
+  };
   for (const key of SUM_KEYS) {
     grainSums.now[key] = Float64Array.from(columns[key]);
     grainSums.before[key] = Float64Array.from(columns[`${key}Before`]);

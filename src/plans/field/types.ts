@@ -1,4 +1,5 @@
 import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
+import type { ComparedWindow } from '../../core/windows';
 import type {
   CrossTab,
   Dimension,
@@ -18,7 +19,7 @@ import type { Sums } from '../../core/measures';
 export interface LoadedLens {
   loadId: number;
   window: { from: string; to: string; unsettled: string[] };
-  before: { from: string; to: string };
+  before: ComparedWindow;
   /** Rows without a click that were left out because there are too many of them. */
   without: { rows: number; impressions: number };
   table: LensTable;
@@ -76,6 +77,8 @@ export interface Found {
 export interface OverviewParts {
   now: Sums;
   before: Sums;
+  /** Whether the data cover the window before; nothing is compared with it else. */
+  isBeforeCovered: boolean;
   /** Automatic targets against those chosen by hand. */
   auto: { now: Sums; before: Sums };
   manual: { now: Sums; before: Sums };

@@ -1,4 +1,4 @@
-import { windowBefore } from '../../core/windows';
+import { comparedWindow } from '../../core/windows';
 import { readFieldSums } from '../../db/queries/fieldSums';
 import type { FieldQuery } from '../../contract/requests';
 import { needAccount } from '../accounts/accounts';
@@ -12,7 +12,7 @@ import { db } from '../context/context';
 export async function loadFieldSums({ account: accountId, grain, from, to }: FieldQuery): Promise<string> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = windowBefore(window);
+  const before = comparedWindow(window, account.firstDay);
   const { columns, without, terms } = await readFieldSums(db(), accountId, grain, window, before);
   const parts = Object.entries(columns).map(([name, numbers]) => `${JSON.stringify(name)}:[${numbers}]`);
   return (

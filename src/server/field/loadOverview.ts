@@ -1,11 +1,12 @@
 import { marginOf } from '../../core/economics';
 import { monthOf } from '../../core/pace';
 import { addDays } from '../../core/units';
-import { windowBefore } from '../../core/windows';
+import { comparedWindow } from '../../core/windows';
 import type { MonthGoal, OverviewAnswer, OverviewDay } from '../../contract/field';
 import { REPORT_LABELS } from '../../contract/reportFields';
 import { listProducts } from '../../db/queries/economics';
 import { findMonthGoal, upsertMonthGoal } from '../../db/queries/monthGoals';
+import { countChangeDays } from '../../db/queries/rowHistory';
 import { readSums } from '../../db/queries/sums';
 import type { SumsGroup } from '../../db/queries/sums';
 import { chooseWindow } from '../accounts/chooseWindow';
@@ -24,17 +25,18 @@ const WEIGH_DAYS = 56;
 export async function loadOverview(accountId: number, from?: string, to?: string): Promise<OverviewAnswer> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = windowBefore(window);
+  const before = comparedWindow(window, account.firstDay);
   const lastDay = account.lastDay ?? addDays(todayOf(account), -1);
   const month = monthOf(lastDay);
   const first = [before.from, addDays(month, -WEIGH_DAYS)].sort()[0];
   const ask = { accountId, scope: null, completion: [] };
-  const [days, products, list, goal, sync] = await Promise.all([
+  const [days, products, list, goal, sync, changes] = await Promise.all([
     readSums(db(), { ...ask, grain: 'day', from: first, to: lastDay, before: null }),
     readSums(db(), { ...ask, grain: 'product', from: window.from, to: window.to, before }),
     listProducts(db(), accountId),
     findMonthGoal(db(), accountId, month),
     loadSync(accountId),
+    countChangeDays(db(), accountId, null, before.from, lastDay),
   ]);
   const margins = new Map(list.map((row) => [row.id, marginOf(costsOf(row))?.share ?? null]));
   return {
@@ -42,6 +44,7 @@ export async function loadOverview(accountId: number, from?: string, to?: string
     before,
     days: days.map(toDay).sort((a, b) => (a.day < b.day ? -1 : 1)),
     profit: profitOf(products, margins),
+    changes,
     month: { goal: goal ?? null, lastDay },
     missing: sync.reports.flatMap(({ kind, missing }) =>
       missing.length > 0 ? [{ report: REPORT_LABELS[kind], days: missing }] : [],

@@ -2,6 +2,7 @@ import { lensNamed } from '../../core/lenses';
 import { dayNumber, daysIn } from '../../core/units';
 import type { RowDaysAnswer, RowsRequest, SparksAnswer } from '../../contract/field';
 import { MowingError } from '../../contract/mowingError';
+import { countChangeDays } from '../../db/queries/rowHistory';
 import { readRowDays, readSparks } from '../../db/queries/rowDays';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
@@ -14,10 +15,15 @@ async function check({ account, ids, parts, lens, from, to }: RowsRequest): Prom
   if (from > to) throw new MowingError('bad-request', `The span ends (${to}) before it begins (${from}).`);
 }
 
-/** The days of some rows together. @throws MowingError for a span or keys that fit nothing */
+/** The days of some rows together, and how much was changed on them. @throws MowingError for a span or keys that fit nothing */
 export async function loadRowDays(request: RowsRequest): Promise<RowDaysAnswer> {
   await check(request);
-  return { days: await readRowDays(db(), request.account, request, request.from, request.to) };
+  const { account, from, to } = request;
+  const [days, changes] = await Promise.all([
+    readRowDays(db(), account, request, from, to),
+    countChangeDays(db(), account, request, from, to),
+  ]);
+  return { days, changes };
 }
 
 /** Spend of each row by day. */

@@ -15,24 +15,44 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
   const { table, before, without } = loaded;
   if (!arranged) return <p className="sentence">Looking …</p>;
   const { rows, now, before: old, standings } = arranged;
+  // A term that ran in the window before alone is listed for its move; it is none of this window's.
+  const seen = table.lens === 'terms' ? countSeen(table, rows) : rows.length;
   const of = (name: string) => standings.find(({ standing }) => standing === name)!;
-  const [earning, losing, early] = [of('earning'), of('losing'), of('early')];
+  const [earning, near, losing, early] = [of('earning'), of('near'), of('losing'), of('early')];
+  const { currency } = account;
   return (
     <div>
       <p className="sentence">
-        {countWords(table.lens, rows.length)} spent {formatMoney(now.spend)} {account.currency} for{' '}
-        {formatMoney(now.sales)} of sales
+        {countWords(table.lens, seen)} spent {formatMoney(now.spend)} {currency} for {formatMoney(now.sales)}{' '}
+        of sales
         {now.sales > 0 && `, ACOS ${formatShare(measure('acos').of(now))}`}.
       </p>
       <p className="note">
         <span className="under">●</span> {formatCount(earning.count)} earn{' '}
-        <b>{formatMoney(Math.max(0, -earning.loss))}</b> · <span className="over">▲</span>{' '}
-        {formatCount(losing.count)} lose <b>{formatMoney(Math.max(0, losing.loss))}</b> against their target ·
-        ○ {formatCount(early.count)} too early to say, {formatMoney(early.spend)} spent · before (
-        {formatDay(before.from)} – {formatDay(before.to)}): spend {formatMoney(old.spend)}, ACOS{' '}
-        {formatShare(measure('acos').of(old))}
+        <b>
+          {formatMoney(Math.max(0, -earning.loss))} {currency}
+        </b>{' '}
+        · ◐ {formatCount(near.count)} near it · <span className="over">▲</span> {formatCount(losing.count)}{' '}
+        lose{' '}
+        <b>
+          {formatMoney(Math.max(0, losing.loss))} {currency}
+        </b>{' '}
+        against their target · ○ {formatCount(early.count)} too early to say, {formatMoney(early.spend)}{' '}
+        {currency} spent · before ({formatDay(before.from)} – {formatDay(before.to)}):{' '}
+        {before.isCovered
+          ? `spend ${formatMoney(old.spend)} ${currency}, ACOS ${formatShare(measure('acos').of(old))}`
+          : 'not compared, the data begin later'}
+        {seen < rows.length &&
+          ` · ${formatCount(rows.length - seen)} more were seen in the window before alone`}
         {without.rows > 0 && ` · ${formatCount(without.rows)} terms without a click are left out`}
       </p>
     </div>
   );
+}
+
+function countSeen({ now }: LoadedLens['table'], rows: Int32Array): number {
+  let count = 0;
+  for (const row of rows)
+    if (now.impressions[row] > 0 || now.clicks[row] > 0 || now.orders[row] > 0) count += 1;
+  return count;
 }

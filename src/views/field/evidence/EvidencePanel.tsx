@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { memo } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import { lensNamed, sumsAt } from '../../../core/lenses';
+import { conversionAt, lensNamed } from '../../../core/lenses';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
@@ -72,11 +72,13 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         </p>
       )}
       <Money table={table} row={row} currency={account.currency} />
-      {table.now.clicks[row] > 0 && <Conversion {...conversionOf(table, row)} />}
+      {table.now.clicks[row] > 0 && <Conversion {...conversionAt(table, row)} />}
       <DayByDay
         account={account}
         last={last}
         settledTo={window.to}
+        targetAcos={orNull(table.targetAcos[row])}
+        margin={orNull(table.margin[row])}
         asked={days}
         marks={(stripFrom, stripTo, width) => (
           <History
@@ -96,16 +98,4 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
   );
 }
 
-/** A row's own clicks, what is usual there, and the rate at which its cost per click would be on target. */
-function conversionOf(table: LoadedLens['table'], row: number) {
-  const usual = table.usual[row];
-  const { clicks, orders, spend, sales } = sumsAt(table.now, row);
-  const value = orders > 0 ? sales / orders : table.rpc[row] / usual;
-  const target = table.targetAcos[row];
-  return {
-    usual,
-    clicks,
-    orders,
-    needed: target > 0 && value > 0 ? spend / clicks / (target * value) : null,
-  };
-}
+const orNull = (value: number) => (Number.isNaN(value) ? null : value);

@@ -1,13 +1,12 @@
 import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
-import { group } from 'd3-array';
 import { useMemo } from 'react';
 import { measure, NO_SUMS } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
 import { addDays, daysIn } from '../../../core/units';
 import { Trend } from '../../../charts';
-import { describeChange } from '../../../core/changes';
 import { api } from '../../shared/api';
+import { changeMark } from '../../shared/changeMark';
 import { trendSeries } from '../../shared/trendSeries';
 import { idsOf } from '../../shared/rowRequest';
 import type { PictureProps } from './pictureProps';
@@ -33,18 +32,6 @@ export function TrendPicture({ account, loaded, state, all }: PictureProps) {
     enabled: rows.length > 0,
     staleTime: Infinity,
   });
-  const scope = state.scope;
-  const of = scope
-    ? {
-        campaign: { campaignId: scope.id },
-        'ad-group': { adGroupId: scope.id },
-        target: { targetId: scope.id },
-      }[scope.kind as 'campaign']
-    : {};
-  const history = useQuery({
-    queryKey: ['history', account.id, from, scope],
-    queryFn: () => api.history(account.id, from, of ?? {}),
-  });
   if (rows.length === 0) return null;
   if (days.error)
     return (
@@ -62,18 +49,12 @@ export function TrendPicture({ account, loaded, state, all }: PictureProps) {
   const count = daysIn(from, last);
   const sums = Array.from({ length: count }, (_, at) => byDay.get(addDays(from, at)) ?? NO_SUMS);
   const keys = state.measures.filter((key): key is MeasureKey => measure(key as MeasureKey) !== undefined);
-  const marks = group(history.data?.changes ?? [], ({ day }) => day);
   return (
     <Trend
       from={from}
       days={count}
       series={keys.map((key) => trendSeries(measure(key), sums.map(measure(key).of)))}
-      marks={[...marks].map(([day, changes]) => ({
-        day,
-        count: changes.length,
-        words:
-          changes.length === 1 ? describeChange(changes[0].change) : `${changes.length} changes were made`,
-      }))}
+      marks={days.data.changes.map(changeMark)}
       windowFrom={window.from}
       settledTo={window.to}
       label={`${keys.map((key) => measure(key).label).join(' and ')} of the rows shown, day by day`}

@@ -47,7 +47,7 @@ export function FieldRows(props: FieldRowsProps) {
       onSelect={rows.select}
       sorts={state.sorts}
       onSort={(key, isAlso) => state.setSorts(nextSorts(state.sorts, key, isAlso))}
-      totals={(key) => totalOf(key, arranged, state, shown.length)}
+      totals={(key) => totalOf(key, arranged, state, shown.length, loaded.before.isCovered)}
       onResize={columns.resize}
       onMove={columns.move}
       hovered={props.hovered}
@@ -64,14 +64,20 @@ const countLabel = (lens: FieldState['lens']) => {
 };
 
 /** The total of a column over the rows shown: sums, and ratios from the sums. */
-function totalOf(key: string, { now, before, standings }: ArrangedRows, state: FieldState, count: number) {
+function totalOf(
+  key: string,
+  { now, before, standings }: ArrangedRows,
+  state: FieldState,
+  count: number,
+  isCompared: boolean,
+) {
   if (key === 'name') return countWords(state.lens, count);
   if (!isNumberKey(key)) return '';
   const moved = movedMeasure(key);
   if (moved !== null) {
     const { unit, decimals, of } = measure(moved);
     const [a, b] = [of(now), of(before)];
-    return formatMove(unit, a === null || b === null ? null : a - b, decimals);
+    return formatMove(unit, !isCompared || a === null || b === null ? null : a - b, decimals);
   }
   if (key === 'loss')
     return formatIn(

@@ -130,13 +130,14 @@ function numberColumn(of: ColumnsOf, key: NumberKey): Column<number> {
     cell:
       key === 'bid'
         ? (row) => <ValueCell row={row} {...of} />
-        : (row) => <span title={whyNone(key, read(row))}>{formatField(key, read(row))}</span>,
+        : (row) => <span title={whyNone(key, read(row), table)}>{formatField(key, read(row))}</span>,
   };
 }
 
 /** Why a figure is a dash. */
-function whyNone(key: NumberKey, value: number | null): string | undefined {
+function whyNone(key: NumberKey, value: number | null, table: LensTable): string | undefined {
   if (value !== null) return undefined;
+  if (key.startsWith('d.') && !table.isBeforeCovered) return 'The data do not cover the window before';
   if (key === 'age') return 'Not changed here yet';
   if (key === 'targetAcos' || key === 'vsTarget' || key === 'loss')
     return 'No sales, or no target: costs may be missing';

@@ -110,6 +110,8 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
         account={account}
         last={last}
         settledTo={window.to}
+        targetAcos={orNull(table.targetAcos[row])}
+        margin={orNull(table.margin[row])}
         asked={days}
         marks={(stripFrom, stripTo, width) => (
           <History
@@ -128,3 +130,5 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
     </>
   );
 }
+
+const orNull = (value: number) => (Number.isNaN(value) ? null : value);

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { AccountInfo } from '../../../contract/api';
-import { formatCount, formatDay, formatShare } from '../../../core/units';
+import { daysIn, formatCount, formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageLink } from '../../shared/frame/pages';
@@ -40,7 +40,7 @@ export function OverviewStep({ account, fault, window, state: { from, to } }: Ro
       <DataNotes account={account} overview={whole} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: '32px' }}>
         <div>
-          <OverviewTrend account={account.id} overview={whole} />
+          <OverviewTrend overview={whole} />
           <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: '24px' }}>
             <Movers {...common} of="spend" />
             <Movers {...common} of="sales" />
@@ -75,8 +75,10 @@ function sentence(figures: Figure[], { before }: OverviewAnswer, target: number)
 
 /** Days that are missing or not settled, and costs that are not known. */
 function DataNotes({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
-  const { window, missing, profit } = overview;
+  const { window, before, missing, profit } = overview;
   const notes = [
+    !before.isCovered &&
+      `Nothing is compared: the data begin on ${formatDay(account.firstDay ?? window.from)}, after the ${daysIn(before.from, before.to)} days before (${formatDay(before.from)} – ${formatDay(before.to)}) do.`,
     window.unsettled.length > 0 &&
       `${window.unsettled.length} unsettled days (${formatDay(window.unsettled[0])} – ${formatDay(window.unsettled.at(-1)!)}) are left out: their orders are still coming in.`,
     profit.unknownSales > 0 &&

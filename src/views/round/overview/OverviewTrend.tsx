@@ -1,14 +1,11 @@
 import Box from '@mui/material/Box';
-import { useQuery } from '@tanstack/react-query';
-import { group } from 'd3-array';
 import { useState } from 'react';
 import { Trend } from '../../../charts';
-import { describeChange } from '../../../core/changes';
 import { businessMeasure, BUSINESS_MEASURES, measure, MEASURES } from '../../../core/measures';
 import type { BusinessMeasureKey, BusinessSums, MeasureKey } from '../../../core/measures';
 import { addDays, daysIn } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
-import { api } from '../../shared/api';
+import { changeMark } from '../../shared/changeMark';
 import { trendSeries } from '../../shared/trendSeries';
 import { recall, remember } from '../../shared/urlState';
 import { sumDays } from './figures';
@@ -23,16 +20,11 @@ const specOf = (key: string) =>
 const KEPT = 'overview-measures';
 
 /** Two or three measures of the whole account on one time line, with what was changed. */
-export function OverviewTrend({ account, overview }: { account: number; overview: OverviewAnswer }) {
+export function OverviewTrend({ overview }: { overview: OverviewAnswer }) {
   const [keys, setKeys] = useState(() => recall<string[]>(KEPT, ['spend', 'totalSales']));
-  const { window, before, days } = overview;
+  const { window, before, days, changes } = overview;
   const last = window.unsettled.at(-1) ?? window.to;
   const count = daysIn(before.from, last);
-  const history = useQuery({
-    queryKey: ['history', account, before.from, null],
-    queryFn: () => api.history(account, before.from, {}),
-  });
-  const marks = [...group(history.data?.changes ?? [], ({ day }) => day)];
   const set = (at: number, key: string) => {
     const next = [...keys];
     if (key === '') next.splice(at, 1);
@@ -73,14 +65,7 @@ export function OverviewTrend({ account, overview }: { account: number; overview
             const of = spec.of as (sums: BusinessSums) => number | null;
             return trendSeries(spec, sums.map(of));
           })}
-          marks={marks.map(([day, changes]) => ({
-            day,
-            count: changes.length,
-            words:
-              changes.length === 1
-                ? describeChange(changes[0].change)
-                : `${changes.length} changes were made`,
-          }))}
+          marks={changes.map(changeMark)}
           windowFrom={window.from}
           settledTo={window.to}
           label="The account day by day"

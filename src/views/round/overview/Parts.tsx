@@ -4,7 +4,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { measure } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { OverviewParts } from '../../../plans/field';
 import { Facts, PlaceLink } from '../../shared/kit';
 
@@ -39,7 +39,7 @@ export function AutoAgainstManual({ parts, currency }: { parts: OverviewParts; c
               <TableCell className="figure">{formatMoney(now.spend)}</TableCell>
               <TableCell className="figure">{formatMoney(now.sales)}</TableCell>
               <TableCell className="figure">{acos(now)}</TableCell>
-              <TableCell className="figure faint">{acos(before)}</TableCell>
+              <TableCell className="figure faint">{parts.isBeforeCovered ? acos(before) : DASH}</TableCell>
             </TableRow>
           ))}
         </TableBody>
@@ -125,7 +125,9 @@ export function Movers({
     <section aria-label={`What moved ${label.toLowerCase()}`}>
       <h2 className="serif part">{label}: what changed most</h2>
       {movers.length === 0 ? (
-        <p className="faint">Nothing moved.</p>
+        <p className="faint">
+          {parts.isBeforeCovered ? 'Nothing moved.' : 'The data do not cover the window before.'}
+        </p>
       ) : (
         <Facts>
           <TableHead>

@@ -19,14 +19,16 @@ const days = [
 ];
 
 describe('the figures of the account', () => {
-  const figures = overviewFigures({
+  const overview = {
     window: { from: '2026-11-03', to: '2026-11-03', unsettled: [] },
-    before: { from: '2026-11-02', to: '2026-11-02' },
+    before: { from: '2026-11-02', to: '2026-11-02', isCovered: true },
+    changes: [],
     days,
     profit: { now: 20, before: -10, unknownSales: 0 },
     month: { goal: null, lastDay: '2026-11-03' },
     missing: [],
-  });
+  };
+  const figures = overviewFigures(overview);
   const of = (key: string) => figures.find((one) => one.key === key)!;
 
   test('stand beside those of the window before', () => {
@@ -34,6 +36,12 @@ describe('the figures of the account', () => {
     expect(of('tacos')).toMatchObject({ now: 40 / 300, before: 0.3 });
     expect(of('organicSales')).toMatchObject({ now: 100, before: 50 });
     expect(of('profit')).toMatchObject({ now: 20, before: -10 });
+  });
+
+  test('stand beside nothing where the data do not cover the window before', () => {
+    const alone = overviewFigures({ ...overview, before: { ...overview.before, isCovered: false } });
+    expect(alone.every((one) => one.before === null && moveOf(one) === null)).toBe(true);
+    expect(alone.find(({ key }) => key === 'acos')!.now).toBe(0.2);
   });
 
   test('move by a share where they are sums, by points where they are shares', () => {

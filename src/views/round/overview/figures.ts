@@ -48,6 +48,8 @@ export function overviewFigures({ window, before, days, profit }: OverviewAnswer
     const of = spec.of as (sums: BusinessSums) => number | null;
     const both =
       key === 'profit' ? { now: profit.now, before: profit.before } : { now: of(now), before: of(old) };
+    // Sums of fewer days than the window has are compared with nothing.
+    if (!before.isCovered) both.before = null;
     return { key, label, definition, unit, decimals, better, ...both };
   });
 }

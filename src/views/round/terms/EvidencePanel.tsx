@@ -95,7 +95,14 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
           />
         </>
       )}
-      <DayByDay account={account} last={last} settledTo={window.to} asked={days} />
+      <DayByDay
+        account={account}
+        last={last}
+        settledTo={window.to}
+        targetAcos={props.settings.targetAcos}
+        margin={review.margins.find(({ productId }) => productId === productAt(review, row))?.share ?? null}
+        asked={days}
+      />
       {detail && (
         <Elsewhere detail={detail} proposal={decisions.edited(detail.proposal)} review={review} row={row} />
       )}
@@ -104,3 +111,6 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
 }
 
 const kindWords = ({ name, word }: TermKind): string => (word === null ? name : `${name} (“${word}”)`);
+
+const productAt = ({ structure, table }: LoadedReview, row: number) =>
+  structure.adGroups.find(({ id }) => id === table.adGroupId[row])?.productId;

@@ -11,6 +11,9 @@ interface DayByDayProps {
   /** Last day with data, and last settled one. */
   last: string;
   settledTo: string;
+  /** What is aimed at, and what is left of a sale before ads; shares, null where not known. */
+  targetAcos: number | null;
+  margin: number | null;
   asked: { data?: { days: (Sums & { day: string })[] }; error: Error | null };
   /** What stands below the strip, told its span and width: marks of changes. */
   marks?: (from: string, to: string, width: number) => ReactNode;
@@ -19,12 +22,12 @@ interface DayByDayProps {
 const DAYS_SHOWN = 60;
 
 /** A row's days as a strip, and its windows side by side. */
-export function DayByDay({ account, last, settledTo, asked, marks }: DayByDayProps) {
+export function DayByDay({ account, last, settledTo, targetAcos, margin, asked, marks }: DayByDayProps) {
   const from = addDays(last, 1 - DAYS_SHOWN);
   const { currency, firstDay } = account;
   return (
     <>
-      <h3 className="panelPart">Day by day, {currency} spend; dots are orders</h3>
+      <h3 className="panelPart">Day by day: {currency} spend, and orders above it</h3>
       <Fault error={asked.error} />
       {asked.data && (
         <>
@@ -43,7 +46,14 @@ export function DayByDay({ account, last, settledTo, asked, marks }: DayByDayPro
               </>
             )}
           </Measured>
-          <WindowsTable days={asked.data.days} to={settledTo} currency={currency} firstDay={firstDay} />
+          <WindowsTable
+            days={asked.data.days}
+            to={settledTo}
+            currency={currency}
+            firstDay={firstDay}
+            targetAcos={targetAcos}
+            margin={margin}
+          />
         </>
       )}
     </>

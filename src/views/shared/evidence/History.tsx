@@ -51,9 +51,12 @@ export function History({ account, table, row, from, stripFrom, stripTo, width }
         </svg>
       )}
       {history.data && changes.length === 0 && <p className="note">Not changed here in these days.</p>}
-      {changes.slice(0, MOST).map(({ id, day, change, baleId }) => (
+      {changes.slice(0, MOST).map(({ id, day, change, subject, baleId }) => (
         <p className="line" key={id}>
-          <span className="faint">{formatDay(day)}</span> {describeChange(change)}{' '}
+          <span className="faint">{formatDay(day)}</span>{' '}
+          {/* A row that holds others tells which of them it was. */}
+          {column !== 'targetId' && subject && <strong>{subject}: </strong>}
+          {describeChange(change)}{' '}
           {baleId !== null && (
             <PlaceLink href={`${pageLink('ledger', account)}&bale=${baleId}`}>bale {baleId}</PlaceLink>
           )}

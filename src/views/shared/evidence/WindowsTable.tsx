@@ -15,10 +15,13 @@ interface WindowsTableProps {
   to: string;
   currency: string;
   firstDay: string | null;
+  /** What is aimed at, and what is left of a sale before ads; shares, null where not known. */
+  targetAcos: number | null;
+  margin: number | null;
 }
 
 /** Windows side by side, all ending with the last settled day. A window longer than the data is told. */
-export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps) {
+export function WindowsTable({ days, to, currency, firstDay, targetAcos, margin }: WindowsTableProps) {
   const windows = LENGTHS.map((length) => {
     const from = addDays(to, 1 - length);
     const sums = days
@@ -27,6 +30,8 @@ export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps
     return { length, sums, isCut: firstDay !== null && from < firstDay };
   });
   const lines: [string, (sums: Sums) => string][] = [
+    ['Impressions', (sums) => shortCount(sums.impressions)],
+    ['CTR', (sums) => formatShare(measure('ctr').of(sums), 2)],
     ['Clicks', (sums) => formatCount(sums.clicks)],
     ['Orders', (sums) => formatCount(sums.orders)],
     [`Spend ${currency}`, (sums) => formatMoney(sums.spend)],
@@ -35,6 +40,11 @@ export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps
     ['Conversion', (sums) => formatShare(measure('cvr').of(sums))],
     ['ACOS', (sums) => formatShare(measure('acos').of(sums))],
   ];
+  // Against the target a loss stands above zero, as in the columns of the same name.
+  if (targetAcos !== null)
+    lines.push([`Loss vs target ${currency}`, ({ spend, sales }) => signedMoney(spend - targetAcos * sales)]);
+  if (margin !== null)
+    lines.push([`Profit ${currency}`, ({ spend, sales }) => signedMoney(margin * sales - spend)]);
   return (
     <Facts sx={{ marginTop: '6px', fontSize: 12.5 }}>
       <TableHead>
@@ -65,3 +75,8 @@ export function WindowsTable({ days, to, currency, firstDay }: WindowsTableProps
     </Facts>
   );
 }
+
+const signedMoney = (micros: number) => `${micros < 0 ? '−' : ''}${formatMoney(Math.abs(micros))}`;
+/** Impressions of many days are read without their last digits. */
+const shortCount = (count: number) =>
+  count < 100_000 ? formatCount(count) : `${formatCount(Math.round(count / 1000))}k`;

@@ -25,23 +25,48 @@ const line = (label: string) =>
 
 describe('windows side by side', () => {
   test('all end with the last settled day; ratios come from their sums', () => {
-    draw(<WindowsTable days={DAYS} to={TO} currency="EUR" firstDay="2026-01-01" />);
+    draw(
+      <WindowsTable days={DAYS} to={TO} currency="EUR" firstDay="2026-01-01" targetAcos={0.4} margin={0.5} />,
+    );
     expect(line('Clicks')).toEqual(['14', '28', '60', '120', '180']);
     expect(line('Orders')).toEqual(['1', '2', '3', '6', '9']);
     expect(line('Spend EUR')).toEqual(['7.00', '14.00', '30.00', '60.00', '90.00']);
     expect(line('CPC EUR')).toEqual(['0.50', '0.50', '0.50', '0.50', '0.50']);
     // 7 / 20, 14 / 40, 30 / 60 …
     expect(line('ACOS')).toEqual(['35.0 %', '35.0 %', '50.0 %', '50.0 %', '50.0 %']);
+    // 7 − 40 % of 20, 30 − 40 % of 60; half of the sales is left before ads.
+    expect(line('Loss vs target EUR')).toEqual(['−1.00', '−2.00', '6.00', '12.00', '18.00']);
+    expect(line('Profit EUR')).toEqual(['3.00', '6.00', '0.00', '0.00', '0.00']);
   });
 
   test('later days do not count, and a ratio without a denominator is a dash', () => {
-    draw(<WindowsTable days={DAYS} to={addDays(TO, -95)} currency="EUR" firstDay={null} />);
+    draw(
+      <WindowsTable
+        days={DAYS}
+        to={addDays(TO, -95)}
+        currency="EUR"
+        firstDay={null}
+        targetAcos={null}
+        margin={null}
+      />,
+    );
     expect(line('Clicks')).toEqual(['10', '10', '10', '10', '10']);
     expect(line('ACOS')).toEqual(['–', '–', '–', '–', '–']);
+    // No target and no costs: nothing is said of loss or profit.
+    expect(screen.queryByText(/Loss vs target|Profit/)).toBeNull();
   });
 
   test('a window that begins before the data is marked', () => {
-    draw(<WindowsTable days={DAYS} to={TO} currency="EUR" firstDay={addDays(TO, -20)} />);
+    draw(
+      <WindowsTable
+        days={DAYS}
+        to={TO}
+        currency="EUR"
+        firstDay={addDays(TO, -20)}
+        targetAcos={null}
+        margin={null}
+      />,
+    );
     expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual([
       'Days',
       '7',
