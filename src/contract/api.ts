@@ -39,7 +39,8 @@ export interface AccountInfo {
 export interface NewAccount {
   name: string;
   currency: string;
-  targetAcos?: number;
+  /** Share. */
+  targetAcos: number;
   /** As the tz database names it; left out: the machine's. */
   timezone?: string;
 }

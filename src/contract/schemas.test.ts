@@ -9,9 +9,20 @@ const faults = (schema: ObjectSchema, value: unknown) =>
 
 describe('what comes in at an endpoint is checked', () => {
   test.each<[string, ObjectSchema, unknown, string[]]>([
-    ['a new account', schemas.newAccount, { name: 'My shop', currency: 'eur' }, []],
-    ['an account without a name', schemas.newAccount, { name: '  ', currency: 'EUR' }, ['name']],
-    ['a currency of two letters', schemas.newAccount, { name: 'x', currency: 'EU' }, ['currency']],
+    ['a new account', schemas.newAccount, { name: 'My shop', currency: 'eur', targetAcos: 0.2 }, []],
+    ['an account without a target', schemas.newAccount, { name: 'My shop', currency: 'EUR' }, ['targetAcos']],
+    [
+      'an account without a name',
+      schemas.newAccount,
+      { name: '  ', currency: 'EUR', targetAcos: 0.2 },
+      ['name'],
+    ],
+    [
+      'a currency of two letters',
+      schemas.newAccount,
+      { name: 'x', currency: 'EU', targetAcos: 0.2 },
+      ['currency'],
+    ],
     [
       'a target ACOS of nothing',
       schemas.newAccount,

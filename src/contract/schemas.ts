@@ -36,16 +36,14 @@ const timeZone = Joi.string()
 
 export const accountQuery = Joi.object<OfAccount>({ account: id.required() });
 
-export const newAccount = Joi.object<
-  Required<Pick<NewAccount, 'name' | 'currency' | 'targetAcos'>> & NewAccount
->({
+export const newAccount = Joi.object<NewAccount>({
   name: Joi.string().trim().min(1).max(80).required(),
   currency: Joi.string()
     .trim()
     .uppercase()
     .pattern(/^[A-Z]{3}$/, 'three letters')
     .required(),
-  targetAcos: Joi.number().greater(0).max(10).default(0.25),
+  targetAcos: Joi.number().greater(0).max(10).required(),
   timezone: timeZone,
 });
 

@@ -82,14 +82,19 @@ test('a wrong request is told every fault, with where it is', async ({ request }
       })
     ).status(),
   ).toBe(400);
-  expect((await request.post('/api/accounts', { data: { name: 'X', currency: 'QQQ' } })).status()).toBe(400);
+  const made = (data: object) => request.post('/api/accounts', { data });
+  expect((await made({ name: 'X', currency: 'QQQ', targetAcos: 0.25 })).status()).toBe(400);
+  // What is aimed at is nobody's to guess.
+  const without = await made({ name: 'X', currency: 'EUR' });
+  expect(without.status()).toBe(400);
+  expect(JSON.stringify(await without.json())).toContain('targetAcos');
 });
 
 test('a foreign origin or host is refused, a script without an origin is not', async ({
   request,
   baseURL,
 }) => {
-  const data = { name: 'Intruder', currency: 'EUR' };
+  const data = { name: 'Intruder', currency: 'EUR', targetAcos: 0.25 };
   const status = async (headers: Record<string, string>) =>
     (await request.post('/api/accounts', { data, headers })).status();
   expect(await status({ origin: 'https://elsewhere.example' })).toBe(403);

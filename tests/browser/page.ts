@@ -30,7 +30,7 @@ export async function demoAccount(request: APIRequestContext, named = 'Tarnbrook
 
 /** An empty account of its own for a test. */
 export async function newAccount(request: APIRequestContext, name: string): Promise<number> {
-  const answer = await request.post('/api/accounts', { data: { name, currency: 'EUR' } });
+  const answer = await request.post('/api/accounts', { data: { name, currency: 'EUR', targetAcos: 0.25 } });
   expect(answer.status()).toBe(201);
   return ((await answer.json()) as { id: number }).id;
 }

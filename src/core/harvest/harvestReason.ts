@@ -13,6 +13,8 @@ export function harvestReason(
   targetAcos: number,
   /** That it stays under the ACOS that is asked for; null where nothing can be said. */
   chance: { within: number; acos: number } | null = null,
+  /** Whether the product's costs are known. */
+  isMargin = true,
 ): string {
   const acos = measure('acos').of(sums);
   const sure =
@@ -20,7 +22,7 @@ export function harvestReason(
       ? ''
       : `; ${formatShare(chance.within, 0)} sure that it stays under ${formatShare(chance.acos, 0)}`;
   const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; ${proposal.isExact ? 'exact already' : 'nowhere exact yet'}`;
-  return `${sold}. ${bidSentence(proposal, sums, valuePerClick, targetAcos)}`;
+  return `${sold}. ${bidSentence(proposal, sums, valuePerClick, targetAcos, isMargin)}`;
 }
 
 function bidSentence(
@@ -28,6 +30,7 @@ function bidSentence(
   sums: Sums,
   value: number | null,
   targetAcos: number,
+  isMargin: boolean,
 ): string {
   const money = formatMoney(bid);
   const worth = `${formatMoney(value)} expected sales per click × ${formatShare(targetAcos, 0)}`;
@@ -37,7 +40,7 @@ function bidSentence(
   const gained =
     gain.profit === 0
       ? ''
-      : ` Expected profit ${gain.profit > 0 ? '+' : ''}${formatMoney(gain.profit)} a month.`;
+      : ` Expected profit ${gain.profit > 0 ? '+' : ''}${formatMoney(gain.profit)} a month${isMargin ? '' : ', with a margin of 1.5 × the target assumed: costs are not known'}.`;
   const why: Record<HarvestProposal['bidDecidedBy'], string> = {
     worth: `${start}: ${asksMarket ? 'the market has no suggestion, so ' : ''}${worth}.`,
     cpc: `Starts at ${money}: ${cpc}.`,

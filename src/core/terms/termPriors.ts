@@ -7,7 +7,7 @@ import type { TermTable } from './termTable';
 const LEAST_ROWS = 50;
 
 /**
- * What is expected of a term before its own clicks: what the target that caught it converts at, by its own clicks and what is usual in its
+ * What is expected of a term before its own clicks: what the target that caught it converts at with all its other terms, and what is usual in its
  * campaign; the weight, in orders, is fitted over all terms. Linear in the rows.
  */
 export function termPriors(
@@ -20,20 +20,15 @@ export function termPriors(
     if (list) list.push(row);
     else rowsOf.set(table.targetId[row], [row]);
   }
-  const means = new Map<number, number>();
-  for (const [target, rows] of rowsOf) {
-    const { clicks, orders } = sumsOfRows(table, rows);
-    const prior = { mean: usual(rows[0]).conversion, strength: PRIOR_ORDERS };
-    means.set(target, estimateConversion(clicks, orders, prior).mean);
+  const sums = new Map([...rowsOf].map(([target, rows]) => [target, sumsOfRows(table, rows)] as const));
+  const means = new Float64Array(table.size);
+  for (let row = 0; row < table.size; row += 1) {
+    const { clicks, orders } = sums.get(table.targetId[row])!;
+    const prior = { mean: usual(row).conversion, strength: PRIOR_ORDERS };
+    // Its own clicks would count twice: as what is usual with the target, and as its own.
+    means[row] = estimateConversion(clicks - table.clicks[row], orders - table.orders[row], prior).mean;
   }
-  const meanOf = (row: number) => means.get(table.targetId[row])!;
-  const strength =
-    table.size < LEAST_ROWS
-      ? PRIOR_ORDERS
-      : fitStrength(
-          table.clicks,
-          table.orders,
-          Float64Array.from({ length: table.size }, (_, row) => meanOf(row)),
-        );
+  const meanOf = (row: number) => means[row];
+  const strength = table.size < LEAST_ROWS ? PRIOR_ORDERS : fitStrength(table.clicks, table.orders, means);
   return (row) => ({ mean: meanOf(row), strength });
 }

@@ -24,6 +24,13 @@ export function tell(
   const within = chanceWithin(context, row, maxAcos);
   const chance = within === null ? null : { within, acos: maxAcos };
   const value = context.value(row)?.mean ?? null;
-  const reason = harvestReason(proposal, sumsOfRow(context.table, row), value, targetAcos, chance);
+  const reason = harvestReason(
+    proposal,
+    sumsOfRow(context.table, row),
+    value,
+    targetAcos,
+    chance,
+    context.margin(row) !== null,
+  );
   return { step: 'harvest', ...proposal, reason, places };
 }

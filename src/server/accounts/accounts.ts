@@ -55,10 +55,8 @@ export async function loadRevision(id: number): Promise<{ revision: number }> {
   return { revision: (await needAccount(id)).revision };
 }
 
-type CheckedAccount = NewAccount & Required<Pick<NewAccount, 'targetAcos'>>;
-
 /** Makes an empty account. @throws MowingError for an unknown currency */
-export async function createAccount(caller: Caller, account: CheckedAccount): Promise<AccountInfo> {
+export async function createAccount(caller: Caller, account: NewAccount): Promise<AccountInfo> {
   if (!Intl.supportedValuesOf('currency').includes(account.currency))
     throw new MowingError(
       'bad-request',

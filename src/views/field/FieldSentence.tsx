@@ -1,7 +1,7 @@
 import { measure } from '../../core/measures';
 import { formatCount, formatDay, formatMoney, formatShare } from '../../core/units';
 import type { AccountInfo } from '../../contract/api';
-import { countWords } from '../shared/rowRequest';
+import { countSeen, countWords } from '../shared/rowRequest';
 import type { ArrangedRows, LoadedLens } from '../../plans/field';
 
 interface FieldSentenceProps {
@@ -15,8 +15,7 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
   const { table, before, without } = loaded;
   if (!arranged) return <p className="sentence">Looking …</p>;
   const { rows, now, before: old, standings } = arranged;
-  // A term that ran in the window before alone is listed for its move; it is none of this window's.
-  const seen = table.lens === 'terms' ? countSeen(table, rows) : rows.length;
+  const seen = countSeen(table, rows);
   const of = (name: string) => standings.find(({ standing }) => standing === name)!;
   const [earning, near, losing, early] = [of('earning'), of('near'), of('losing'), of('early')];
   const { currency } = account;
@@ -37,8 +36,9 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
         <b>
           {formatMoney(Math.max(0, losing.loss))} {currency}
         </b>{' '}
-        against their target · ○ {formatCount(early.count)} too early to say, {formatMoney(early.spend)}{' '}
-        {currency} spent · before ({formatDay(before.from)} – {formatDay(before.to)}):{' '}
+        against their target · ○ {formatCount(early.count - (rows.length - seen))} too early to say,{' '}
+        {formatMoney(early.spend)} {currency} spent · before ({formatDay(before.from)} –{' '}
+        {formatDay(before.to)}):{' '}
         {before.isCovered
           ? `spend ${formatMoney(old.spend)} ${currency}, ACOS ${formatShare(measure('acos').of(old))}`
           : 'not compared, the data begin later'}
@@ -48,11 +48,4 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
       </p>
     </div>
   );
-}
-
-function countSeen({ now }: LoadedLens['table'], rows: Int32Array): number {
-  let count = 0;
-  for (const row of rows)
-    if (now.impressions[row] > 0 || now.clicks[row] > 0 || now.orders[row] > 0) count += 1;
-  return count;
 }

@@ -10,7 +10,8 @@ const ZONES = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, w
 const USUAL = {
   name: '',
   currency: 'EUR',
-  targetAcos: 0.25,
+  // Nobody's target can be guessed.
+  targetAcos: null as number | null,
   timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
 };
 const FIELDS = {
@@ -27,7 +28,11 @@ export function AccountForm({ onClose }: { onClose: () => void }) {
   const { errors, isSubmitting } = formState;
   const make = handleSubmit(async (values) => {
     try {
-      const account = await api.createAccount({ ...values, currency: values.currency.toUpperCase() });
+      const account = await api.createAccount({
+        ...values,
+        targetAcos: values.targetAcos!,
+        currency: values.currency.toUpperCase(),
+      });
       await client.invalidateQueries({ queryKey: ['accounts'] });
       onClose();
       navigate(pageLink('setup', account.id));
@@ -62,6 +67,10 @@ export function AccountForm({ onClose }: { onClose: () => void }) {
           <Controller
             name="targetAcos"
             control={control}
+            rules={{
+              validate: (share) =>
+                share !== null || 'What may ads cost of their sales? A target ACOS is needed.',
+            }}
             render={({ field }) => (
               <ShareField
                 label="Target ACOS"

@@ -27,3 +27,15 @@ export function countWords(lens: LensTable['lens'], count: number): string {
   const { row, rows } = lensNamed(lens);
   return `${formatCount(count)} ${count === 1 ? row : rows}`;
 }
+
+/**
+ * How many of some rows are of this window. A search term that ran in the window before alone is listed for its move, and counted nowhere;
+ * other things are there whether they did anything or not.
+ */
+export function countSeen({ lens, now }: LensTable, rows: Int32Array): number {
+  if (lensNamed(lens).entity !== 'term') return rows.length;
+  let count = 0;
+  for (const row of rows)
+    if (now.impressions[row] > 0 || now.clicks[row] > 0 || now.orders[row] > 0) count += 1;
+  return count;
+}

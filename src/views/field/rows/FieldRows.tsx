@@ -10,7 +10,7 @@ import type { FieldState } from '../useFieldState';
 import { nextSorts } from '../useFieldState';
 import type { ArrangedRows, LoadedLens } from '../../../plans/field';
 import { NothingHere } from './NothingHere';
-import { countWords } from '../../shared/rowRequest';
+import { countSeen, countWords } from '../../shared/rowRequest';
 
 interface FieldRowsProps {
   account: number;
@@ -47,7 +47,7 @@ export function FieldRows(props: FieldRowsProps) {
       onSelect={rows.select}
       sorts={state.sorts}
       onSort={(key, isAlso) => state.setSorts(nextSorts(state.sorts, key, isAlso))}
-      totals={(key) => totalOf(key, arranged, state, shown.length, loaded.before.isCovered)}
+      totals={(key) => totalOf(key, arranged, state, countSeen(loaded.table, shown), loaded.before.isCovered)}
       onResize={columns.resize}
       onMove={columns.move}
       hovered={props.hovered}

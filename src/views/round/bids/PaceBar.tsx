@@ -101,7 +101,8 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
           </Choice>
           <NumberField
             label="A changed bid waits for"
-            unit="settled days, or the clicks of an order"
+            unit="days"
+            after="settled, or until the clicks of an order came"
             value={choices.holdDays}
             min={0}
             max={28}
@@ -113,7 +114,8 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
           </Check>
           <NumberField
             label="Proven with"
-            unit="orders; a raise of what is not is a test"
+            unit="orders"
+            after="a raise without is a test"
             value={choices.provenOrders}
             min={1}
             max={100}

@@ -34,15 +34,15 @@ export function WindowsTable({ days, to, currency, firstDay, targetAcos, margin 
     ['CTR', (sums) => formatShare(measure('ctr').of(sums), 2)],
     ['Clicks', (sums) => formatCount(sums.clicks)],
     ['Orders', (sums) => formatCount(sums.orders)],
-    [`Spend ${currency}`, (sums) => formatMoney(sums.spend)],
-    [`Sales ${currency}`, (sums) => formatMoney(sums.sales)],
+    [`Spend ${currency}`, (sums) => shortMoney(sums.spend)],
+    [`Sales ${currency}`, (sums) => shortMoney(sums.sales)],
     [`CPC ${currency}`, (sums) => formatMoney(measure('cpc').of(sums))],
     ['Conversion', (sums) => formatShare(measure('cvr').of(sums))],
     ['ACOS', (sums) => formatShare(measure('acos').of(sums))],
   ];
   // Against the target a loss stands above zero, as in the columns of the same name.
   if (targetAcos !== null)
-    lines.push([`Loss vs target ${currency}`, ({ spend, sales }) => signedMoney(spend - targetAcos * sales)]);
+    lines.push(['Loss vs target', ({ spend, sales }) => signedMoney(spend - targetAcos * sales)]);
   if (margin !== null)
     lines.push([`Profit ${currency}`, ({ spend, sales }) => signedMoney(margin * sales - spend)]);
   return (
@@ -76,7 +76,10 @@ export function WindowsTable({ days, to, currency, firstDay, targetAcos, margin 
   );
 }
 
-const signedMoney = (micros: number) => `${micros < 0 ? '−' : ''}${formatMoney(Math.abs(micros))}`;
+/** Sums from a thousand on are read without their cents: five of them stand side by side. */
+const shortMoney = (micros: number) =>
+  Math.abs(micros) < 1_000_000_000 ? formatMoney(micros) : formatCount(Math.round(micros / 1_000_000));
+const signedMoney = (micros: number) => `${micros < 0 ? '−' : ''}${shortMoney(Math.abs(micros))}`;
 /** Impressions of many days are read without their last digits. */
 const shortCount = (count: number) =>
   count < 100_000 ? formatCount(count) : `${formatCount(Math.round(count / 1000))}k`;
