@@ -91,6 +91,8 @@ export interface BaleInfo {
   trouble: string;
   tries: number;
   sentAt: string;
+  /** The account's day on which the market answered first; null before. Its days may not be those of the clock. */
+  marketDay: string | null;
   finishedAt: string | null;
   changes: number;
   accepted: number;

@@ -60,6 +60,34 @@ describe('the effect of changes', () => {
     expect(effect.verdict).toBe('no clear effect');
   });
 
+  test('is judged by profit: less spend that took the sales along is not what was wanted', () => {
+    const half = (target: number) => (target < 20 ? { spend: 0.7, sales: 0.5 } : { spend: 1, sales: 1 });
+    const effect = effectMeasure(aFeed(half))([aChange()]);
+    expect(effect.spend!.high).toBeLessThan(0);
+    expect(effect.profit!.high).toBeLessThan(0);
+    expect(effect.verdict).toBe('against');
+    // Where costs are not known, its ACOS judges: it went up.
+    const unknown = aFeed(half);
+    unknown.targets = unknown.targets.map((one) => ({ ...one, margin: null }));
+    expect(effectMeasure(unknown)([aChange()])).toMatchObject({ profit: null, verdict: 'against' });
+  });
+
+  test('stands beside what was expected, both in money a month and in per cent', () => {
+    const effect = effectMeasure(aFeed((target) => ({ spend: target < 20 ? 0.6 : 1, sales: 1 })))([
+      aChange(),
+    ]);
+    // Twenty targets that spend about 10 a week: 4 less of it, times 20, times 30.4 / 7.
+    expect(effect.gained!.spend / 1e6).toBeCloseTo(-0.4 * 10 * 20 * (30.4 / 7), -2);
+    expect(effect.expected).toMatchObject({ spend: -300e6, sales: -100e6, profit: 0.4 * -100e6 + 300e6 });
+    expect(effect.expected!.spendChange).toBeCloseTo(-300 / (10 * 20 * (30.4 / 7)), 1);
+  });
+
+  test('of changes of which only some can be measured is held against what was expected of these', () => {
+    const again = Object.fromEntries(twenty.slice(0, 10).map((target) => [target, [DAY, DAY + 3]]));
+    const feed = aFeed(() => ({ spend: 1, sales: 1 }), { touched: again });
+    expect(effectMeasure(feed)([aChange()]).expected!.spend).toBe(-150e6);
+  });
+
   test('that went the wrong way is told', () => {
     const effect = effectMeasure(aFeed((target) => ({ spend: target < 20 ? 2 : 1, sales: 1 })))([aChange()]);
     expect(effect.verdict).toBe('against');

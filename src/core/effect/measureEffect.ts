@@ -1,43 +1,15 @@
 import { DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
 import { quantileOf } from './chance';
-import { beforeAndAfter, FIRST_ANSWER, freeWeeks, MOST_WEEKS } from './effectFeed';
+import { beforeAndAfter, FIRST_ANSWER, freeWeeks } from './effectFeed';
 import type { EffectFeed, MadeChange } from './effectFeed';
 import { makePools } from './pools';
+import type { MeasuredEffect, Moved } from './measured';
 import type { Pool, Pools } from './pools';
 import { growthOf, outcomeOf } from './outcome';
 import type { Outcome, Unit } from './outcome';
 import { resample, RESAMPLES } from './resample';
-
-/** A relative change (share: -0.3 is 30 % less) with its 80 % interval. */
-export interface Moved {
-  change: number;
-  low: number;
-  high: number;
-}
-
-/** What changes did, against what would have come without them. */
-export interface MeasuredEffect {
-  /** Targets that could be measured, and those that cannot yet: changed again too soon, or the days are not in. */
-  measured: number;
-  waiting: number;
-  /** Days before and after, the most of any target. */
-  days: number;
-  /** What they were compared with, in words; empty for nothing. */
-  like: string;
-  /** Null where it cannot be told: nothing before, or nothing to compare with. */
-  spend: Moved | null;
-  sales: Moved | null;
-  acos: Moved | null;
-  /** Micros in a month of 30.4 days, with the 80 % interval; null where no margin is known. */
-  profit: { perMonth: number; low: number; high: number } | null;
-  /** What the measured targets came to since, micros in a month. */
-  since: { spend: Micros; sales: Micros };
-  /** 'new': there was nothing before. */
-  verdict: 'too early' | 'as wanted' | 'against' | 'no clear effect' | 'nothing to compare with' | 'new';
-  /** Day number of the day whose orders have to be in for a first answer; null when there is one. */
-  readyOn: number | null;
-}
+import { expectedOf, verdictOf } from './verdict';
 
 const [LOW, HIGH] = [0.1, 0.9];
 
@@ -68,7 +40,8 @@ function measure(
   const pools = new Map<Pool, number>();
   let [waiting, days, alone, firstDay] = [0, 0, 0, Infinity];
   const seen = new Set<string>();
-  for (const { day, targets } of changes) {
+  const measured = changes.map(() => 0);
+  for (const [at, { day, targets }] of changes.entries()) {
     const around = feed.weeks.get(day);
     firstDay = Math.min(firstDay, day);
     for (const target of targets) {
@@ -91,6 +64,7 @@ function measure(
       const [spendBefore, spendAfter] = beforeAndAfter(around!.spend, target, free);
       const [salesBefore, salesAfter] = beforeAndAfter(around!.sales, target, free);
       const { margin } = feed.targets[target];
+      measured[at] += 1;
       units.push({ pool, days: length, margin, spendBefore, spendAfter, salesBefore, salesAfter });
     }
   }
@@ -111,13 +85,33 @@ function measure(
     profit: known.hasMargin
       ? { perMonth: known.profit, ...interval(drawn.map(({ profit }) => profit)) }
       : null,
+    gained: gainedOf(units),
+    expected: expectedOf(changes, measured, units),
     since: sinceOf(units),
     readyOn: null,
   };
-  return { ...effect, verdict: verdictOf(effect, changes, units) };
+  return { ...effect, verdict: verdictOf(effect, units) };
 }
 
-const NOTHING = { spend: null, sales: null, acos: null, profit: null, since: { spend: 0, sales: 0 } };
+const NOTHING = {
+  spend: null,
+  sales: null,
+  acos: null,
+  profit: null,
+  gained: null,
+  expected: null,
+  since: { spend: 0, sales: 0 },
+};
+
+function gainedOf(units: readonly Unit[]): { spend: Micros; sales: Micros } {
+  const gained = { spend: 0, sales: 0 };
+  for (const { pool, days, ...one } of units) {
+    const went = growthOf(pool);
+    gained.spend += ((one.spendAfter - one.spendBefore * went.spend) / days) * DAYS_PER_MONTH;
+    gained.sales += ((one.salesAfter - one.salesBefore * went.sales) / days) * DAYS_PER_MONTH;
+  }
+  return gained;
+}
 
 function sinceOf(units: readonly Unit[]): { spend: Micros; sales: Micros } {
   const since = { spend: 0, sales: 0 };
@@ -139,44 +133,4 @@ function moved(ratio: number, drawn: readonly Outcome[], read: (outcome: Outcome
 function interval(drawn: number[]): { low: number; high: number } {
   const sorted = Float64Array.from(drawn).sort();
   return { low: quantileOf(sorted, LOW), high: quantileOf(sorted, HIGH) };
-}
-
-/**
- * Judged by what was wanted: less spend where the changes were to save, more sales where they were to win. Too early until the
- * interval is shorter than what they were to do, or four weeks are over.
- */
-function verdictOf(
-  effect: Pick<MeasuredEffect, 'spend' | 'sales' | 'profit' | 'days'>,
-  changes: readonly MadeChange[],
-  units: readonly Unit[],
-): MeasuredEffect['verdict'] {
-  const wanted = { spend: 0, sales: 0 };
-  for (const { expected } of changes) {
-    wanted.spend += expected.spend;
-    wanted.sales += expected.sales;
-  }
-  if (wanted.spend === 0 && wanted.sales === 0) return byProfit(effect);
-  const isSaving = wanted.spend < 0;
-  if (units.every(({ spendBefore }) => spendBefore === 0)) return 'new';
-  const judged = isSaving ? effect.spend : effect.sales;
-  if (judged === null) return effect.days >= 7 * MOST_WEEKS ? 'no clear effect' : 'too early';
-  const { low, high } = judged;
-  const isRight = isSaving ? high < 0 : low > 0;
-  const isWrong = isSaving ? low > 0 : high < 0;
-  if (isRight) return 'as wanted';
-  if (isWrong) return 'against';
-  const perMonth = units.reduce(
-    (total, unit) => total + ((isSaving ? unit.spendBefore : unit.salesBefore) / unit.days) * DAYS_PER_MONTH,
-    0,
-  );
-  const share = perMonth > 0 ? Math.abs(isSaving ? wanted.spend : wanted.sales) / perMonth : 0;
-  const isPrecise = share > 0 && high - low < share;
-  return effect.days >= 7 * MOST_WEEKS || isPrecise ? 'no clear effect' : 'too early';
-}
-
-/** Where nothing was said of spend or sales, the profit judges. */
-function byProfit({ profit, days }: Pick<MeasuredEffect, 'profit' | 'days'>): MeasuredEffect['verdict'] {
-  if (profit && profit.low > 0) return 'as wanted';
-  if (profit && profit.high < 0) return 'against';
-  return days >= 7 * MOST_WEEKS ? 'no clear effect' : 'too early';
 }

@@ -1,5 +1,6 @@
 import { matchForm } from '../matching';
 import type { Sums } from '../measures';
+import { largest } from '../order';
 import type { Negative } from '../structure';
 import { sumsOfRows } from '../terms';
 import type { TermContext } from '../terms';
@@ -53,7 +54,7 @@ export function standingNegatives(context: TermContext, check: NegativeCheck): N
     if (targets.length > 0)
       return finding('blocks-target', {
         examples: targets.slice(0, MOST_EXAMPLES).map(({ id }) => context.structure.target(id)!.expression),
-        share: Math.max(...targets.slice(0, MOST_EXAMPLES).map(({ share }) => share)),
+        share: largest(targets.map(({ share }) => share)),
       });
     const sold = soldElsewhere(context, check, negative, forms[at]);
     if (sold.rows.length > 0)

@@ -73,6 +73,7 @@ export async function listUnanswered(sql: Query, accountId: number, baleId: numb
 export async function listBales(sql: Query, accountId: number, most = 200): Promise<BaleInfo[]> {
   return sql<BaleInfo[]>`
     select b.bale_id as id, b.state, b.trouble, b.tries, b.sent_at as "sentAt", b.finished_at as "finishedAt",
+      min(c.answered_on) as "marketDay",
       count(c.*) as changes, count(*) filter (where c.state = 'accepted') as accepted,
       count(*) filter (where c.state = 'refused') as refused
     from mowing.bale b left join mowing.change c on c.account_id = b.account_id and c.bale_id = b.bale_id

@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { describeChange, setValueOf, sumExpected } from '../../core/changes';
 import type { Moved } from '../../core/effect';
 import type { EffectInfo } from '../../contract/effects';
-import { formatCount, formatMoney } from '../../core/units';
+import { formatCount, formatDay, formatMoney } from '../../core/units';
 import type { AccountInfo } from '../../contract/api';
 import type { BaleInfo, ChangeInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
@@ -42,6 +42,9 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
     <>
       <h2 className="pageTitle">
         Bale {bale.id}, sent {formatTime(bale.sentAt)}
+        {bale.marketDay !== null && (
+          <span className="faint small"> · on the market’s {formatDay(bale.marketDay)}</span>
+        )}
       </h2>
       <p className="line">
         {formatCount(bale.changes)} {bale.changes === 1 ? 'change' : 'changes'}: {formatCount(bale.accepted)}{' '}
@@ -139,7 +142,10 @@ function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
   const value = setValueOf(one.change);
   return (
     <TableRow>
-      <TableCell className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}>
+      <TableCell
+        title={one.answeredAt ? `Answered ${formatTime(one.answeredAt)}` : undefined}
+        className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}
+      >
         {ANSWERS[one.state]}
       </TableCell>
       <TableCell>

@@ -14,6 +14,7 @@ const BALE: BaleInfo = {
   trouble: '',
   tries: 1,
   sentAt: '2026-11-20T08:30:00Z',
+  marketDay: '2026-11-18',
   finishedAt: '2026-11-20T08:31:00Z',
   changes: 3,
   accepted: 2,
@@ -62,6 +63,8 @@ describe('a bale', () => {
     expect(answers()).toEqual(['▲ refused', '● accepted', '● accepted']);
     expect(screen.getByText('The campaign has ended.')).toBeTruthy();
     expect(screen.getByText(/3 changes: 2 accepted, 1 refused\./)).toBeTruthy();
+    // The clock, and the day that the market's figures will count it on.
+    expect(screen.getByRole('heading', { name: /sent 20 Nov.*on the market’s 18 Nov/ })).toBeTruthy();
   });
 
   test('offers to undo what can be undone, and no more', () => {

@@ -28,6 +28,8 @@ describe('an effect in words', () => {
     sales: null,
     acos: null,
     profit: null,
+    gained: null,
+    expected: null,
     since: { spend: 0, sales: 0 },
     verdict: 'too early',
     readyOn: null,

@@ -3,7 +3,7 @@ import { formatMoney } from '../../../core/units';
 import type { BaleEffects } from '../../../contract/effects';
 import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
-import { MovedCell } from './MovedCell';
+import { movedCells } from './MovedCells';
 import { ProfitCell } from './ProfitCell';
 
 interface BaleEffectProps {
@@ -30,18 +30,14 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
         </Box>
         {bale.measured > 0 && (
           <>
-            <Figure name="Spend">
-              <MovedCell moved={bale.spend} isMoreGood={false} name="Spend" />
-            </Figure>
-            <Figure name="Sales">
-              <MovedCell moved={bale.sales} isMoreGood name="Sales" />
-            </Figure>
-            <Figure name="ACOS">
-              <MovedCell moved={bale.acos} isMoreGood={false} name="ACOS" />
-            </Figure>
+            {movedCells(bale).map(({ key, name, cell }) => (
+              <Figure key={key} name={key === 'acos' ? name : `${name} ${currency}`}>
+                {cell}
+              </Figure>
+            ))}
             {bale.profit && (
               <Figure name={`Profit, ${currency} a month`}>
-                <ProfitCell profit={bale.profit} />
+                <ProfitCell effect={bale} />
               </Figure>
             )}
           </>
@@ -50,6 +46,7 @@ export function BaleEffect({ effects, expected, currency }: BaleEffectProps) {
       <p className="note">
         {howMeasured(bale)}
         {says &&
+          bale.measured === 0 &&
           ` Expected: spend ${signed(expected.spend)} and sales ${signed(expected.sales)} ${currency} a month.`}
         {bale.verdict === 'new' &&
           ` Since then ${formatMoney(bale.since.spend)} spend and ${formatMoney(bale.since.sales)} sales a month.`}

@@ -1,15 +1,19 @@
 import { Interval } from '../../../charts';
 import type { Moved } from '../../../core/effect';
+import { signed } from '../../shared/tray/money';
 import { movedWords } from './effectWords';
 
 interface MovedCellProps {
   moved: Moved | null;
   isMoreGood: boolean;
   name: string;
+  /** The same in money, and what was expected: micros a month (null for ratios), and a share. */
+  gained?: number | null;
+  expected?: { money: number | null; change: number | null } | null;
 }
 
 /** A measured change: figure, interval, and the interval drawn. */
-export function MovedCell({ moved, isMoreGood, name }: MovedCellProps) {
+export function MovedCell({ moved, isMoreGood, name, gained = null, expected = null }: MovedCellProps) {
   if (!moved) return <span className="faint">–</span>;
   const { change, low, high } = moved;
   const words = `${movedWords(low)} to ${movedWords(high)}`;
@@ -26,6 +30,13 @@ export function MovedCell({ moved, isMoreGood, name }: MovedCellProps) {
         isMoreGood={isMoreGood}
         label={`${name} ${movedWords(change)}, between ${words}`}
       />
+      {gained !== null && <span className="faint small">{signed(gained)} a month</span>}
+      {expected && expected.change !== null && (
+        <span className="faint small">
+          expected {movedWords(expected.change)}
+          {expected.money !== null && `, ${signed(expected.money)}`}
+        </span>
+      )}
     </span>
   );
 }

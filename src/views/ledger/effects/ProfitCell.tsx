@@ -1,8 +1,8 @@
 import type { EffectInfo } from '../../../contract/effects';
 import { signed } from '../../shared/tray/money';
 
-/** What changes earned in a month, with its interval. */
-export function ProfitCell({ profit }: { profit: EffectInfo['profit'] }) {
+/** What changes earned in a month with its interval, and what was expected. */
+export function ProfitCell({ effect: { profit, expected } }: { effect: EffectInfo }) {
   if (!profit) return <span className="faint">–</span>;
   return (
     <span className="measured" title="80 % interval">
@@ -10,6 +10,9 @@ export function ProfitCell({ profit }: { profit: EffectInfo['profit'] }) {
       <span className="faint small">
         {signed(profit.low)} to {signed(profit.high)}
       </span>
+      {expected && expected.profit !== null && (
+        <span className="faint small">expected {signed(expected.profit)}</span>
+      )}
     </span>
   );
 }

@@ -10,7 +10,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
 import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
-import { MovedCell } from './MovedCell';
+import { movedCells } from './MovedCells';
 import { ProfitCell } from './ProfitCell';
 import { Facts } from '../../shared/kit';
 
@@ -26,7 +26,8 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
       <Box component="p" className="faint" sx={{ margin: '0 0 12px', maxWidth: 760 }}>
         Compares the days after each change with the same weekdays before it, allowing for what similar
         untouched targets did. Ranges are 80 % intervals; one that is clear of the middle line is hardly
-        chance. {data && `Orders are complete to ${formatDay(data.settledThrough)}.`}
+        chance. The verdict is by profit, or by ACOS where costs are not known.{' '}
+        {data && `Orders are complete to ${formatDay(data.settledThrough)}.`}
       </Box>
       {error && (
         <p role="alert" className="over">
@@ -45,8 +46,8 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
             <TableRow>
               <TableCell>Changes</TableCell>
               <TableCell className="figure">Number</TableCell>
-              <TableCell className="figure">Spend</TableCell>
-              <TableCell className="figure">Sales</TableCell>
+              <TableCell className="figure">Spend {account.currency}</TableCell>
+              <TableCell className="figure">Sales {account.currency}</TableCell>
               <TableCell className="figure">ACOS</TableCell>
               <TableCell className="figure">Profit {account.currency}/mo</TableCell>
               <TableCell>Verdict</TableCell>
@@ -64,17 +65,13 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                   </div>
                 </TableCell>
                 <TableCell className="figure">{formatCount(changes)}</TableCell>
+                {movedCells(effect).map(({ key, cell }) => (
+                  <TableCell key={key} className="figure">
+                    {cell}
+                  </TableCell>
+                ))}
                 <TableCell className="figure">
-                  <MovedCell moved={effect.spend} isMoreGood={false} name="Spend" />
-                </TableCell>
-                <TableCell className="figure">
-                  <MovedCell moved={effect.sales} isMoreGood name="Sales" />
-                </TableCell>
-                <TableCell className="figure">
-                  <MovedCell moved={effect.acos} isMoreGood={false} name="ACOS" />
-                </TableCell>
-                <TableCell className="figure">
-                  <ProfitCell profit={effect.profit} />
+                  <ProfitCell effect={effect} />
                 </TableCell>
                 <TableCell
                   className={
@@ -84,9 +81,10 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
                   {effect.measured + effect.waiting === 0 && effect.verdict === 'too early'
                     ? 'not told apart'
                     : VERDICTS[effect.verdict]}
-                  {(expected.spend !== 0 || expected.sales !== 0) && (
+                  {effect.measured === 0 && (expected.spend !== 0 || expected.sales !== 0) && (
                     <div className="faint small">
-                      expected: spend {signed(expected.spend)}, sales {signed(expected.sales)}
+                      expected: spend {signed(expected.spend)}, sales {signed(expected.sales)}{' '}
+                      {account.currency} a month
                     </div>
                   )}
                 </TableCell>
