@@ -105,7 +105,7 @@ export const fieldQuery = Joi.object<FieldQuery>({
   to: day,
 }).and('from', 'to');
 
-const lens = Joi.string().valid(...LENS_NAMES, 'targets');
+const lens = Joi.string().valid(...LENS_NAMES);
 
 export const rowsRequest = Joi.object<RowsRequest>({
   account: id.required(),

@@ -155,10 +155,10 @@ test('by keyboard alone: a lens, into a campaign and out, a bid edited, found by
   await press(page, 'Control+k');
   await page.getByRole('combobox', { name: 'Find or do' }).fill(campaign.slice(0, 12));
   await expect(page.getByRole('option', { name: `campaign ${campaign}` })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Find or do' }).fill('terms to harvest');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('sold by something');
   await press(page, 'Enter');
   await expect(lensRows(page, 'Search terms').locator('.table-row').first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Swath: Terms to harvest' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Swath: Sold by something wider' })).toBeVisible();
   expect(faults).toEqual([]);
 });
 

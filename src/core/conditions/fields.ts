@@ -12,7 +12,7 @@ export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
 export type TextKey = 'term' | 'name' | 'place';
 /** Something a row is one of. */
-export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence' | 'termKind' | 'seen';
+export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence' | 'termKind' | 'seen' | 'judged';
 
 /** A number field as data. */
 export interface NumberField {
@@ -128,6 +128,10 @@ export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string
   seen: { label: 'First seen', values: SEEN },
   standing: { label: 'Standing', values: ['earning', 'near', 'losing', 'early'] },
   evidence: { label: 'Evidence', values: ['thin', 'fair', 'strong'] },
+  judged: {
+    label: 'Round’s step',
+    values: ['dead spend', 'overpaying', 'room to grow', 'testing', 'nothing proposed'],
+  },
 };
 
 export const isNumberKey = (key: string): key is NumberKey => numbers.has(key);

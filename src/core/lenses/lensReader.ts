@@ -32,6 +32,8 @@ export function lensReader(table: LensTable): RowReader {
     standing: (row) => STANDINGS[table.standing[row]],
     evidence: (row) => GRADES[table.grade[row]],
     termKind: (row) => table.termKind[row],
+    // What the round proposes is told where its plan is known.
+    judged: () => '',
     seen: (row) => (table.termKind[row] === '' ? '' : SEEN[table.isNew[row] === 1 ? 0 : 1]),
   };
   return {

@@ -1,7 +1,7 @@
 export { keptBids, rowStake } from './keptBids';
 export type { KeptBids, TargetTrial } from './keptBids';
 export { arrangeBids } from './arrangeBids';
-export { planNumber } from './planReader';
+export { asksPlan, planNumber, planReader } from './planReader';
 export { actOf, sumActs } from './bidEdits';
 export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';
 export { reasonOf, toBidChange } from './toBidChanges';

@@ -1,6 +1,6 @@
-import { learntPerCost, testAt } from '../../core/bids';
-import type { PlanColumns } from '../../core/bids';
-import type { NumberKey, PlanKey, RowReader } from '../../core/conditions';
+import { BID_STEPS, learntPerCost, testAt } from '../../core/bids';
+import type { BidStep, PlanColumns } from '../../core/bids';
+import type { NumberKey, PlanKey, RowReader, Stack } from '../../core/conditions';
 import type { LensTable } from '../../core/lenses';
 
 type NumberAt = (row: number) => number | null;
@@ -22,6 +22,15 @@ const READERS: Record<PlanKey, (plan: PlanColumns, table: LensTable) => NumberAt
   },
 };
 
+/** The steps of the round as conditions name them. */
+const JUDGED: Record<BidStep, string> = {
+  dead: 'dead spend',
+  over: 'overpaying',
+  grow: 'room to grow',
+  test: 'testing',
+  none: 'nothing proposed',
+};
+
 /** Reads one field of a plan. */
 export const planNumber = (key: PlanKey, plan: PlanColumns, table: LensTable): NumberAt =>
   READERS[key](plan, table);
@@ -33,5 +42,12 @@ export function planReader(reader: RowReader, plan: PlanColumns, table: LensTabl
   return {
     ...reader,
     number: (key) => (isPlanKey(key) ? planNumber(key, plan, table) : reader.number(key)),
+    choice: (key) => (key === 'judged' ? (row) => JUDGED[BID_STEPS[plan.step[row]]] : reader.choice(key)),
   };
 }
+
+/** Whether rows can only be told apart by what a plan says of them. */
+export const asksPlan = (stack: Stack, sorts: readonly { by: string }[]): boolean =>
+  [...stack.flat().map(({ field }) => field as string), ...sorts.map(({ by }) => by)].some(
+    (field) => field === 'judged' || field in READERS,
+  );

@@ -1,4 +1,5 @@
 import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
+import type { BidSettings } from '../../core/bids';
 import type { ComparedWindow } from '../../core/windows';
 import type {
   CrossTab,
@@ -30,6 +31,8 @@ export interface RowsAsked {
   scope: LensScope | null;
   stack: Stack;
   sorts: SortOrder[];
+  /** Of whose targets, and at which settings, the round's judgement is asked for; null: it is not. */
+  judge: { account: number; version: { revision: number; targetAcos: number }; settings: BidSettings } | null;
 }
 
 /** Rows with what they come to. */

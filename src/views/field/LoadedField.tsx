@@ -36,7 +36,7 @@ export function LoadedField({ account, loaded, state, lens, tray, window }: Load
   const [hovered] = useState(hoveredRow);
   const columnsButton = useRef<HTMLButtonElement>(null);
   const moveBar = useRef<{ focus: () => void }>(null);
-  const view = useLensRows(lens, loaded, state, !isPictureFolded);
+  const view = useLensRows(lens, account, loaded, state, !isPictureFolded);
   const { arranged, isCurrent, reader, shown, rows } = view;
   const hand = useHandWork(account, loaded, tray);
   const { sparks, onSight } = useSparks(account.id, loaded);

@@ -1,4 +1,4 @@
-import { NUMBER_FIELDS } from '../../core/conditions';
+import { NUMBER_FIELDS, PLAN_FIELDS } from '../../core/conditions';
 import { lensNamed } from '../../core/lenses';
 import type { LensName } from '../../core/lenses';
 import type { FieldsOffered } from '../shared/conditions/words';
@@ -10,13 +10,16 @@ export function fieldsOffered(lens: LensName): FieldsOffered {
   // Modifiers are no money, and terms have no bid: a condition on one would compare what cannot be compared.
   const hasBid = value !== 'modifier' && value !== 'none';
   return {
-    numbers: NUMBER_FIELDS.map(({ key }) => key).filter((key) => hasBid || key !== 'bid'),
+    numbers: [...NUMBER_FIELDS, ...(entity === 'target' ? PLAN_FIELDS : [])]
+      .map(({ key }) => key)
+      .filter((key) => hasBid || key !== 'bid'),
     texts: ['name', 'place'],
     choices: [
       'standing',
       'evidence',
       'state',
       ...(hasKind ? (['kind'] as const) : []),
+      ...(entity === 'target' ? (['judged'] as const) : []),
       ...(entity === 'term' ? (['termKind', 'seen'] as const) : []),
     ],
   };

@@ -1,4 +1,9 @@
 import { useMemo, useState } from 'react';
+import type { AccountInfo } from '../../contract/api';
+import { settingsOf } from '../../core/bids';
+import { asksPlan } from '../../plans/bids';
+import { dataVersion } from '../shared/fieldEngine/dataVersion';
+import { useChoices } from '../shared/useChoices';
 import { lensReader } from '../../core/lenses';
 import type { Area } from '../../charts';
 import { pointsOf, rowsInArea } from '../shared/picture/points';
@@ -14,17 +19,24 @@ const NO_ROWS = new Int32Array();
 /** The rows of a lens that meet the conditions: as points of the picture, brushed, focused, selected. */
 export function useLensRows(
   { engine, onGone }: LensState,
+  account: AccountInfo,
   loaded: LoadedLens,
   state: FieldState,
   isDrawn: boolean,
 ) {
   const { table } = loaded;
   const { stack, scope, sorts } = state;
+  const { choices } = useChoices(account);
+  const judge = {
+    account: account.id,
+    version: dataVersion(account),
+    settings: settingsOf(choices.bids, account.limits),
+  };
   const [area, setArea] = useState<Area | null>(null);
   const { arranged, isCurrent, error } = useArrangedRows(
     engine,
     loaded.loadId,
-    { scope, stack, sorts },
+    { scope, stack, sorts, judge: asksPlan(stack, sorts) ? judge : null },
     onGone,
   );
   const reader = useMemo(() => lensReader(table), [table]);

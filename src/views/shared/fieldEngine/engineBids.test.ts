@@ -4,6 +4,7 @@ import { aFieldAnswer } from '../../../../tests/make/field';
 import { aTree } from '../../../../tests/make/lenses';
 import { settingsOf, USUAL_CHOICES } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
+import { readCondition } from '../../../core/conditions';
 import { fieldEngine } from './fieldEngine';
 import type { BidsAsked } from '../../../plans/bids';
 
@@ -52,6 +53,26 @@ describe('bids in the engine', () => {
       Array.from(held.arrangeBids(loadId, { ...asked, ...over })!.rows, (row) => table.targetId[row]);
     return { ...held, loadId, table, ids };
   };
+
+  test('are judged in the field as in the round: one name is one list, whatever the lens', async () => {
+    const { ids, load, arrange } = await loaded();
+    const version = { revision: 1, targetAcos: 0.24 };
+    const judged = async (where: string) => {
+      const { loadId, table } = await load(1, version, 'targets');
+      const rows = {
+        scope: null,
+        stack: [[readCondition(where)!]],
+        sorts: [],
+        judge: { account: 1, version, settings },
+      };
+      return Array.from((await arrange(loadId, rows))!.rows, (row) => table.targetId[row]).sort();
+    };
+    expect(await judged('judged=dead spend')).toEqual(ids({ step: 'dead' }).sort());
+    expect(await judged('judged=room to grow')).toEqual(ids({ step: 'grow' }).sort());
+    expect(await judged('plan.step<=-1')).toEqual(
+      [...ids({ step: 'dead' }), ...ids({ step: 'over' })].sort(),
+    );
+  });
 
   test('go into the step they belong to, and each step tells what is left and at stake', async () => {
     const { ids, arrangeBids, loadId } = await loaded();

@@ -30,22 +30,27 @@ const engine = () => {
     }),
   };
 };
-const everything = { scope: null, stack: [], sorts: [{ by: 'spend' as const, descending: true }] };
+const everything = {
+  scope: null,
+  stack: [],
+  sorts: [{ by: 'spend' as const, descending: true }],
+  judge: null,
+};
 
 describe('the engine behind the field', () => {
   test('answers with the rows that meet the conditions, in order, and what they come to', async () => {
     const { load, arrange } = engine();
     const { loadId, table } = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
-    const all = arrange(loadId, everything)!;
+    const all = (await arrange(loadId, everything))!;
     expect([...all.rows].map((row) => table.name[row])).toEqual([
       'near searches',
       'rival items',
       'near searches',
     ]);
-    const few = arrange(loadId, {
+    const few = (await arrange(loadId, {
       ...everything,
       stack: [readAnyOf('orders<=0|kind=item')!, readAnyOf('clicks>=1')!],
-    })!;
+    }))!;
     expect([...few.rows].map((row) => table.name[row])).toEqual(['rival items']);
     expect(few).toMatchObject({ inScope: 3, now: { clicks: 50, spend: 30e6 } });
     expect(few.set).not.toBe(all.set);
@@ -54,7 +59,7 @@ describe('the engine behind the field', () => {
   test('tells the way into a scope, and only what lies in it', async () => {
     const { load, arrange } = engine();
     const { loadId } = await load(1, { revision: 1, targetAcos: 0.24 }, 'campaigns');
-    const inside = arrange(loadId, { ...everything, scope: { kind: 'product', id: 101 } })!;
+    const inside = (await arrange(loadId, { ...everything, scope: { kind: 'product', id: 101 } }))!;
     expect(inside.rows).toHaveLength(2);
     expect(inside.path.map(({ name }) => name)).toEqual(['Fermenting', 'Stoneware crock']);
   });
@@ -63,9 +68,11 @@ describe('the engine behind the field', () => {
     const { load, arrange, cross } = engine();
     const first = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
     const second = await load(1, { revision: 1, targetAcos: 0.24 }, 'keywords');
-    const sizes = [first, second].map(({ loadId }) => arrange(loadId, everything)!.rows.length);
+    const sizes = await Promise.all(
+      [first, second].map(async ({ loadId }) => (await arrange(loadId, everything))!.rows.length),
+    );
     expect(sizes).toEqual([first.table.size, second.table.size]);
-    expect(arrange(4711, everything)).toBeNull();
+    expect(await arrange(4711, everything)).toBeNull();
     expect(cross(4711, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
   });
 

@@ -17,7 +17,7 @@ import { api } from '../api';
 import { keptLoads } from '../worker/keptLoads';
 import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
-import { arrangeBids, keptBids } from '../../../plans/bids';
+import { arrangeBids, keptBids, planReader } from '../../../plans/bids';
 import { findInTree, keptLens, overviewOf, toGrainSums } from '../../../plans/field';
 import type { ArrangedBids, BidsAsked, KeptBids, TargetTrial } from '../../../plans/bids';
 import type {
@@ -104,6 +104,15 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     return at.plan.columns;
   }
 
+  /** Reads the rows of a load together with what the round proposes for them; null where it judges no such rows. */
+  async function judgedReader(loadId: number, judge: NonNullable<RowsAsked['judge']>) {
+    const held = loads.get(loadId);
+    if (!held || lensNamed(held.lens.table.lens).entity !== 'target') return null;
+    held.bids ??= await bidsOf(judge.account, judge.version);
+    const columns = planOf(loadId, judge.settings);
+    return columns && planReader(held.lens.reader, columns, held.lens.table);
+  }
+
   /** Fetches the figures of a lens and keeps them. Sums stay as they are under another target. */
   async function load(
     account: number,
@@ -167,14 +176,18 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     },
 
     /** The rows that are asked for, with their sums; null for another load. */
-    arrange(loadId: number, asked: RowsAsked): ArrangedRows | null {
+    async arrange(loadId: number, asked: RowsAsked): Promise<ArrangedRows | null> {
       const at = ofLoad(loadId);
       if (!at) return null;
       const { scope, stack } = asked;
-      const order = at.orderBy(asked.sorts);
+      const judged = asked.judge && (await judgedReader(loadId, asked.judge));
+      const reader = judged ?? at.reader;
+      const order = judged
+        ? arrangeRows(judged, rowsInScope(at.table, null), [], asked.sorts)
+        : at.orderBy(asked.sorts);
       const inScope = scope === null ? order : rowsInScope(at.table, scope, order);
-      const rows = arrangeRows(at.reader, inScope, stack, []);
-      const set = JSON.stringify([scope, stack]);
+      const rows = arrangeRows(reader, inScope, stack, []);
+      const set = JSON.stringify([scope, stack, asked.judge]);
       const answer = {
         loadId,
         rows,
