@@ -164,7 +164,7 @@ describe('npm start', () => {
     const made = await fetch(`http://127.0.0.1:${port}/api/accounts`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name: 'Still here', currency: 'EUR' }),
+      body: JSON.stringify({ name: 'Still here', currency: 'EUR', targetAcos: 0.25 }),
     });
     expect(made.status).toBe(201);
     mowing.child.kill('SIGKILL');
