@@ -158,6 +158,8 @@ export interface FieldSumsAnswer {
   without: { rows: number; impressions: number };
   /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
   columns: Record<string, number[]>;
+  /** All sales of products over the window, with ads or without; null where not all its days are known. */
+  totals: { id: number[]; sales: number[] } | null;
   /** Texts of the search terms and the days since 1970 on which they were first seen, for the grain that has them. */
   terms: { id: number[]; first: number[]; text: string[] };
 }

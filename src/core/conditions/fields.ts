@@ -1,10 +1,20 @@
 import { SEEN, TERM_KINDS } from '../matching';
-import { MEASURES, measure } from '../measures';
+import { BUSINESS_MEASURES, MEASURES, measure } from '../measures';
 import type { MeasureKey, MeasureUnit } from '../measures';
 import { MICROS_PER_UNIT } from '../units';
 
 /** What a number field is about, beyond the measures themselves. */
-export type ExtraKey = 'bid' | 'targetAcos' | 'vsTarget' | 'loss' | 'breakEvenLoss' | 'age';
+export type ExtraKey =
+  | 'bid'
+  | 'targetAcos'
+  | 'vsTarget'
+  | 'loss'
+  | 'breakEvenLoss'
+  | 'profit'
+  | 'age'
+  | 'totalSales'
+  | 'organicSales'
+  | 'tacos';
 /** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
 /** What only a plan of bids knows of a row. */
 export type PlanKey = 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
@@ -40,6 +50,16 @@ const EXTRA: readonly NumberField[] = [
     'money',
     2,
     'Spend − margin × sales; below zero it is profit.',
+  ),
+  extra(
+    'profit',
+    'Profit',
+    'money',
+    2,
+    'Margin × sales − spend: what ads leave; a dash where costs are not known.',
+  ),
+  ...BUSINESS_MEASURES.filter(({ key }) => key !== 'profit').map(
+    ({ key, label, unit, decimals, definition }) => extra(key as ExtraKey, label, unit, decimals, definition),
   ),
   extra(
     'age',
@@ -98,6 +118,9 @@ export const PLAN_FIELDS: readonly (NumberField & { key: PlanKey })[] = [
     'Of a test: what it earns if it proves good × the chance of that ÷ what it costs at most.',
   ),
 ];
+/** Fields that only whole products have: all their sales, with ads or without. */
+export const OF_PRODUCTS: ReadonlySet<NumberKey> = new Set(['totalSales', 'organicSales', 'tacos']);
+
 const numbers = new Map([...NUMBER_FIELDS, ...PLAN_FIELDS].map((field) => [field.key as string, field]));
 
 export const TEXT_LABELS: Record<TextKey, string> = {

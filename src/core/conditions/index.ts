@@ -5,6 +5,7 @@ export {
   isTextKey,
   movedMeasure,
   NUMBER_FIELDS,
+  OF_PRODUCTS,
   PLAN_FIELDS,
   numberField,
   shownScale,

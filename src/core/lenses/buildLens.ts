@@ -45,6 +45,9 @@ export function buildLens(
     isBeforeCovered: sums.isBeforeCovered,
   });
   kept.forEach((from, at) => fill(table, at, rows[from], index));
+  if (lensNamed(lens).entity === 'product' && sums.totalSales)
+    for (let at = 0; at < table.size; at += 1)
+      table.totalSales[at] = sums.totalSales.get(table.productId[at]) ?? 0;
   estimate(table, usualOf(lens, index, sums, table));
   return table;
 }

@@ -12,6 +12,8 @@ export type { KnownTerm } from './knownTerms';
 export { lensReader, measureReader } from './lensReader';
 export { pathOf, readScope, rowsInScope, SCOPE_KINDS, writeScope } from './scope';
 export type { LensScope, ScopeKind } from './scope';
+export { showingAt } from './showing';
+export type { Level, Showing } from './showing';
 export { sumStandings } from './standings';
 export type { StandingSum } from './standings';
 export { spreadOf } from './histogram';

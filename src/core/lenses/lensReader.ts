@@ -1,8 +1,8 @@
 import { movedMeasure } from '../conditions';
 import type { ChoiceKey, ExtraKey, NumberKey, RowReader } from '../conditions';
 import { normaliseTerm, SEEN } from '../matching';
-import { measure } from '../measures';
-import type { MeasureKey } from '../measures';
+import { businessMeasure, measure } from '../measures';
+import type { BusinessMeasureKey, MeasureKey } from '../measures';
 import { GRADES, STANDINGS, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { sumsAt } from './sumColumns';
@@ -83,11 +83,24 @@ const EXTRA: Record<ExtraKey, (table: LensTable) => NumberAt> = {
     ({ now, targetAcos }) =>
     (row) =>
       known(now.spend[row] - targetAcos[row] * now.sales[row]),
+  profit:
+    ({ now, margin }) =>
+    (row) =>
+      known(margin[row] * now.sales[row] - now.spend[row]),
+  totalSales: (table) => ofBusiness(table, 'totalSales'),
+  organicSales: (table) => ofBusiness(table, 'organicSales'),
+  tacos: (table) => ofBusiness(table, 'tacos'),
   breakEvenLoss:
     ({ now, margin }) =>
     (row) =>
       known(now.spend[row] - margin[row] * now.sales[row]),
 };
+
+/** What is told of all sales, with ads or without. */
+function ofBusiness({ now, totalSales }: LensTable, key: BusinessMeasureKey): NumberAt {
+  const { of } = businessMeasure(key);
+  return (row) => of({ ...sumsAt(now, row), totalSales: known(totalSales[row]), margin: null });
+}
 
 /** Texts normalised as they are first needed: a table that nobody searches is not normalised at all. */
 function once(texts: string[]): (row: number) => string {

@@ -12,6 +12,8 @@ export interface GrainSums {
   placement?: Int32Array;
   now: SumColumns;
   before: SumColumns;
+  /** All sales of products over the window, by id; left out where they are not known of all its days. */
+  totalSales?: ReadonlyMap<number, number>;
   /** Whether the data cover the window before: else its sums are of fewer days. */
   isBeforeCovered: boolean;
 }

@@ -41,6 +41,8 @@ export interface LensTable {
   isInherited: Uint8Array;
   targetAcos: Float64Array;
   margin: Float64Array;
+  /** Of products: all sales, with ads or without. */
+  totalSales: Float64Array;
   /** Days since the row's own last change from here. */
   age: Float64Array;
   now: SumColumns;
@@ -88,6 +90,7 @@ export function emptyLensTable(
     isInherited: new Uint8Array(size),
     targetAcos: unknown(),
     margin: unknown(),
+    totalSales: unknown(),
     age: unknown(),
     ...sums,
     rpc: new Float64Array(size),

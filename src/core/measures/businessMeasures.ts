@@ -35,9 +35,10 @@ export const BUSINESS_MEASURES: readonly BusinessMeasure[] = [
     label: 'Organic sales',
     unit: 'money',
     decimals: 2,
-    definition: 'Total sales − ad sales.',
+    definition:
+      'Total sales − ad sales. A dash where ads are credited with more than was sold in all: orders of other products that followed their clicks count as ad sales.',
     better: 'higher',
-    of: ({ totalSales, sales }) => (totalSales === null ? null : totalSales - sales),
+    of: ({ totalSales, sales }) => (totalSales === null || totalSales < sales ? null : totalSales - sales),
   },
   {
     key: 'tacos',

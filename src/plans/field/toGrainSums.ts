@@ -11,13 +11,21 @@ export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'without'> 
 const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
 
 /** An answer's columns as typed columns. */
-export function toGrainSums({ window, before, without, columns, terms }: FieldSumsAnswer): LoadedSums {
+export function toGrainSums({
+  window,
+  before,
+  without,
+  columns,
+  totals,
+  terms,
+}: FieldSumsAnswer): LoadedSums {
   const size = columns.impressions.length;
   const grainSums: GrainSums = {
     size,
     now: noSumColumns(size),
     before: noSumColumns(size),
     isBeforeCovered: before.isCovered,
+    ...(totals && { totalSales: new Map(totals.id.map((id, at) => [id, totals.sales[at]])) }),
   };
   for (const key of SUM_KEYS) {
     grainSums.now[key] = Float64Array.from(columns[key]);

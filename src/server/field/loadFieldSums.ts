@@ -1,5 +1,6 @@
 import { comparedWindow } from '../../core/windows';
 import { readFieldSums } from '../../db/queries/fieldSums';
+import { readTotalSales } from '../../db/queries/totalSales';
 import type { FieldQuery } from '../../contract/requests';
 import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
@@ -13,10 +14,13 @@ export async function loadFieldSums({ account: accountId, grain, from, to }: Fie
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
   const before = comparedWindow(window, account.firstDay);
-  const { columns, without, terms } = await readFieldSums(db(), accountId, grain, window, before);
+  const [{ columns, without, terms }, totals] = await Promise.all([
+    readFieldSums(db(), accountId, grain, window, before),
+    grain === 'target' ? readTotalSales(db(), accountId, window) : null,
+  ]);
   const parts = Object.entries(columns).map(([name, numbers]) => `${JSON.stringify(name)}:[${numbers}]`);
   return (
     `{"window":${JSON.stringify(window)},"before":${JSON.stringify(before)},"without":${JSON.stringify(without)},` +
-    `"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"first":[${terms.first}],"text":${terms.text}}}`
+    `"totals":${JSON.stringify(totals)},"columns":{${parts.join(',')}},"terms":{"id":[${terms.id}],"first":[${terms.first}],"text":${terms.text}}}`
   );
 }

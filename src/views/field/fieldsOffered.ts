@@ -1,4 +1,4 @@
-import { NUMBER_FIELDS, PLAN_FIELDS } from '../../core/conditions';
+import { NUMBER_FIELDS, OF_PRODUCTS, PLAN_FIELDS } from '../../core/conditions';
 import { lensNamed } from '../../core/lenses';
 import type { LensName } from '../../core/lenses';
 import type { FieldsOffered } from '../shared/conditions/words';
@@ -12,7 +12,7 @@ export function fieldsOffered(lens: LensName): FieldsOffered {
   return {
     numbers: [...NUMBER_FIELDS, ...(entity === 'target' ? PLAN_FIELDS : [])]
       .map(({ key }) => key)
-      .filter((key) => hasBid || key !== 'bid'),
+      .filter((key) => (hasBid || key !== 'bid') && (entity === 'product' || !OF_PRODUCTS.has(key))),
     texts: ['name', 'place'],
     choices: [
       'standing',

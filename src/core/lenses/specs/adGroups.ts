@@ -20,5 +20,5 @@ export const adGroups: LensSpec<'ad-groups'> = {
   below: { scope: 'ad-group', id: 'adGroupId', lenses: ['keywords', 'items', 'auto', 'terms'] },
   history: 'adGroupId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'state', ...FIGURES, 'loss', 'trend'],
+  columns: ['standing', 'name', 'place', 'state', ...FIGURES, 'loss', 'profit', 'trend'],
 };

@@ -14,5 +14,5 @@ export const OF_TARGETS = {
   below: { scope: 'target', id: 'targetId', lenses: ['terms'] },
   history: 'targetId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'kind', 'bid', ...FIGURES, 'trend'],
+  columns: ['standing', 'name', 'place', 'kind', 'bid', ...FIGURES, 'profit', 'trend'],
 } as const;

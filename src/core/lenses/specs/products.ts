@@ -20,5 +20,15 @@ export const products: LensSpec<'products'> = {
   below: { scope: 'product', id: 'productId', lenses: ['campaigns', 'keywords', 'auto', 'terms'] },
   history: null,
   placeLabel: 'Line',
-  columns: ['standing', 'name', 'place', ...FIGURES, 'loss', 'breakEvenLoss', 'trend'],
+  columns: [
+    'standing',
+    'name',
+    'place',
+    ...FIGURES,
+    'totalSales',
+    'organicSales',
+    'tacos',
+    'profit',
+    'trend',
+  ],
 };

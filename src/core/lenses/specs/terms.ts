@@ -20,5 +20,5 @@ export const terms: LensSpec<'terms'> = {
   below: { scope: 'ad-group', id: 'adGroupId', lenses: ['keywords', 'items', 'auto'] },
   history: 'targetId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'kind', 'termKind', ...FIGURES, 'trend'],
+  columns: ['standing', 'name', 'place', 'kind', 'termKind', ...FIGURES, 'profit', 'trend'],
 };

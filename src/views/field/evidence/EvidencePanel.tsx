@@ -6,7 +6,7 @@ import type { Remote } from 'comlink';
 import { memo } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { conversionAt, lensNamed } from '../../../core/lenses';
-import { addDays } from '../../../core/units';
+import { addDays, daysIn } from '../../../core/units';
 import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
@@ -71,7 +71,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
           ))}
         </p>
       )}
-      <Money table={table} row={row} currency={account.currency} />
+      <Money table={table} row={row} currency={account.currency} days={daysIn(window.from, window.to)} />
       {table.now.clicks[row] > 0 && <Conversion {...conversionAt(table, row)} />}
       <DayByDay
         account={account}

@@ -1,4 +1,5 @@
 import { useCallback } from 'react';
+import { lensReader } from '../../../core/lenses';
 import { isNumberKey, movedMeasure, numberField } from '../../../core/conditions';
 import { measure } from '../../../core/measures';
 import type { MeasureKey } from '../../../core/measures';
@@ -47,7 +48,7 @@ export function FieldRows(props: FieldRowsProps) {
       onSelect={rows.select}
       sorts={state.sorts}
       onSort={(key, isAlso) => state.setSorts(nextSorts(state.sorts, key, isAlso))}
-      totals={(key) => totalOf(key, arranged, state, countSeen(loaded.table, shown), loaded.before.isCovered)}
+      totals={(key) => totalOf(key, arranged, state, loaded, shown)}
       onResize={columns.resize}
       onMove={columns.move}
       hovered={props.hovered}
@@ -68,16 +69,16 @@ function totalOf(
   key: string,
   { now, before, standings }: ArrangedRows,
   state: FieldState,
-  count: number,
-  isCompared: boolean,
+  { table, before: compared }: LoadedLens,
+  shown: Int32Array,
 ) {
-  if (key === 'name') return countWords(state.lens, count);
+  if (key === 'name') return countWords(state.lens, countSeen(table, shown));
   if (!isNumberKey(key)) return '';
   const moved = movedMeasure(key);
   if (moved !== null) {
     const { unit, decimals, of } = measure(moved);
     const [a, b] = [of(now), of(before)];
-    return formatMove(unit, !isCompared || a === null || b === null ? null : a - b, decimals);
+    return formatMove(unit, !compared.isCovered || a === null || b === null ? null : a - b, decimals);
   }
   if (key === 'loss')
     return formatIn(
@@ -85,7 +86,41 @@ function totalOf(
       standings.reduce((sum, { loss }) => sum + loss, 0),
       2,
     );
-  if (['bid', 'targetAcos', 'vsTarget', 'age', 'breakEvenLoss'].includes(key)) return '';
+  if (key === 'profit' || key === 'totalSales') return formatIn('money', sumOfKnown(table, shown, key), 2);
+  if (NOT_ADDED.has(key)) return '';
   const { unit, decimals } = numberField(key);
   return formatIn(unit, measure(key as MeasureKey).of(now), decimals);
+}
+
+const NOT_ADDED: ReadonlySet<string> = new Set([
+  'bid',
+  'targetAcos',
+  'vsTarget',
+  'age',
+  'breakEvenLoss',
+  'organicSales',
+  'tacos',
+]);
+
+/** Sums of one set of rows are asked for at every drawing, and worked out once. */
+const sums = new WeakMap<Int32Array, Map<string, number | null>>();
+
+/** What is known of some rows, added up: one without costs, or without all sales, adds nothing; null where none is known. */
+function sumOfKnown(
+  table: LoadedLens['table'],
+  rows: Int32Array,
+  key: 'profit' | 'totalSales',
+): number | null {
+  const known = sums.get(rows) ?? new Map<string, number | null>();
+  sums.set(rows, known);
+  if (!known.has(key)) {
+    const read = lensReader(table).number(key);
+    let sum: number | null = null;
+    for (const row of rows) {
+      const value = read(row);
+      if (value !== null) sum = (sum ?? 0) + value;
+    }
+    known.set(key, sum);
+  }
+  return known.get(key)!;
 }

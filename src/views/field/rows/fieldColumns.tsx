@@ -1,5 +1,5 @@
 import type { ColumnsOf } from './columnsOf';
-import { NUMBER_FIELDS, numberField } from '../../../core/conditions';
+import { NUMBER_FIELDS, numberField, OF_PRODUCTS } from '../../../core/conditions';
 import type { NumberKey } from '../../../core/conditions';
 import { lensNamed, STATES } from '../../../core/lenses';
 import type { LensTable } from '../../../core/lenses';
@@ -89,7 +89,9 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
       cell: (row) => <Spark values={of.sparks(row)} />,
     },
   ];
-  return [...others, ...NUMBER_FIELDS.map(({ key }) => numberColumn(of, key))];
+  const isProduct = lensNamed(of.table.lens).entity === 'product';
+  const fields = NUMBER_FIELDS.filter(({ key }) => isProduct || !OF_PRODUCTS.has(key));
+  return [...others, ...fields.map(({ key }) => numberColumn(of, key))];
 }
 
 /** What is told of search terms alone. */
@@ -141,7 +143,8 @@ function whyNone(key: NumberKey, value: number | null, table: LensTable): string
   if (key === 'age') return 'Not changed here yet';
   if (key === 'targetAcos' || key === 'vsTarget' || key === 'loss')
     return 'No sales, or no target: costs may be missing';
-  if (key === 'breakEvenLoss') return 'The product’s costs are not known';
+  if (OF_PRODUCTS.has(key)) return whyNoTotal(key, table);
+  if (key === 'breakEvenLoss' || key === 'profit') return 'The product’s costs are not known';
   const name = key.startsWith('d.') ? key.slice(2) : key;
   return `No value: ${measure(name as MeasureKey).definition} The lower part is zero${key.startsWith('d.') ? ' in one of the windows' : ''}.`;
 }
@@ -152,3 +155,9 @@ function stateOf(table: LensTable, row: number): string {
   if (table.state[row] !== 0) return STATES[table.state[row]];
   return table.isStoppedAbove[row] === 1 ? 'held' : 'enabled';
 }
+
+/** Of all sales: they are not known, or ads are credited with more. */
+const whyNoTotal = (key: NumberKey, { totalSales }: LensTable): string =>
+  key === 'organicSales' && totalSales.some((sales) => !Number.isNaN(sales))
+    ? 'Ads are credited with more than this product sold in all: orders of other products that followed its clicks count as ad sales'
+    : 'All sales are not known of every day of this window: import the report of all sales under Setup';

@@ -5,7 +5,7 @@ import type { OverviewAnswer } from '../../../contract/field';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageLink } from '../../shared/frame/pages';
 import { Figures } from './Figures';
-import { overviewFigures } from './figures';
+import { overviewFigures, sumDays } from './figures';
 import type { Figure } from './figures';
 import { OverviewTrend } from './OverviewTrend';
 import { Pace } from './Pace';
@@ -76,11 +76,15 @@ function sentence(figures: Figure[], { before }: OverviewAnswer, target: number)
 /** Days that are missing or not settled, and costs that are not known. */
 function DataNotes({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const { window, before, missing, profit } = overview;
+  const { totalSales, sales } = sumDays(overview.days, window.from, window.to);
+  const isCreditedMore = totalSales !== null && totalSales < sales;
   const notes = [
     !before.isCovered &&
       `Nothing is compared: the data begin on ${formatDay(account.firstDay ?? window.from)}, after the ${daysIn(before.from, before.to)} days before (${formatDay(before.from)} – ${formatDay(before.to)}) do.`,
     window.unsettled.length > 0 &&
       `${window.unsettled.length} unsettled days (${formatDay(window.unsettled[0])} – ${formatDay(window.unsettled.at(-1)!)}) are left out: their orders are still coming in.`,
+    isCreditedMore &&
+      'Ads are credited with more than was sold in all in this window, so organic sales cannot be told: orders arrive on other days than their clicks, or were of other products.',
     profit.unknownSales > 0 &&
       `Profit leaves out ${formatCount(Math.round(profit.unknownSales / 1e6))} ${account.currency} of ad sales of products whose costs are not known.`,
   ].filter(Boolean);
