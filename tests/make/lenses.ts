@@ -12,6 +12,8 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     budget: 10_000_000,
     budgetKind: 'daily' as const,
     flex: 'fixed',
+    startsOn: null,
+    endsOn: null,
     top: 0.5,
     rest: 0,
     pages: 0.1,
@@ -57,6 +59,7 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     lines: [{ id: 7, name: 'Fermenting' }],
     goals: [],
     accountAcos: 0.25,
+    funds: null,
     lastChanges: [],
     ...over,
   };

@@ -74,7 +74,6 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
   const targets = tree.targets.map((target) => {
     const place = index.placeOfTarget(target.id);
     const adGroup = index.adGroups.get(target.adGroupId);
-    const campaign = index.campaigns.get(place.campaignId);
     const bid = target.bid ?? adGroup?.defaultBid ?? 0;
     return {
       campaign: campaignAt.get(place.campaignId) ?? 0,
@@ -83,7 +82,10 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
       scope: scopeOf(place),
       kind: targetForm(target),
       bid,
-      isRunning: bid > 0 && [target, adGroup, campaign].every((one) => one?.state === 'enabled'),
+      isRunning:
+        bid > 0 &&
+        [target, adGroup].every((one) => one?.state === 'enabled') &&
+        index.campaignRuns(place.campaignId),
       change: lastChange(target.id),
       before: before.get(target.id) ?? null,
     };

@@ -2,7 +2,7 @@ import { normaliseTerm } from '../matching';
 import { orderByNumbers, textPlaces } from '../order';
 import { isChoiceCondition, isTextCondition } from './condition';
 import type { AnyOf, Condition, Stack } from './condition';
-import { isChoiceKey, isTextKey } from './fields';
+import { isChoiceKey, isTextKey, numberField, shownScale } from './fields';
 import type { ChoiceKey, NumberKey, TextKey } from './fields';
 
 /** How the fields of a table's rows are read. */
@@ -55,8 +55,19 @@ function testOf(reader: RowReader, condition: Condition): (row: number) => boole
   const valueOf = reader.number(condition.field);
   // Ratios carry rounding errors of the last binary digit; a limit typed as 24 % must hold for 24 %.
   const slack = Math.abs(condition.value) * 1e-12;
-  if (condition.op === 'atLeast') return (row) => (valueOf(row) ?? -Infinity) >= condition.value - slack;
-  return (row) => (valueOf(row) ?? Infinity) <= condition.value + slack;
+  const { op, value, to = value } = condition;
+  if (op === 'none') return (row) => valueOf(row) === null;
+  if (op === 'atLeast') return (row) => (valueOf(row) ?? -Infinity) >= value - slack;
+  if (op === 'atMost') return (row) => (valueOf(row) ?? Infinity) <= value + slack;
+  // Equal is what is shown as equal: half of the last digit either way.
+  const near =
+    op === 'equals'
+      ? 0.5 * 10 ** -numberField(condition.field).decimals * shownScale(condition.field)
+      : slack;
+  return (row) => {
+    const own = valueOf(row);
+    return own !== null && own >= value - near && own <= to + near;
+  };
 }
 
 /** By the last order first: each later sort keeps what the earlier ones made of equal rows. */

@@ -44,6 +44,14 @@ describe('stacked conditions', () => {
     expect(arrange([readCondition('cpc>=0')!])).not.toContain('no clicks');
   });
 
+  test('equal is what is shown as equal, between holds both ends, and what has no value can be asked for', () => {
+    expect(arrange([readCondition('acos=24')!])).toEqual(['cheap']);
+    expect(arrange([readCondition('acos=24.1')!])).toEqual([]);
+    expect(arrange([readCondition('clicks=10..20')!])).toEqual(['dear', 'cheap']);
+    expect(arrange([readCondition('clicks=20 to 10')!])).toEqual(['dear', 'cheap']);
+    expect(arrange([readCondition('acos=none')!])).toEqual(['no clicks', 'unsold']);
+  });
+
   test('of a group one is enough', () => {
     const group = readAnyOf('orders>=2|term~unsold')!;
     const rows = arrangeRows(termReader(table, texts), all, [group, [readCondition('clicks>=1')!]], []);
@@ -87,6 +95,10 @@ describe('a condition in a link', () => {
     'standing!=early',
     'd.spend>=12.5',
     'vsTarget>=1.5',
+    'clicks=3',
+    'acos=10..24.5',
+    'bid=none',
+    'product~crock',
     'orders>=1|term~a%7Cb|kind=broad',
   ])('%s comes back as it was', (text) => expect(writeAnyOf(readAnyOf(text)!)).toBe(text));
 
@@ -104,8 +116,15 @@ describe('a condition in a link', () => {
     );
   });
 
-  test.each(['clicks>=ten', 'nothing>=1', 'term>=5', 'clicks', '', 'kind>=2', 'clicks=3'])(
-    '"%s" is not understood',
-    (text) => expect(readCondition(text)).toBeNull(),
-  );
+  test.each([
+    'clicks>=ten',
+    'nothing>=1',
+    'term>=5',
+    'clicks',
+    '',
+    'kind>=2',
+    'clicks=3..',
+    'clicks=',
+    'clicks>=none',
+  ])('"%s" is not understood', (text) => expect(readCondition(text)).toBeNull());
 });

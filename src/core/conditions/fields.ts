@@ -17,12 +17,25 @@ export type ExtraKey =
   | 'tacos';
 /** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
 /** What only a plan of bids knows of a row. */
-export type PlanKey = 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
+export type PlanKey =
+  'plan.dry' | 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
 export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
-export type TextKey = 'term' | 'name' | 'place';
+export type TextKey = 'term' | 'name' | 'place' | 'product' | 'line';
 /** Something a row is one of. */
-export type ChoiceKey = 'kind' | 'state' | 'standing' | 'evidence' | 'termKind' | 'seen' | 'judged';
+export type ChoiceKey =
+  | 'kind'
+  | 'state'
+  | 'standing'
+  | 'evidence'
+  | 'termKind'
+  | 'seen'
+  | 'judged'
+  | 'running'
+  | 'campaignState'
+  | 'chosen'
+  | 'flex'
+  | 'aim';
 
 /** A number field as data. */
 export interface NumberField {
@@ -111,6 +124,13 @@ export const PLAN_FIELDS: readonly (NumberField & { key: PlanKey })[] = [
     'Margin × sales − spend that a month is expected to change by; a dash where costs are not known.',
   ),
   extra(
+    'plan.dry',
+    'Ran dry',
+    'share',
+    0,
+    'Share of the last 7 days on which its campaign spent its budget.',
+  ),
+  extra(
     'plan.learnt',
     'Learnt per cost',
     'factor',
@@ -127,6 +147,8 @@ export const TEXT_LABELS: Record<TextKey, string> = {
   term: 'Search term',
   name: 'Name',
   place: 'Campaign or ad group',
+  product: 'Product',
+  line: 'Product line',
 };
 
 /** What the choices can be, and what they are called. */
@@ -151,6 +173,11 @@ export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string
   seen: { label: 'First seen', values: SEEN },
   standing: { label: 'Standing', values: ['earning', 'near', 'losing', 'early'] },
   evidence: { label: 'Evidence', values: ['thin', 'fair', 'strong'] },
+  running: { label: 'Running', values: ['yes', 'no'] },
+  campaignState: { label: 'Campaign state', values: ['enabled', 'paused', 'archived', 'draft'] },
+  chosen: { label: 'Chosen', values: ['by hand', 'automatic'] },
+  flex: { label: 'Bid flex', values: ['fixed', 'down only', 'both ways'] },
+  aim: { label: 'Target', values: ['known', 'missing'] },
   judged: {
     label: 'Round’s step',
     values: ['dead spend', 'overpaying', 'room to grow', 'testing', 'nothing proposed'],

@@ -20,6 +20,7 @@ export {
   readCondition,
   writeAnyOf,
   writeCondition,
+  writeNumbers,
 } from './condition';
 export type { AnyOf, Condition, Stack } from './condition';
 export { arrangeRows } from './arrange';

@@ -12,6 +12,7 @@ export type { KnownTerm } from './knownTerms';
 export { lensReader, measureReader } from './lensReader';
 export { pathOf, readScope, rowsInScope, SCOPE_KINDS, writeScope } from './scope';
 export type { LensScope, ScopeKind } from './scope';
+export { treeReader } from './treeReader';
 export { showingAt } from './showing';
 export type { Level, Showing } from './showing';
 export { sumStandings } from './standings';

@@ -3,6 +3,7 @@ import type { ChoiceKey, ExtraKey, NumberKey, RowReader } from '../conditions';
 import { normaliseTerm, SEEN } from '../matching';
 import { businessMeasure, measure } from '../measures';
 import type { BusinessMeasureKey, MeasureKey } from '../measures';
+import { lensNamed } from './lens';
 import { GRADES, STANDINGS, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { sumsAt } from './sumColumns';
@@ -32,16 +33,30 @@ export function lensReader(table: LensTable): RowReader {
     standing: (row) => STANDINGS[table.standing[row]],
     evidence: (row) => GRADES[table.grade[row]],
     termKind: (row) => table.termKind[row],
-    // What the round proposes is told where its plan is known.
+    chosen: (row) => chosenBy(table, row),
+    // What the round proposes, and what a row hangs below, is told where plan and tree are known.
     judged: () => '',
+    running: () => '',
+    campaignState: () => '',
+    flex: () => '',
+    aim: () => '',
     seen: (row) => (table.termKind[row] === '' ? '' : SEEN[table.isNew[row] === 1 ? 0 : 1]),
   };
   return {
     size: table.size,
     number: (key) => numberReader(table, key),
-    text: (key) => (key === 'place' ? places : names),
+    text: (key) => (key === 'place' ? places : key === 'product' || key === 'line' ? () => '' : names),
     choice: (key) => choices[key],
   };
+}
+
+/** Kinds of targets that are chosen by hand; the others are automatic groups. */
+const BY_HAND: ReadonlySet<string> = new Set(['exact', 'phrase', 'broad', 'item', 'category', 'brand']);
+
+function chosenBy({ lens, kind }: LensTable, row: number): string {
+  const { entity } = lensNamed(lens);
+  if (entity !== 'target' && entity !== 'term') return '';
+  return BY_HAND.has(kind[row]) ? 'by hand' : 'automatic';
 }
 
 function numberReader(table: LensTable, key: NumberKey): NumberAt {

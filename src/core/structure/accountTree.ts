@@ -9,6 +9,9 @@ export interface CampaignNode extends Campaign {
   budget: Micros | null;
   budgetKind: 'daily' | 'lifetime' | null;
   flex: string | null;
+  /** Its first and last day; null: not known, or without an end. */
+  startsOn: Day | null;
+  endsOn: Day | null;
   top: number;
   rest: number;
   pages: number;
@@ -45,6 +48,8 @@ export interface AccountTree {
   lines: { id: number; name: string }[];
   goals: Goal[];
   accountAcos: number;
+  /** Prepaid money left, micros; null where the market bills afterwards. */
+  funds: Micros | null;
   /** Words that tell brands, and what is never wanted. */
   lists: WordLists;
   lastChanges: LastChange[];
@@ -75,6 +80,8 @@ export interface TreeIndex {
   placeOfProduct: (id: number) => Place;
   /** Target ACOS and margin that count for a place, null where they are not known; and whose target it is. */
   aimOf: (place: Place) => Aim;
+  /** Whether a campaign runs: enabled, within its dates, and money is left. */
+  campaignRuns: (id: number) => boolean;
   /** Day of the last change of the thing itself; undefined for never. */
   changedOn: (entity: LastChange['entity'], id: number) => Day | undefined;
 }
@@ -155,6 +162,12 @@ export function indexTree(tree: AccountTree): TreeIndex {
       const aim = { acos, low, high, margin, goal };
       aims.set(place.adGroupId, aim);
       return aim;
+    },
+    campaignRuns: (id) => {
+      const campaign = campaigns.get(id);
+      if (!campaign || campaign.state !== 'enabled' || tree.funds === 0) return false;
+      const { startsOn, endsOn } = campaign;
+      return (startsOn === null || startsOn <= tree.today) && (endsOn === null || endsOn >= tree.today);
     },
     changedOn: (entity, id) => (changed.size === 0 ? undefined : changed.get(`${entity} ${id}`)),
   };

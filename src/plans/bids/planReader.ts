@@ -7,6 +7,7 @@ type NumberAt = (row: number) => number | null;
 
 /** What a plan says of a row, by field; null where it says nothing. Micros, shares. */
 const READERS: Record<PlanKey, (plan: PlanColumns, table: LensTable) => NumberAt> = {
+  'plan.dry': (plan) => (row) => (Number.isNaN(plan.dry[row]) ? null : plan.dry[row]),
   'plan.to': (plan) => (row) => (plan.from[row] > 0 ? plan.to[row] : null),
   'plan.step': (plan) => (row) => (plan.from[row] > 0 ? plan.to[row] / plan.from[row] - 1 : null),
   'plan.wanted': (plan) => (row) => (plan.wanted[row] > 0 ? plan.wanted[row] : null),

@@ -1,6 +1,6 @@
 import { arrangeRows } from '../../core/conditions';
 import type { RowReader, SortOrder } from '../../core/conditions';
-import { lensReader, rowsInScope, sumOfRows, sumStandings } from '../../core/lenses';
+import { treeReader, rowsInScope, sumOfRows, sumStandings } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import type { TreeIndex } from '../../core/structure';
 import { matchForm } from '../../core/matching';
@@ -26,7 +26,7 @@ export interface KeptLens {
 const ORDERS_KEPT = 4;
 
 export function keptLens(loadId: number, table: LensTable, index: TreeIndex): KeptLens {
-  const reader = lensReader(table);
+  const reader = treeReader(table, index);
   const orders = new Map<string, Int32Array>();
   let known: { set: string; sums: SetSums } | null = null;
   let byForm: Map<string, number[]> | null = null;

@@ -36,6 +36,7 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     lines,
     goals: goals.map(({ scope, scopeId, kind, low, high }) => ({ scope, scopeId, kind, low, high })),
     accountAcos: account.targetAcos,
+    funds: account.funds,
     lists,
     lastChanges,
   };

@@ -13,11 +13,15 @@ export function fieldsOffered(lens: LensName): FieldsOffered {
     numbers: [...NUMBER_FIELDS, ...(entity === 'target' ? PLAN_FIELDS : [])]
       .map(({ key }) => key)
       .filter((key) => (hasBid || key !== 'bid') && (entity === 'product' || !OF_PRODUCTS.has(key))),
-    texts: ['name', 'place'],
+    texts: ['name', 'place', 'product', 'line'],
     choices: [
       'standing',
       'evidence',
       'state',
+      'running',
+      ...(entity === 'product' ? [] : (['campaignState', 'flex'] as const)),
+      ...(entity === 'target' || entity === 'term' ? (['chosen'] as const) : []),
+      'aim',
       ...(hasKind ? (['kind'] as const) : []),
       ...(entity === 'target' ? (['judged'] as const) : []),
       ...(entity === 'term' ? (['termKind', 'seen'] as const) : []),

@@ -16,6 +16,7 @@ import { PlanWords } from './PlanWords';
 import type { Staged } from '../../../plans/byHand';
 import { useHandPlan } from './useHandPlan';
 import { Choice, TextBox } from '../../shared/kit';
+import { expectedWords } from '../../shared/tray/money';
 import type { Option } from '../../shared/kit';
 
 interface ChangeBarProps {
@@ -128,7 +129,10 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
       )}
       {!isSettable && <span className="faint">{whyNotSet}</span>}
       {pausing.length > 0 && (
-        <Button onClick={() => onStage(pausing)} title="Pause (p)">
+        <Button
+          onClick={() => onStage(pausing)}
+          title={`Pause (p): ${expectedWords(pausing, account.currency)}`}
+        >
           Pause {pausing.length}
         </Button>
       )}

@@ -2,6 +2,7 @@ import { formatMoney, formatShare } from '../../../core/units';
 import { COOL_DOWN_DAYS } from '../../../plans/byHand';
 import type { HandPlan } from '../../../plans/byHand';
 import { Check } from '../../shared/kit';
+import { expectedWords } from '../../shared/tray/money';
 
 interface PlanWordsProps {
   plan: HandPlan;
@@ -24,6 +25,7 @@ export function PlanWords({ plan, isShare, currency, againToo, onAgainToo }: Pla
     atFloor > 0 && `${atFloor} at the floor`,
     atCap > 0 && `${atCap} at the cap`,
     same > 0 && `${same} stay`,
+    expectedWords(changes, currency),
   ].filter(Boolean);
   const left = [
     pending > 0 && `${pending} wait in the tray`,

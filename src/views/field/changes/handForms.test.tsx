@@ -74,7 +74,7 @@ describe('the bands of a plain rule', () => {
 describe('what a move by hand comes to', () => {
   const plan = (over: Partial<HandPlan>) =>
     ({
-      changes: [1, 2, 3, 4],
+      changes: Array(4).fill({ effect: { spend: -2_500_000, sales: -10_000_000 } }),
       up: 1,
       down: 3,
       atFloor: 0,
@@ -102,14 +102,17 @@ describe('what a move by hand comes to', () => {
 
   test('is told before it is staged: which way, from what to what on average, what hits a limit', () => {
     expect(words({ atFloor: 2, atCap: 1, same: 5 }).text).toBe(
-      '3 down · 1 up · on average 0.50 → 0.40 EUR · 2 at the floor · 1 at the cap · 5 stay',
+      '3 down · 1 up · on average 0.50 → 0.40 EUR · 2 at the floor · 1 at the cap · 5 stay · about −10.00 EUR spend, −40.00 sales a month',
     );
   });
 
   test('of one is told without an average, of modifiers in per cent', () => {
-    expect(words({ changes: [1] as never, up: 0, down: 1, before: 0.5, after: 0.25 }, true).text).toBe(
-      '1 down · 50 % → 25 %',
-    );
+    expect(
+      words(
+        { changes: [{ effect: { spend: 0, sales: 0 } }] as never, up: 0, down: 1, before: 0.5, after: 0.25 },
+        true,
+      ).text,
+    ).toBe('1 down · 50 % → 25 %');
   });
 
   test('says what it leaves out and why, and takes it in only when that is asked for', () => {

@@ -40,13 +40,15 @@ export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
     const group = drafts.flatMap(
       ({ field, op, text }) =>
         // Someone quick may type whole conditions: "acos<=24|orders>=2".
-        readAnyOf(text) ?? readAnyOf(`${field}${OPS[op].sign}${text.replaceAll('|', '%7C')}`) ?? [null],
+        readAnyOf(text) ?? readAnyOf(written(field, op, text)) ?? [null],
     );
     if (group.includes(null))
       return setFault(
         drafts.some(({ field }) => field in TEXT_LABELS)
           ? 'Type a part of the text.'
-          : 'Type a number, for instance 10 or 0.45.',
+          : drafts.some(({ op }) => op === 'between')
+            ? 'Type two numbers, for instance 10 to 24.'
+            : 'Type a number, for instance 10 or 0.45.',
       );
     onKeep(group as Condition[]);
   };
@@ -71,7 +73,9 @@ export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
           <Choice label="Comparison" value={draft.op} onChange={(next) => change(at, { op: next as Op })}>
             {opsOf(draft.field).map((op): Option => [op, OPS[op].word])}
           </Choice>
-          <ValueInput draft={draft} isFirst={at === 0} onText={(text) => change(at, { text })} />
+          {draft.op !== 'none' && (
+            <ValueInput draft={draft} isFirst={at === 0} onText={(text) => change(at, { text })} />
+          )}
         </div>
       ))}
       <div className="bar">
@@ -94,10 +98,19 @@ export function ConditionForm({ fields, start, onKeep }: ConditionFormProps) {
   );
 }
 
+/** A draft as a link writes it. */
+function written(field: string, op: Op, text: string): string {
+  if (op === 'none') return `${field}=none`;
+  // Two ends need two numbers; one has none.
+  const isPair = /\d\s*(\.\.|–| to )\s*\d/.test(text);
+  if ((op === 'between') !== isPair && !(field in TEXT_LABELS) && !isChoiceKey(field)) return '';
+  return `${field}${OPS[op].sign}${text.replaceAll('|', '%7C')}`;
+}
+
 const UNITS = { money: 'in the account’s currency', share: 'in %', count: '', factor: '×' };
 
 function ValueInput({
-  draft: { field, text },
+  draft: { field, op, text },
   isFirst,
   onText,
 }: {
@@ -118,7 +131,8 @@ function ValueInput({
         aria-label="Value"
         autoFocus={isFirst}
         value={text}
-        letters={field in TEXT_LABELS ? 22 : 8}
+        letters={field in TEXT_LABELS ? 22 : op === 'between' ? 12 : 8}
+        placeholder={op === 'between' ? '10 to 24' : undefined}
         onChange={(event) => onText(event.target.value)}
       />
       <span className="faint">{unit}</span>

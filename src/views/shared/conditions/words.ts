@@ -3,7 +3,7 @@ import {
   isChoiceCondition,
   isTextCondition,
   numberField,
-  shownScale,
+  writeNumbers,
   TEXT_LABELS,
 } from '../../../core/conditions';
 import type { AnyOf, ChoiceKey, Condition, NumberKey, TextKey } from '../../../core/conditions';
@@ -19,6 +19,9 @@ export interface FieldsOffered {
 export const OPS = {
   atLeast: { sign: '>=', word: 'at least' },
   atMost: { sign: '<=', word: 'at most' },
+  equals: { sign: '=', word: 'equals' },
+  between: { sign: '=', word: 'between' },
+  none: { sign: '=', word: 'is not known' },
   holds: { sign: '~', word: 'holds' },
   lacks: { sign: '!~', word: 'lacks' },
   is: { sign: '=', word: 'is' },
@@ -29,7 +32,7 @@ export type Op = keyof typeof OPS;
 /** The comparisons of a field. */
 export function opsOf(field: string): Op[] {
   if (field in TEXT_LABELS) return ['holds', 'lacks'];
-  return field in CHOICES ? ['is', 'isNot'] : ['atLeast', 'atMost'];
+  return field in CHOICES ? ['is', 'isNot'] : ['atLeast', 'atMost', 'equals', 'between', 'none'];
 }
 
 export const labelOf = (field: string): string =>
@@ -43,7 +46,7 @@ export const labelOf = (field: string): string =>
 export function typedValue(condition: Condition): string {
   if (isTextCondition(condition)) return condition.text;
   if (isChoiceCondition(condition)) return condition.choice;
-  return String(Number((condition.value / shownScale(condition.field)).toPrecision(8)));
+  return writeNumbers(condition).replace('..', ' to ');
 }
 
 /** A condition in words: "Clicks ≥ 10". */
@@ -52,8 +55,12 @@ export function wordsOf(condition: Condition): string {
   if (isTextCondition(condition)) return `${label} ${OPS[condition.op].word} “${condition.text}”`;
   if (isChoiceCondition(condition)) return `${label} ${OPS[condition.op].word} ${condition.choice}`;
   const unit = numberField(condition.field).unit === 'share' ? ' %' : '';
-  return `${label} ${condition.op === 'atLeast' ? '≥' : '≤'} ${typedValue(condition)}${unit}`;
+  if (condition.op === 'none') return `${label} not known`;
+  if (condition.op === 'between') return `${label} ${typedValue(condition)}${unit}`;
+  return `${label} ${NUMBER_WORDS[condition.op]} ${typedValue(condition)}${unit}`;
 }
+
+const NUMBER_WORDS = { atLeast: '≥', atMost: '≤', equals: '=' } as const;
 
 /** A group of which one condition is enough, in words. */
 export const wordsOfAny = (group: AnyOf): string => group.map(wordsOf).join(' or ');
