@@ -271,7 +271,9 @@ test('dead spend and overpaying reviewed by keyboard, sent; 14 days pass, and th
     await press(page, 'w');
     const sorts = page.getByRole('table', { name: 'Effects by kind of change' });
     const row = sorts.getByRole('row', { name: /Overpaying: bids down/ });
-    await expect(row).toContainText('as wanted');
+    // Judged by profit: after six days its range is still wide. What was expected stands beside it in the same units.
+    await expect(row).toContainText(/expected −\d+ %, −[\d,.]+/);
+    await expect(row).toContainText(/too early|as wanted|no clear effect/);
     await expect(row.getByRole('img', { name: /^Spend −\d/ })).toBeVisible();
   });
   expect(faults).toEqual([]);

@@ -1,6 +1,8 @@
 import type { Sums } from '../measures';
 import { addSums, NO_SUMS } from '../measures';
+import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
 import type { TreeIndex } from '../structure';
+import { lensNamed } from './lens';
 import { GRADES, STANDINGS, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { sumsAt } from './sumColumns';
@@ -12,6 +14,8 @@ export const DIMENSIONS = [
   ['product', 'Product'],
   ['line', 'Product line'],
   ['kind', 'Kind'],
+  ['match', 'Match'],
+  ['placement', 'Placement'],
   ['state', 'State'],
   ['standing', 'Standing'],
   ['evidence', 'Evidence'],
@@ -32,6 +36,9 @@ export interface Cell {
   sums: Sums;
   targetAcos: number | null;
 }
+
+/** Match types of keywords. */
+const MATCHES: ReadonlySet<string> = new Set(['exact', 'phrase', 'broad']);
 
 /** Dimension x dimension, with true totals: every ratio can be computed from the sums. */
 export interface CrossTab {
@@ -117,6 +124,7 @@ function valueReader(table: LensTable, index: TreeIndex, dimension: Dimension): 
     const name = nameOf(row);
     return { key: name, id: 0, name: name === '' ? '–' : name };
   };
+  const { entity } = lensNamed(table.lens);
   switch (dimension) {
     case 'campaign':
       return byId(table.campaignId, (id) => index.campaigns.get(id)?.name);
@@ -131,6 +139,10 @@ function valueReader(table: LensTable, index: TreeIndex, dimension: Dimension): 
       return byId(table.lineId, (id) => index.lines.get(id));
     case 'kind':
       return choice((row) => table.kind[row]);
+    case 'match':
+      return choice((row) => (MATCHES.has(table.kind[row]) ? table.kind[row] : 'no keyword'));
+    case 'placement':
+      return choice((row) => (entity === 'placement' ? PLACEMENT_LABELS[PLACEMENTS[table.part[row]]] : ''));
     case 'state':
       return choice((row) => STATES[table.state[row]]);
     case 'standing':

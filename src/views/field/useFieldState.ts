@@ -51,6 +51,8 @@ function readView(values: URLSearchParams) {
     down: (values.get('down') ?? 'campaign') as Dimension,
     across: (values.get('across') ?? 'kind') as Dimension,
     cell: (values.get('cell') ?? 'acos') as NumberKey,
+    /** A second measure in the cells of the cross-tab; null: none. */
+    also: values.get('also') as NumberKey | null,
   };
 }
 
@@ -79,7 +81,8 @@ function viewActions(set: Set) {
     setShape: (next: Shape) => set({ shape: next === 'rows' ? null : next }, true),
     setPicture: (next: PictureKind) => set({ picture: next === 'cut' ? null : next }),
     setMeasures: (next: NumberKey[]) => set({ measures: next.join(',') }),
-    setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey }) => set(next),
+    setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey; also?: NumberKey | null }) =>
+      set(next),
     showSwath: (swath: { lens: LensName; conditions: string[]; sort: string }) =>
       set(
         { lens: swath.lens, where: swath.conditions, sort: swath.sort || null, cols: null, shape: null },

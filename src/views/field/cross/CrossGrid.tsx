@@ -16,6 +16,8 @@ import { Facts } from '../../shared/kit';
 interface CrossGridProps {
   cross: CrossTab;
   measure: Measure;
+  /** A second measure below it; null: none. */
+  also: Measure | null;
   state: FieldState;
   currency: string;
 }
@@ -25,7 +27,7 @@ const MOST_COLUMNS = 24;
 const MOST_ROWS = 400;
 
 /** The cells of a cross-tab; each is a way into the rows it was summed from. */
-export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
+export function CrossGrid({ cross, measure, also, state, currency }: CrossGridProps) {
   const columns = cross.columns.slice(0, MOST_COLUMNS);
   const rows = cross.rows.slice(0, MOST_ROWS);
   const cut = [
@@ -39,6 +41,7 @@ export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
       key={key}
       cell={value}
       measure={measure}
+      also={also}
       total={cross.total}
       currency={currency}
       onOpen={onOpen}
@@ -51,7 +54,8 @@ export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
         <TableHead>
           <TableRow>
             <TableCell component="th" scope="col">
-              {measure.label}
+              {labelWith(measure, currency)}
+              {also && <div className="faint small">{labelWith(also, currency)}</div>}
             </TableCell>
             <TableCell component="th" scope="col" className="figure">
               All
@@ -86,6 +90,7 @@ export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
           ))}
         </TableBody>
       </Facts>
+      <Legend measure={measure} />
       {cut.length > 0 && <p className="faint">{cut.join(', ')}; their sums are in the totals.</p>}
     </div>
   );
@@ -94,13 +99,32 @@ export function CrossGrid({ cross, measure, state, currency }: CrossGridProps) {
 interface CrossCellProps {
   cell: Cell | undefined;
   measure: Measure;
+  also: Measure | null;
   total: Cell;
   currency: string;
   onOpen: () => void;
   isTotal: boolean;
 }
 
-function CrossCell({ cell, measure, total, currency, onOpen, isTotal }: CrossCellProps) {
+/** What the shades say. */
+function Legend({ measure }: { measure: Measure }) {
+  const isOfTarget = measure.key === 'acos' || measure.key === 'roas';
+  if (measure.better === null || measure.unit === 'count' || ['spend', 'sales'].includes(measure.key))
+    return null;
+  const than = isOfTarget ? 'its target' : 'the whole';
+  return (
+    <p className="note">
+      <span className="over">▲</span> worse than {than}, darkest from twice as bad on
+      {isOfTarget && ' and where money was spent and nothing sold'}; <span className="under">●</span> better;
+      without a sign within 10 % of it.
+    </p>
+  );
+}
+
+const labelWith = ({ label, unit }: Measure, currency: string) =>
+  unit === 'money' ? `${label} ${currency}` : label;
+
+function CrossCell({ cell, measure, also, total, currency, onOpen, isTotal }: CrossCellProps) {
   if (!cell || (cell.sums.impressions === 0 && cell.sums.clicks === 0))
     return <TableCell className="figure faint">·</TableCell>;
   const shade = shadeOf(cell, measure, total);
@@ -117,6 +141,9 @@ function CrossCell({ cell, measure, total, currency, onOpen, isTotal }: CrossCel
           {sign}
         </span>{' '}
         {formatIn(measure.unit, measure.of(sums), measure.decimals)}
+        {also && (
+          <span className="faint small second">{formatIn(also.unit, also.of(sums), also.decimals)}</span>
+        )}
         <span className="sr">{shade?.words}</span>
       </ButtonBase>
     </TableCell>

@@ -28,6 +28,7 @@ interface CrossTabViewProps {
 export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabViewProps) {
   const { down, across } = state;
   const key = (MEASURES.some((one) => one.key === state.cell) ? state.cell : 'acos') as MeasureKey;
+  const also = MEASURES.find((one) => one.key === state.also && one.key !== key) ?? null;
   const [cross, setCross] = useState<CrossTab | null>(null);
   useEffect(() => {
     let isStale = false;
@@ -42,7 +43,11 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
     </Choice>
   );
   const save = (format: 'csv' | 'xlsx') =>
-    cross && void saveTable(format, crossAsTable(cross, key, `${account.name} cross-tab`, down));
+    cross &&
+    void saveTable(
+      format,
+      crossAsTable(cross, also ? [key, also.key] : [key], `${account.name} cross-tab`, down),
+    );
   return (
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
       <Box className="bar" sx={{ padding: '6px 16px' }}>
@@ -55,13 +60,26 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
         >
           {MEASURES.map((one): Option => [one.key, one.label])}
         </Choice>
+        <Choice
+          label="Second measure in the cells"
+          value={also?.key ?? ''}
+          onChange={(next) => state.setCross({ also: next === '' ? null : (next as MeasureKey) })}
+        >
+          {[['', 'and …'] as Option, ...MEASURES.map((one): Option => [one.key, one.label])]}
+        </Choice>
         <span className="faint">of {lensNamed(state.lens).rows}</span>
         <span className="room" />
         <Button onClick={() => save('csv')}>CSV</Button>
         <Button onClick={() => save('xlsx')}>XLSX</Button>
       </Box>
       {cross ? (
-        <CrossGrid cross={cross} measure={measure(key)} state={state} currency={account.currency} />
+        <CrossGrid
+          cross={cross}
+          measure={measure(key)}
+          also={also}
+          state={state}
+          currency={account.currency}
+        />
       ) : (
         <Loading>Summing …</Loading>
       )}

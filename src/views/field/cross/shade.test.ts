@@ -17,12 +17,17 @@ describe('the shade of a cell', () => {
     expect(shadeOf(cell(12.5, 100), acos, total)!.amount).toBe(-1);
   });
 
+  test('of spend without sales is the worst there is, whatever is spent', () => {
+    for (const key of ['acos', 'roas'] as const)
+      expect(shadeOf(cell(1, 0), measure(key), total)).toEqual({ amount: 1, words: 'spend without sales' });
+    expect(shadeOf(cell(0, 0), measure('acos'), total)).toBeNull();
+  });
+
   test('of a cost is held against the whole', () =>
     expect(shadeOf(cell(50, 100), measure('cpc'), total)).toMatchObject({ words: '50 % below the whole' }));
 
   test('is none for sums, for what has no value, and where no target is known', () => {
     expect(shadeOf(cell(50, 100), measure('spend'), total)).toBeNull();
-    expect(shadeOf(cell(50, 0), measure('acos'), total)).toBeNull();
     expect(shadeOf(cell(50, 100, null), measure('acos'), total)).toBeNull();
   });
 });

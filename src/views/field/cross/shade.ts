@@ -17,10 +17,14 @@ const DARKEST = Math.LN2;
  * from the grand total; sums have none.
  */
 export function shadeOf(cell: Cell, measure: Measure, total: Cell): Shade | null {
+  const { spend, sales } = cell.sums;
+  const isOfTarget = measure.key === 'acos' || measure.key === 'roas';
+  // Nothing is further from its target than money for nothing.
+  if (isOfTarget && spend > 0 && sales === 0) return { amount: 1, words: 'spend without sales' };
   const value = measure.of(cell.sums);
   if (value === null || value <= 0) return null;
-  if (measure.key === 'acos' || measure.key === 'roas') {
-    const acos = ratio(cell.sums.spend, cell.sums.sales);
+  if (isOfTarget) {
+    const acos = ratio(spend, sales);
     if (acos === null || !cell.targetAcos || !(cell.targetAcos > 0)) return null;
     return shade(Math.log(acos / cell.targetAcos), 'its target', true);
   }
