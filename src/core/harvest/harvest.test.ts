@@ -152,7 +152,7 @@ test('the reason says what sold, against which target, and how the bid came abou
   const [proposal] = proposeHarvests(context, settings, USUAL_LIMITS);
   const reason = harvestReason(proposal, sumsOfRow(context.table, 0), context.value(0)!.mean, 0.24);
   expect(reason).toBe(
-    '3 orders from 20 clicks, ACOS 15.0 % against 24.0 %; nowhere exact yet. Starts at 0.67, to pay about 0.58: 1.3 × the CPC of 0.45 paid here; it would be worth more (2.50 expected sales per click × 24 %). Expected profit -0.12 a month.',
+    '3 orders from 20 clicks, ACOS 15.0 % against 24.0 %; nowhere exact yet. Starts at 0.67, to pay about 0.58: 1.3 × the CPC of 0.45 paid here; it would be worth more (2.50 expected sales per click × 24 %). Expected profit −0.12 a month.',
   );
 });
 

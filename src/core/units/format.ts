@@ -36,7 +36,9 @@ export function formatNumber(value: number, decimals: number): string {
     });
     writers.set(decimals, writer);
   }
-  return writer.format(value);
+  const text = writer.format(value);
+  // A true minus, as wide as a digit; and nothing rounded away has a sign.
+  return value < 0 ? text.replace('-', /[1-9]/.test(text) ? '−' : '') : text;
 }
 
 /** The reader's decimal mark. */

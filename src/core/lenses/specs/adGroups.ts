@@ -1,4 +1,4 @@
-import { FIGURES } from './spec';
+import { WITH_PROFIT } from './spec';
 import type { LensSpec } from './spec';
 
 export const adGroups: LensSpec<'ad-groups'> = {
@@ -20,5 +20,5 @@ export const adGroups: LensSpec<'ad-groups'> = {
   below: { scope: 'ad-group', id: 'adGroupId', lenses: ['keywords', 'items', 'auto', 'terms'] },
   history: 'adGroupId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'state', ...FIGURES, 'loss', 'profit', 'trend'],
+  columns: ['standing', 'name', 'place', 'state', ...WITH_PROFIT, 'trend'],
 };

@@ -1,4 +1,4 @@
-import { FIGURES } from './spec';
+import { WITH_PROFIT } from './spec';
 
 /** What all lenses whose rows are targets share. */
 export const OF_TARGETS = {
@@ -14,5 +14,5 @@ export const OF_TARGETS = {
   below: { scope: 'target', id: 'targetId', lenses: ['terms'] },
   history: 'targetId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'kind', 'bid', ...FIGURES, 'profit', 'trend'],
+  columns: ['standing', 'name', 'place', 'kind', 'bid', ...WITH_PROFIT, 'trend'],
 } as const;

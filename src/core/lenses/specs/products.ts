@@ -1,4 +1,3 @@
-import { FIGURES } from './spec';
 import type { LensSpec } from './spec';
 
 export const products: LensSpec<'products'> = {
@@ -24,7 +23,10 @@ export const products: LensSpec<'products'> = {
     'standing',
     'name',
     'place',
-    ...FIGURES,
+    'clicks',
+    'spend',
+    'sales',
+    'acos',
     'totalSales',
     'organicSales',
     'tacos',

@@ -47,3 +47,5 @@ export interface LensSpec<N extends string = string> {
 }
 
 export const FIGURES = ['clicks', 'spend', 'd.spend', 'orders', 'sales', 'acos'] as const;
+/** The same where the profit stands beside them: the move of the spend makes room. */
+export const WITH_PROFIT = ['clicks', 'spend', 'orders', 'sales', 'acos', 'profit'] as const;

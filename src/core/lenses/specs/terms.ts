@@ -1,4 +1,4 @@
-import { FIGURES } from './spec';
+import { WITH_PROFIT } from './spec';
 import type { LensSpec } from './spec';
 
 export const terms: LensSpec<'terms'> = {
@@ -20,5 +20,5 @@ export const terms: LensSpec<'terms'> = {
   below: { scope: 'ad-group', id: 'adGroupId', lenses: ['keywords', 'items', 'auto'] },
   history: 'targetId',
   placeLabel: 'Where',
-  columns: ['standing', 'name', 'place', 'kind', 'termKind', ...FIGURES, 'profit', 'trend'],
+  columns: ['standing', 'name', 'place', 'kind', 'termKind', ...WITH_PROFIT, 'trend'],
 };

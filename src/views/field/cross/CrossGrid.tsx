@@ -50,6 +50,7 @@ export function CrossGrid({ cross, measure, also, state, currency }: CrossGridPr
   );
   return (
     <div className="page" tabIndex={0} role="region" aria-label="Cross-tab">
+      <Legend measure={measure} />
       <Facts className="cross" aria-label={`${measure.label} by ${state.down} and ${state.across}`}>
         <TableHead>
           <TableRow>
@@ -90,7 +91,6 @@ export function CrossGrid({ cross, measure, also, state, currency }: CrossGridPr
           ))}
         </TableBody>
       </Facts>
-      <Legend measure={measure} />
       {cut.length > 0 && <p className="faint">{cut.join(', ')}; their sums are in the totals.</p>}
     </div>
   );

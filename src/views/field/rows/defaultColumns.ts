@@ -26,6 +26,10 @@ const WIDTHS: Record<string, number> = {
   acos: 50,
   loss: 78,
   breakEvenLoss: 92,
+  profit: 70,
+  totalSales: 92,
+  organicSales: 98,
+  tacos: 54,
 };
 const USUAL_WIDTH = 76;
 
