@@ -31,6 +31,5 @@ export const products: LensSpec<'products'> = {
     'organicSales',
     'tacos',
     'profit',
-    'trend',
   ],
 };
