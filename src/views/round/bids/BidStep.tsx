@@ -193,6 +193,6 @@ const sentenceOf = (
 
 const FIELDS: FieldsOffered = {
   numbers: [...PLAN_FIELDS, ...NUMBER_FIELDS].map(({ key }) => key),
-  texts: ['term', 'place', 'product', 'line'],
+  texts: ['name', 'place', 'product', 'line'],
   choices: ['kind', 'evidence', 'standing', 'running', 'campaignState', 'chosen', 'flex', 'aim'],
 };

@@ -76,7 +76,7 @@ export function Standings({
             <TableCell className="figure">Spend {currency}</TableCell>
             <TableCell className="figure">Sales {currency}</TableCell>
             <TableCell className="figure" title="Target ACOS × sales − spend">
-              Gain or loss
+              Gain or loss {currency}
             </TableCell>
           </TableRow>
         </TableHead>

@@ -85,6 +85,7 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
           <TableBody>
             {terms.map((one) => (
               <CoreRow
+                account={account.id}
                 key={one.form}
                 one={one}
                 tray={tray}

@@ -6,9 +6,13 @@ import Button from '@mui/material/Button';
 import type { NewChange } from '../../../contract/changes';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { CoreTerm } from '../../../core/words';
+import { writeCondition } from '../../../core/conditions';
+import { pageLink } from '../../shared/frame/pages';
+import { PlaceLink } from '../../shared/kit';
 import type { TrayState } from '../../shared/tray/useTray';
 
 interface CoreRowProps {
+  account: number;
   one: CoreTerm & { places: string[] };
   tray: TrayState;
   onPin: (isWanted: boolean) => void;
@@ -17,7 +21,7 @@ interface CoreRowProps {
 const MOST_LEAKS = 3;
 
 /** One core term: where it is at home, and where its clicks leak to. */
-export function CoreRow({ one, tray, onPin }: CoreRowProps) {
+export function CoreRow({ account, one, tray, onPin }: CoreRowProps) {
   const { term, sums, home, atHome, leaks, places, isPinned } = one;
   const open = leaks.flatMap((leak, at) => (leak.isBlocked ? [] : [{ ...leak, place: places[at] }]));
   const staged = new Set(
@@ -45,7 +49,7 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
       <TableCell className="figure">{formatCount(sums.orders)}</TableCell>
       <TableCell className="figure">{formatMoney(sums.sales)}</TableCell>
       <TableCell className="figure">{sums.sales > 0 ? formatShare(sums.spend / sums.sales) : DASH}</TableCell>
-      <TableCell>{home ? <HomeName home={home} /> : <span className="over">▲ none</span>}</TableCell>
+      <TableCell>{home ? <HomeName home={home} /> : <NoHome account={account} term={term} />}</TableCell>
       <TableCell className="figure">{atHome === null ? DASH : formatShare(atHome, 0)}</TableCell>
       <TableCell>
         {open.slice(0, MOST_LEAKS).map(({ adGroupId, place, sums: own }) => (
@@ -68,6 +72,17 @@ export function CoreRow({ one, tray, onPin }: CoreRowProps) {
         )}
       </TableCell>
     </TableRow>
+  );
+}
+
+/** The round finds a home and a first bid for it, whether it qualifies there or not. */
+function NoHome({ account, term }: { account: number; term: string }) {
+  const query = `step=harvest&show=all&where=${encodeURIComponent(writeCondition({ field: 'term', op: 'holds', text: term }))}`;
+  return (
+    <>
+      <span className="over">▲ none</span>{' '}
+      <PlaceLink href={`${pageLink('round', account)}&${query}`}>give it one</PlaceLink>
+    </>
   );
 }
 
