@@ -54,6 +54,9 @@ export interface Swath {
   lens: LensName;
   conditions: string[];
   sort: string;
+  /** Its window, in days or in words ("last60" to "settled"); null: the usual one. */
+  from: string | null;
+  to: string | null;
 }
 
 export interface Note {

@@ -5,7 +5,7 @@ import { EVIDENCE_GRADES } from '../core/evidence';
 import type { ChoicesRequest } from './choices';
 import type { AcceptRequest, PlanRequest } from './plan';
 import { BID_QUEUES, TERM_STEPS } from './review';
-import { day, id, money } from './schemas';
+import { id, money, windowFrom, windowTo } from './schemas';
 
 const aim = Joi.valid('grow', 'keep profit', 'strict');
 const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
@@ -13,8 +13,8 @@ const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
 const plan = {
   account: id.required(),
   step: Joi.valid(...BID_QUEUES, ...TERM_STEPS).required(),
-  from: day,
-  to: day,
+  from: windowFrom,
+  to: windowTo,
   target: Joi.number().greater(0).max(10),
   pace: Joi.valid(...Object.keys(PACES), 'own'),
   aim,

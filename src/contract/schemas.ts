@@ -4,6 +4,7 @@ import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import { LENS_NAMES } from '../core/lenses';
 import { isDay } from '../core/units';
+import { SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
 import type { MonthGoal, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
@@ -25,6 +26,12 @@ export const id = Joi.number().integer().min(1).max(2_147_483_647);
 export const day = Joi.string()
   .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('any.invalid')))
   .messages({ 'any.invalid': '{{#label}} is not a day; write it as 2026-11-05' });
+/** The ends of a window: days, or words that are worked out when it is looked at. */
+export const windowFrom = Joi.alternatives(
+  day,
+  Joi.string().pattern(/^last[1-9]\d{0,2}$/, 'last60 for the last 60 settled days'),
+);
+export const windowTo = Joi.alternatives(day, Joi.valid(SETTLED));
 export const money = Joi.number().integer().min(-9e15).max(9e15);
 export const expression = Joi.string().trim().min(1).max(500);
 export const bid = Joi.number().integer().min(0).max(1e12);
@@ -83,10 +90,11 @@ export const sumsQuery = Joi.object<SumsQuery>({
 });
 
 /** A window of an account; without days the usual one. */
-export const windowQuery = Joi.object<WindowQuery>({ account: id.required(), from: day, to: day }).and(
-  'from',
-  'to',
-);
+export const windowQuery = Joi.object<WindowQuery>({
+  account: id.required(),
+  from: windowFrom,
+  to: windowTo,
+}).and('from', 'to');
 
 export const termDaysQuery = Joi.object<
   OfAccount & { adGroup: number; term: number; from: string; to: string }
@@ -101,8 +109,8 @@ export const termDaysQuery = Joi.object<
 export const fieldQuery = Joi.object<FieldQuery>({
   account: id.required(),
   grain: Joi.string().valid('target', 'term', 'placement').default('target'),
-  from: day,
-  to: day,
+  from: windowFrom,
+  to: windowTo,
 }).and('from', 'to');
 
 const lens = Joi.string().valid(...LENS_NAMES);
@@ -146,6 +154,8 @@ export const swathRequest = Joi.object<OfAccount & Omit<Swath, 'id'>>({
   lens: lens.required(),
   conditions: Joi.array().items(Joi.string().max(1000)).max(50).required(),
   sort: Joi.string().max(200).allow('').default(''),
+  from: windowFrom.allow(null).default(null),
+  to: windowTo.allow(null).default(null),
 });
 
 export const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');

@@ -1,3 +1,4 @@
+import { addDays } from '../../src/core/units';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { FieldSumsAnswer } from '../../src/contract/api';
@@ -178,6 +179,15 @@ describe('the overview', () => {
   });
 });
 
+test('a window in words is worked out when it is looked at', async () => {
+  const windowOf = async (from?: string, to?: string) =>
+    (JSON.parse(await loadFieldSums({ account: account.id, grain: 'target', from, to })) as FieldSumsAnswer)
+      .window;
+  const usual = await windowOf();
+  expect(await windowOf('last14', 'settled')).toMatchObject({ from: addDays(usual.to, -13), to: usual.to });
+  expect(await windowOf('2026-11-01', 'settled')).toMatchObject({ from: '2026-11-01', to: usual.to });
+});
+
 describe('what is kept by hand', () => {
   test('a swath is found by its name; the same name again replaces it; removed twice it says so', async () => {
     const swath = {
@@ -185,6 +195,8 @@ describe('what is kept by hand', () => {
       lens: 'keywords' as const,
       conditions: ['clicks>=10|orders>=1'],
       sort: '-loss',
+      from: 'last14',
+      to: 'settled',
     };
     await keepSwath(THIS_MACHINE, account.id, { ...swath, conditions: [] });
     const { id } = await keepSwath(THIS_MACHINE, account.id, swath);

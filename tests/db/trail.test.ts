@@ -122,7 +122,14 @@ describe('whatever is decided leaves a line: who, what, from what, to what', () 
     expect(await newest()).toMatchObject({ what: 'write note', to: 'Wait for the new pictures.' });
     await removeNote(BEN, account, note);
     expect(await newest()).toMatchObject({ by: 'Ben', what: 'remove note', subject: `note ${note}` });
-    const swath = await keepSwath(ADA, account, { name: 's', lens: 'terms', conditions: [], sort: '' });
+    const swath = await keepSwath(ADA, account, {
+      name: 's',
+      lens: 'terms',
+      conditions: [],
+      sort: '',
+      from: null,
+      to: null,
+    });
     await removeSwath(BEN, account, swath.id);
     expect(await newest()).toMatchObject({ by: 'Ben', what: 'remove swath', subject: `swath ${swath.id}` });
     const { id: list } = await keepNegativeList(ADA, { account, list: LIST });

@@ -3,6 +3,7 @@ import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
 import { LENS_NAMES, readScope, writeScope } from '../../core/lenses';
 import type { Dimension, LensName, LensScope } from '../../core/lenses';
+import type { Swath } from '../../contract/field';
 import { useUrlState } from '../shared/urlState';
 
 export type PictureKind = 'cut' | 'bars' | 'trend' | 'histogram';
@@ -83,9 +84,17 @@ function viewActions(set: Set) {
     setMeasures: (next: NumberKey[]) => set({ measures: next.join(',') }),
     setCross: (next: { down?: Dimension; across?: Dimension; cell?: NumberKey; also?: NumberKey | null }) =>
       set(next),
-    showSwath: (swath: { lens: LensName; conditions: string[]; sort: string }) =>
+    /** A swath without a window of its own is looked at in the one that is shown. */
+    showSwath: ({ lens, conditions, sort, from, to }: Omit<Swath, 'id' | 'name'>) =>
       set(
-        { lens: swath.lens, where: swath.conditions, sort: swath.sort || null, cols: null, shape: null },
+        {
+          lens,
+          where: conditions,
+          sort: sort || null,
+          cols: null,
+          shape: null,
+          ...(from !== null && { from, to }),
+        },
         true,
       ),
   };

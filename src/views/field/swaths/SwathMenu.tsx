@@ -6,6 +6,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { writeAnyOf } from '../../../core/conditions';
 import { lensNamed } from '../../../core/lenses';
+import { formatDay } from '../../../core/units';
+import { daysOfWords } from '../../../core/windows';
 import type { Swath } from '../../../contract/field';
 import { api } from '../../shared/api';
 import type { FieldState } from '../useFieldState';
@@ -89,7 +91,11 @@ function SwathList({
         <div className="bar" key={swath.id}>
           <ListItemButton component="button" className="room" onClick={() => show(swath)}>
             <span>
-              <strong>{swath.name}</strong> <span className="faint">{lensNamed(swath.lens).label}</span>
+              <strong>{swath.name}</strong>{' '}
+              <span className="faint">
+                {lensNamed(swath.lens).label}
+                {windowText(swath)}
+              </span>
             </span>
           </ListItemButton>
           <Button aria-label={`Remove the swath ${swath.name}`} onClick={() => remove.mutate(swath.id)}>
@@ -111,6 +117,8 @@ function KeepSwath({ account, state, onKept }: { account: number; state: FieldSt
         lens: state.lens,
         conditions: state.stack.map(writeAnyOf),
         sort: writeSorts(state.sorts),
+        from: state.from,
+        to: state.to,
       }),
     onSuccess: onKept,
   });
@@ -141,4 +149,11 @@ function KeepSwath({ account, state, onKept }: { account: number; state: FieldSt
       )}
     </form>
   );
+}
+
+/** The window of a swath; nothing for whatever is shown. */
+function windowText({ from, to }: Swath): string {
+  if (from === null || to === null) return '';
+  const days = daysOfWords(from);
+  return days === null ? ` · ${formatDay(from)} – ${formatDay(to)}` : ` · last ${days} settled days`;
 }

@@ -2,8 +2,10 @@ import type { Swath } from '../../../contract/field';
 
 type ReadyMade = Omit<Swath, 'id'> & { does: string };
 
-/** Swaths that everybody starts with, in the order of the round. */
-export const READY_MADE: readonly ReadyMade[] = [
+/** They are looked at in whatever window is shown. */
+const ANY_WINDOW = { from: null, to: null };
+
+const LISTS: readonly Omit<ReadyMade, 'from' | 'to'>[] = [
   {
     name: 'Dead spend',
     lens: 'targets',
@@ -68,3 +70,6 @@ export const READY_MADE: readonly ReadyMade[] = [
     does: 'Changed here in the last 14 days: wait, or see what it did.',
   },
 ];
+
+/** Swaths that everybody starts with, in the order of the round. */
+export const READY_MADE: readonly ReadyMade[] = LISTS.map((one) => ({ ...one, ...ANY_WINDOW }));

@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
-import { addDays, daysIn, formatDay } from '../../../core/units';
+import { daysIn, formatDay } from '../../../core/units';
+import { lastDays, SETTLED } from '../../../core/windows';
 import type { AccountInfo } from '../../../contract/api';
 import { DayField } from '../kit';
 
@@ -83,7 +84,12 @@ function WindowForm({ account, shown: { from, to, unsettled }, window }: FormPro
     >
       <div>
         {LENGTHS.map((length, index) => (
-          <Button key={length} autoFocus={index === 2} onClick={() => choose(addDays(to, 1 - length), to)}>
+          <Button
+            key={length}
+            autoFocus={index === 2}
+            title={`The last ${length} settled days: a link or a swath keeps it in these words`}
+            onClick={() => choose(lastDays(length), SETTLED)}
+          >
             {length} days
           </Button>
         ))}

@@ -52,10 +52,10 @@ describe('the window', () => {
   });
 
   test.each([
-    ['7 days', ['2026-11-10', '2026-11-16']],
-    ['90 days', ['2026-08-19', '2026-11-16']],
+    ['7 days', ['last7', 'settled']],
+    ['90 days', ['last90', 'settled']],
     [/^Usual window/, [null, null]],
-  ])('can be %s, ending where it ends now', (name, window) => {
+  ])('can be %s, in words that stay true when days pass', (name, window) => {
     open();
     press(name);
     expect(chosen).toEqual([window]);
