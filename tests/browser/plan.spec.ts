@@ -13,7 +13,7 @@ import { actOf, toBidChange } from '../../src/plans/bids';
 import { reviewSettings, rowKey, toChanges } from '../../src/plans/terms';
 import type { Arranged } from '../../src/plans/terms';
 import { fieldEngine } from '../../src/views/shared/fieldEngine/fieldEngine';
-import { reviewEngine } from '../../src/views/round/terms/worker/reviewEngine';
+import { reviewEngine } from '../../src/views/shared/reviewEngine/reviewEngine';
 import { demoAccount, emptyTray, stagedIn, freshStage } from './page';
 
 test.beforeAll(freshStage);

@@ -12,7 +12,7 @@ export const terms: LensSpec<'terms'> = {
   part: 'term',
   value: 'none',
   sets: false,
-  whyNotSet: 'Search terms have no bid of their own: Round proposes keywords and negatives for them.',
+  whyNotSet: 'Search terms have no bid of their own: promote or block them below the rows.',
   pauses: null,
   shows: null,
   hasWords: true,

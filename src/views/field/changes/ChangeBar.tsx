@@ -14,6 +14,7 @@ import { USUAL_BANDS } from '../../../plans/byHand';
 import { BandsForm } from './BandsForm';
 import { PlanWords } from './PlanWords';
 import type { Staged } from '../../../plans/byHand';
+import { TermActs } from './TermActs';
 import { useHandPlan } from './useHandPlan';
 import { Choice, TextBox } from '../../shared/kit';
 import { expectedWords } from '../../shared/tray/money';
@@ -50,7 +51,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
   const [kind, setKind] = useState<StepKind>('percent');
   const [text, setText] = useState('-15');
   const [againToo, setAgainToo] = useState(false);
-  const { value, sets: isSettable, whyNotSet } = lensNamed(table.lens);
+  const { entity, value, sets: isSettable, whyNotSet } = lensNamed(table.lens);
   const steps = STEPS.filter(({ bidsOnly }) => !bidsOnly || value === 'bid');
   const chosenKind = steps.some((one) => one.kind === kind) ? kind : 'percent';
   const [bands, setBands] = useRemembered<AcosBands>('acos-bands', USUAL_BANDS);
@@ -127,7 +128,8 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
           </Button>
         </>
       )}
-      {!isSettable && <span className="faint">{whyNotSet}</span>}
+      {!isSettable && entity !== 'term' && <span className="faint">{whyNotSet}</span>}
+      {entity === 'term' && <TermActs account={account} loaded={loaded} chosen={chosen} onStage={onStage} />}
       {pausing.length > 0 && (
         <Button
           onClick={() => onStage(pausing)}

@@ -13,7 +13,7 @@ import { EvidenceName } from '../../shared/evidence/EvidenceName';
 import { StepEvidence } from '../frame/StepEvidence';
 import { Conversion } from '../../shared/evidence/Conversion';
 import { DayByDay } from '../../shared/evidence/DayByDay';
-import type { ReviewEngine } from './worker/reviewEngine';
+import type { ReviewEngine } from '../../shared/reviewEngine/reviewEngine';
 import type { LoadedReview, ReviewSettings, RowDetail } from '../../../plans/terms';
 
 interface EvidencePanelProps {

@@ -1,25 +1,8 @@
-import type { Remote } from 'comlink';
 import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
 import type { AccountInfo } from '../../../contract/api';
-import { readerLocale } from '../../shared/reader';
-import { pageWorker } from '../../shared/worker/pageWorker';
 import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/terms';
-import type { ReviewEngine } from './worker/reviewEngine';
-
-let engine: Remote<ReviewEngine> | null = null;
-
-/** The page's one engine of reviews: its worker keeps the window's columns. */
-function pageReview(): Remote<ReviewEngine> {
-  engine ??= pageWorker<ReviewEngine>(
-    () =>
-      new Worker(new URL('./worker/review.worker.ts', import.meta.url), {
-        type: 'module',
-        name: readerLocale(),
-      }),
-  );
-  return engine;
-}
+import { pageReview } from '../../shared/reviewEngine/pageReview';
 
 /** The search terms of a window, loaded into the worker. */
 export function useReview(account: AccountInfo | undefined, from: string | null, to: string | null) {

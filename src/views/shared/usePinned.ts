@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api } from '../../shared/api';
+import { api } from './api';
 
 interface Pinning {
   productId: number;

@@ -1,5 +1,5 @@
-import type { StepName } from '../../../../contract/review';
-import { askSuggestions, keptReview } from '../../../../plans/terms';
+import type { StepName } from '../../../contract/review';
+import { askSuggestions, keptReview } from '../../../plans/terms';
 import type {
   Arranged,
   ArrangeRequest,
@@ -8,9 +8,9 @@ import type {
   Proposal,
   ReviewSettings,
   RowDetail,
-} from '../../../../plans/terms';
-import { api } from '../../../shared/api';
-import { keptLoads } from '../../../shared/worker/keptLoads';
+} from '../../../plans/terms';
+import { api } from '../api';
+import { keptLoads } from '../worker/keptLoads';
 
 /** So many windows are kept. */
 const KEPT = 2;

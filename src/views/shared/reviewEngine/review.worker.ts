@@ -1,4 +1,4 @@
-import { exposeEngine } from '../../../shared/worker/engineWorker';
+import { exposeEngine } from '../worker/engineWorker';
 import { reviewEngine } from './reviewEngine';
 
 // The review's computation, off the page's own thread.

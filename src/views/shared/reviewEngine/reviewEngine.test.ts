@@ -1,14 +1,14 @@
 import { beforeEach, describe, expect, test } from 'vitest';
-import { aReview } from '../../../../../tests/make/review';
-import { anExactKeyword, aRoute, aStructure, EXACT } from '../../../../../tests/make/terms';
-import type { TermSpec } from '../../../../../tests/make/terms';
-import type { NewTarget } from '../../../../contract/field';
-import type { ReviewData } from '../../../../contract/review';
-import { readCondition } from '../../../../core/conditions';
+import { aReview } from '../../../../tests/make/review';
+import { anExactKeyword, aRoute, aStructure, EXACT } from '../../../../tests/make/terms';
+import type { TermSpec } from '../../../../tests/make/terms';
+import type { NewTarget } from '../../../contract/field';
+import type { ReviewData } from '../../../contract/review';
+import { readCondition } from '../../../core/conditions';
 import { reviewEngine } from './reviewEngine';
 import type { ReviewEngine } from './reviewEngine';
-import { rowKey } from '../../../../plans/terms';
-import type { ArrangeRequest, LoadedReview } from '../../../../plans/terms';
+import { rowKey } from '../../../plans/terms';
+import type { ArrangeRequest, LoadedReview } from '../../../plans/terms';
 
 const TERMS: TermSpec[] = [
   { term: 'fermentation weights', clicks: 1000, orders: 100, spend: 400, sales: 2000 },
