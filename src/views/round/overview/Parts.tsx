@@ -88,7 +88,7 @@ export function Standings({
                 <TableCell>
                   <span className={className}>{sign}</span>{' '}
                   <PlaceLink
-                    href={fieldLink(`lens=keywords&where=${encodeURIComponent(`standing=${standing}`)}`)}
+                    href={fieldLink(`lens=targets&where=${encodeURIComponent(`standing=${standing}`)}`)}
                   >
                     {label}
                   </PlaceLink>
