@@ -3,7 +3,7 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { GRADES, lensNamed, showingAt } from '../../../core/lenses';
 import type { Level, LensTable } from '../../../core/lenses';
-import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { DASH, formatMoney, formatNumber, formatShare } from '../../../core/units';
 import { EvidenceMark, StandingMark } from '../../shared/evidence/marks';
 import { Facts } from '../../shared/kit';
 
@@ -68,11 +68,9 @@ export function Money({ table, row, currency, days }: MoneyProps) {
             </TableCell>
           </TableRow>
           <TableRow>
-            <TableCell className="faint">
-              Shown a day{usualWords(showing.daily.usual, (value) => formatCount(Math.round(value)))}
-            </TableCell>
+            <TableCell className="faint">Shown a day{usualWords(showing.daily.usual, writeDaily)}</TableCell>
             <TableCell className="figure">
-              {formatCount(Math.round(showing.daily.value))} <LevelWord level={showing.daily.level} />
+              {writeDaily(showing.daily.value)} <LevelWord level={showing.daily.level} />
             </TableCell>
           </TableRow>
           <TableRow>
@@ -90,6 +88,9 @@ export function Money({ table, row, currency, days }: MoneyProps) {
     </>
   );
 }
+
+/** Rare ones are told with a digit: half of all terms are shown less than once a day. */
+const writeDaily = (value: number) => formatNumber(value, value < 10 ? 1 : 0);
 
 const usualWords = (usual: number | null, write: (value: number) => string) =>
   usual === null ? '' : ` (usual here ${write(usual)})`;
