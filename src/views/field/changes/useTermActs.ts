@@ -9,7 +9,6 @@ import { joinChanges, reviewSettings, toChanges } from '../../../plans/terms';
 import { api } from '../../shared/api';
 import { pageReview } from '../../shared/reviewEngine/pageReview';
 import { countWords } from '../../shared/rowRequest';
-import { usePinned } from '../../shared/usePinned';
 import { useTell } from '../../shared/useTell';
 
 interface TermActsAsked {
@@ -25,7 +24,6 @@ export function useTermActs({ account, loaded, chosen, onStage }: TermActsAsked)
   const { table, window } = loaded;
   const tell = useTell();
   const client = useQueryClient();
-  const pinned = usePinned(account.id);
   const lists = useQuery({
     queryKey: ['negative-lists', account.id, 'field'],
     queryFn: () => api.negativeLists(account.id),
@@ -90,18 +88,32 @@ export function useTermActs({ account, loaded, chosen, onStage }: TermActsAsked)
     onError,
     onSettled: () => client.invalidateQueries({ queryKey: ['negative-lists', account.id] }),
   });
+  const pin = useMutation({
+    mutationFn: async () => {
+      const known = new Map(chosen.map((row) => [table.name[row], table.productId[row]]));
+      const pinnable = [...known].filter(([, productId]) => productId !== 0);
+      for (const [term, productId] of pinnable) await api.pinTerm(account.id, productId, term);
+      return { pinned: pinnable.length, left: known.size - pinnable.length };
+    },
+    onSuccess: ({ pinned, left }) => {
+      if (pinned > 0)
+        tell(
+          `${countWords(table.lens, pinned)} pinned to the core list of ${pinned === 1 ? 'its' : 'their'} product.`,
+        );
+      if (left > 0)
+        tell(`${countWords(table.lens, left)} of ad groups without one product cannot be pinned.`, {
+          kind: 'warning',
+        });
+    },
+    onError,
+    onSettled: () => client.invalidateQueries({ queryKey: ['pinned-terms', account.id] }),
+  });
   return {
     promote: () => propose.mutate('harvest'),
     block: () => propose.mutate('negatives'),
-    isBusy: propose.isPending || putOn.isPending,
+    isBusy: propose.isPending || putOn.isPending || pin.isPending,
     lists: lists.data?.lists ?? [],
     putOn: (list: NegativeListInfo) => putOn.mutate(list),
-    pin: () => {
-      const known = new Map(chosen.map((row) => [table.name[row], table.productId[row]]));
-      for (const [term, productId] of known) if (productId !== 0) pinned.pin(productId, term);
-      tell(
-        `${countWords(table.lens, known.size)} pinned to the core list of ${known.size === 1 ? 'its' : 'their'} product.`,
-      );
-    },
+    pin: () => pin.mutate(),
   };
 }

@@ -12,7 +12,7 @@ import { ProductChoice } from '../ProductChoice';
 import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { CoreRow } from './CoreRow';
-import { usePinned } from '../../shared/usePinned';
+import { usePinned } from './usePinned';
 import { Facts, TextBox } from '../../shared/kit';
 
 /** The terms that matter for a product: each with its home, the share of its clicks that gets there, and what leaks elsewhere. */
