@@ -37,6 +37,13 @@ describe('what comes in at an endpoint is checked', () => {
       { account: '1', grain: 'term', from: '2026-02-30', to: '2026-03-01' },
       ['from'],
     ],
+    ['a window in words', schemas.windowQuery, { account: 1, from: 'last60', to: 'settled' }, []],
+    [
+      'a window in other words',
+      schemas.windowQuery,
+      { account: 1, from: 'last0', to: 'now' },
+      ['from', 'to'],
+    ],
     ['a window with one end', schemas.windowQuery, { account: 1, from: '2026-01-01' }, ['']],
     ['an import of another kind', schemas.importQuery, { account: 1, kind: 'weather' }, ['kind']],
     ['an account that is no number', schemas.accountQuery, { account: '1; drop table' }, ['account']],

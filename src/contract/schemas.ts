@@ -4,7 +4,7 @@ import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import { LENS_NAMES } from '../core/lenses';
 import { isDay } from '../core/units';
-import { SETTLED } from '../core/windows';
+import { daysOfWords, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
 import type { MonthGoal, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
@@ -23,15 +23,22 @@ import type {
 import { isTimeZone } from './timeZone';
 
 export const id = Joi.number().integer().min(1).max(2_147_483_647);
-export const day = Joi.string()
-  .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('any.invalid')))
-  .messages({ 'any.invalid': '{{#label}} is not a day; write it as 2026-11-05' });
+/** A text that a rule takes; else its field is told what to write. */
+const text = (isGood: (value: string) => boolean, what: string) =>
+  Joi.string()
+    .custom((value: string, helpers) => (isGood(value) ? value : helpers.error('any.invalid')))
+    .messages({ 'any.invalid': `{{#label}} ${what}` });
+
+export const day = text(isDay, 'is not a day; write it as 2026-11-05');
 /** The ends of a window: days, or words that are worked out when it is looked at. */
-export const windowFrom = Joi.alternatives(
-  day,
-  Joi.string().pattern(/^last[1-9]\d{0,2}$/, 'last60 for the last 60 settled days'),
+export const windowFrom = text(
+  (value) => isDay(value) || daysOfWords(value) !== null,
+  'is not a day; write it as 2026-11-05, or as last60 for the last 60 settled days',
 );
-export const windowTo = Joi.alternatives(day, Joi.valid(SETTLED));
+export const windowTo = text(
+  (value) => isDay(value) || value === SETTLED,
+  'is not a day; write it as 2026-11-05, or as settled for the last settled one',
+);
 export const money = Joi.number().integer().min(-9e15).max(9e15);
 export const expression = Joi.string().trim().min(1).max(500);
 export const bid = Joi.number().integer().min(0).max(1e12);
