@@ -39,7 +39,7 @@ export function pageWorker<T extends object>(
   function held(): Held<T> {
     if (current) return current;
     const worker = start();
-    const own: Held<T> = { worker, engine: wrap<T>(worker), waiting: new Set(), heard: 0 };
+    const own: Held<T> = { worker, engine: wrap<T>(worker), waiting: new Set(), unanswered: 0 };
     worker.addEventListener('error', (event) => {
       const { message } = event as ErrorEvent;
       giveUp(own, `The computation stopped${message ? `: ${message}` : ''}.`);
@@ -59,19 +59,22 @@ export function pageWorker<T extends object>(
     own.waiting.clear();
   }
 
-  /** Asks for a sign of life as long as anybody waits. */
+  /**
+   * Asks for a sign of life as long as anybody waits. Silence is counted in questions asked, not by the clock: a page that slept, or was
+   * busy itself, has not listened meanwhile and may not blame the worker for it.
+   */
   function watch(own: Held<T>): void {
-    own.heard = performance.now();
+    own.unanswered = 0;
     own.timer ??= setInterval(() => {
       if (own.waiting.size === 0) {
         clearInterval(own.timer);
         own.timer = undefined;
-      } else if (performance.now() - own.heard > silentMs)
+      } else if (own.unanswered * pingMs > silentMs)
         giveUp(own, `The computation has not answered for ${Math.round(silentMs / 1000)} seconds.`);
-      else
-        void (own.engine as unknown as { ping: () => Promise<true> })
-          .ping()
-          .then(() => (own.heard = performance.now()));
+      else {
+        own.unanswered += 1;
+        void (own.engine as unknown as { ping: () => Promise<true> }).ping().then(() => (own.unanswered = 0));
+      }
     }, pingMs);
   }
 
@@ -102,7 +105,7 @@ interface Held<T> {
   engine: Remote<T>;
   /** Fails a question that waits. */
   waiting: Set<(error: Error) => void>;
-  /** When a sign of life was last heard, ms. */
-  heard: number;
+  /** Signs of life asked for since one was last heard. */
+  unanswered: number;
   timer?: ReturnType<typeof setInterval>;
 }
