@@ -6,7 +6,7 @@ import type { Goal } from '../core/goals';
 import type { ImportKind, ReportField, ReportKind } from './reportFields';
 import type { ChangeState, MarketLimits } from '../core/changes';
 import type { Sums } from '../core/measures';
-import type { ComparedWindow } from '../core/windows';
+import type { ComparedWindow, SettledWindow, Window } from '../core/windows';
 
 export type { ChangeState };
 
@@ -26,6 +26,8 @@ export interface AccountInfo {
   today: string;
   firstDay: string | null;
   lastDay: string | null;
+  /** Days whose figures came summed: nothing is known of one of them alone. */
+  sums: Window[];
   /** What the account's market accepts. */
   limits: MarketLimits;
   /** What the market lets the account do; null for accounts fed by files. */
@@ -62,6 +64,14 @@ export interface ImportAnswer {
   /** Heading -> field. */
   matched: Record<string, string>;
   headings: string[];
+  /** Headings whose columns were not read, although nobody chose to leave them out. */
+  unread: string[];
+  /** The first lines of the file, cells shortened; empty in lists of imports. */
+  firstLines: string[][];
+  /** Which of them holds the headings, from 1. */
+  headingLine: number | null;
+  /** Whether the file tells no days, so that they may be said for it: it sums up a period. */
+  asksPeriod: boolean;
   /** The fields that this kind of file can have. */
   fields: ReportField[];
   bytesRead: number;
@@ -71,6 +81,13 @@ export interface ImportAnswer {
   startedAt: string;
   finishedAt: string | null;
   message: string;
+}
+
+/** Days of a report whose figures came summed: nothing is known of one of them alone. */
+export interface SummedInfo {
+  kind: ReportKind;
+  from: string;
+  to: string;
 }
 
 /** Long work in the background. */
@@ -152,7 +169,7 @@ export interface GoalsAnswer {
 
 /** Sums of the field's rows over a window and the one before it, as columns of equal length. Money in micros. */
 export interface FieldSumsAnswer {
-  window: { from: string; to: string; unsettled: string[] };
+  window: SettledWindow;
   before: ComparedWindow;
   /** Rows without a click that were left out because there are too many of them. */
   without: { rows: number; impressions: number };

@@ -3,7 +3,7 @@ import type { Change } from '../core/changes';
 import type { KeywordMatch } from '../core/matching';
 import type { LensName } from '../core/lenses';
 import type { Sums } from '../core/measures';
-import type { ComparedWindow } from '../core/windows';
+import type { ComparedWindow, SettledWindow } from '../core/windows';
 
 /** Rows of a lens: ids of targets, campaigns, ad groups or products; `parts` are their terms, or placements (0-2). */
 export interface RowsRequest {
@@ -83,7 +83,7 @@ export type OverviewDay = Sums & { day: string; totalSales: number | null };
 
 /** The whole account over a window and the one before it, beyond what its targets tell. Money in micros. */
 export interface OverviewAnswer {
-  window: { from: string; to: string; unsettled: string[] };
+  window: SettledWindow;
   before: ComparedWindow;
   /** Every day from the start of the window before to the last with data, and of the present month. */
   days: OverviewDay[];

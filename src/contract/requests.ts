@@ -1,6 +1,6 @@
 // What endpoints are asked with, beyond the requests that belong to one topic.
 import type { NewTarget } from './field';
-import type { ImportKind } from './reportFields';
+import type { ImportKind, ReportKind } from './reportFields';
 
 export interface OfAccount {
   account: number;
@@ -20,6 +20,17 @@ export interface AccountChange {
 export interface ImportQuery extends OfAccount {
   kind: ImportKind;
   name?: string;
+  /** Which line with text holds the headings, from 1. */
+  headingLine?: number;
+  /** The days that the rows of a file without days sum up. */
+  from?: string;
+  to?: string;
+}
+
+/** A sum over several days, by its first one. */
+export interface SummedQuery extends OfAccount {
+  kind: ReportKind;
+  from: string;
 }
 
 /** By what sums are grouped. */

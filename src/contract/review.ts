@@ -1,4 +1,5 @@
 // What a review of search terms gets from the server. Money in micros.
+import type { SettledWindow } from '../core/windows';
 import type { Sums } from '../core/measures';
 import type { NegativeList } from '../core/negatives';
 import type { Route } from '../core/routes';
@@ -60,7 +61,7 @@ export const isBidStep = (step: string): step is BidStepName =>
 /** Everything that a review of search terms needs. */
 export interface ReviewData {
   account: AccountInfo;
-  window: { from: string; to: string; unsettled: string[] };
+  window: SettledWindow;
   /** How many settled days count for estimates. */
   historyDays: number;
   structure: Structure;

@@ -15,6 +15,7 @@ import type {
   HistoryQuery,
   ImportQuery,
   OfAccount,
+  SummedQuery,
   SuggestRequest,
   SumsQuery,
   TableToWrite,
@@ -73,6 +74,22 @@ export const importQuery = Joi.object<ImportQuery>({
     .valid(...REPORT_KINDS, ...TABLE_KINDS)
     .required(),
   name: Joi.string().max(200).truncate().allow(''),
+  headingLine: Joi.number().integer().min(1).max(30),
+  from: day,
+  to: day,
+})
+  .and('from', 'to')
+  .custom((query: ImportQuery, helpers) =>
+    (query.from ?? '') > (query.to ?? '') ? helpers.error('any.invalid') : query,
+  )
+  .messages({ 'any.invalid': 'The period ends (to) before it begins (from)' });
+
+export const summedQuery = Joi.object<SummedQuery>({
+  account: id.required(),
+  kind: Joi.string()
+    .valid(...REPORT_KINDS)
+    .required(),
+  from: day.required(),
 });
 
 export const idPath = Joi.object<{ id: number }>({ id: Joi.number().integer().min(1).max(9e15).required() });

@@ -5,6 +5,7 @@ import type { ImportKind } from '../../src/contract/reportFields';
 import { findImport, listRefused } from '../../src/db/queries/imports';
 import { readSums } from '../../src/db/queries/sums';
 import { db } from '../../src/server/context/context';
+import type { GivenFile } from '../../src/server/imports/givenFile';
 import { takeIn as takeInAny } from '../../src/server/imports/takeIn';
 import { takeInReport } from '../../src/server/imports/takeInReport';
 import { inPieces } from '../make/report';
@@ -52,10 +53,16 @@ export async function sumsOf(account: AccountRow) {
 }
 
 /** Takes in a file of any kind and returns what became of it. */
-export async function take(account: AccountRow, kind: ImportKind, file: string | Uint8Array) {
+export async function take(
+  account: AccountRow,
+  kind: ImportKind,
+  file: string | Uint8Array,
+  said: Partial<GivenFile> = {},
+) {
   const importId = await takeInAny(THIS_MACHINE, account, kind, inPieces(file, 4096), {
     name: 'file',
     bytes: null,
+    ...said,
   });
   const lines = (await listRefused(db(), importId)).map(({ line, reason }) => ({ line, reason }));
   return { ...(await findImport(db(), importId))!, lines };

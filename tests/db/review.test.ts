@@ -63,7 +63,12 @@ afterAll(closeContext);
 describe('a review', () => {
   test('covers thirty settled days, and names what it leaves out', async () => {
     const { window } = await loadReview(account.id);
-    expect(window).toEqual({ from: '2026-10-21', to: '2026-11-19', unsettled: ['2026-11-20', '2026-11-21'] });
+    expect(window).toEqual({
+      from: '2026-10-21',
+      to: '2026-11-19',
+      unsettled: ['2026-11-20', '2026-11-21'],
+      sums: [],
+    });
   });
 
   test('has one row for each term in each ad group, with the target that brought most clicks', async () => {

@@ -11,7 +11,7 @@ export function aFieldAnswer(rows: Record<string, number>[], texts: string[] = [
     ...FIGURES.map((key) => `${key}Before`),
   ];
   return {
-    window: { from: '2026-10-16', to: '2026-11-14', unsettled: [] },
+    window: { from: '2026-10-16', to: '2026-11-14', unsettled: [], sums: [] },
     before: { from: '2026-09-16', to: '2026-10-15', isCovered: true },
     without: { rows: 0, impressions: 0 },
     totals: null,

@@ -16,6 +16,7 @@ export const anAccountInfo = (over: Partial<AccountInfo> = {}): AccountInfo => (
   connected: true,
   today: '2026-11-23',
   firstDay: '2026-09-24',
+  sums: [],
   lastDay: '2026-11-22',
   limits: USUAL_LIMITS,
   options: null,
@@ -34,7 +35,7 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
   );
   return {
     account: anAccountInfo(),
-    window: { from: '2026-10-21', to: '2026-11-19', unsettled: [] },
+    window: { from: '2026-10-21', to: '2026-11-19', unsettled: [], sums: [] },
     structure: aStructure(),
     margins: [],
     routes: [],

@@ -45,7 +45,7 @@ const WORDINGS: Record<ReportField, string[]> = {
   budget: ['budget', 'daily budget'],
   adGroupState: ['ad group state', 'ad group status'],
   defaultBid: ['default bid', 'ad group bid'],
-  bid: ['bid', 'target bid', 'keyword bid', 'max bid'],
+  bid: ['bid', 'target bid', 'keyword bid', 'max bid', 'max cpc', 'maximum cpc'],
   state: ['state', 'status', 'target state'],
 };
 
@@ -72,8 +72,8 @@ export interface HeadingMatch {
   columns: Partial<Record<ReportField, number>>;
   /** Required fields that no heading was found for. */
   missing: ReportField[];
-  /** Headings that no field was found for; their columns are not read. */
-  ignored: string[];
+  /** Headings that no field was found for and that nobody chose to leave out; their columns are not read. */
+  unread: string[];
 }
 
 /** What heads a file: the fields it can have, and those it must have. */
@@ -93,6 +93,7 @@ export function fieldsOf(spec: ReportSpec | HeadingSpec): ReportField[] {
     ...spec.placeNames,
     ...(spec.detail === null ? [] : [spec.detail]),
     ...spec.figures.map(({ field }) => field),
+    ...spec.structure,
   ]);
   return FIELDS.filter((field) => wanted.has(field));
 }
@@ -131,6 +132,8 @@ export function matchHeadings(
     missing: spec.required
       .filter((choice) => choice.every((field) => columns[field] === undefined))
       .map(([first]) => first),
-    ignored: headings.filter((_, column) => !used.has(column)),
+    unread: headings.filter(
+      (heading, column) => heading !== '' && !used.has(column) && byHand[heading] !== '',
+    ),
   };
 }

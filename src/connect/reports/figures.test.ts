@@ -84,7 +84,7 @@ describe('days', () => {
 
 describe('headings', () => {
   test('are matched whatever their case, order, brackets and attribution window', () => {
-    const { columns, missing, ignored } = matchHeadings(REPORT_SPECS.terms, [
+    const { columns, missing, unread } = matchHeadings(REPORT_SPECS.terms, [
       'Total Sales (EUR), 14 days',
       'DATE',
       'campaign name',
@@ -108,7 +108,7 @@ describe('headings', () => {
       spend: 7,
       orders: 8,
     });
-    expect(ignored).toEqual(['Portfolio']);
+    expect(unread).toEqual(['Portfolio']);
   });
 
   test('chosen by hand go before the wordings, and can be left out', () => {

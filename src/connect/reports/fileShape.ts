@@ -22,8 +22,11 @@ const AMOUNTS: ReportField[] = [
   'budget',
 ];
 const DELIMITERS = [',', ';', '\t', '|'];
-/** Headings may stand below a few lines of title. */
+/** Headings may stand below a few lines of title; ones that were met before, or are pointed at, below some more. */
 const LINES_TO_SEARCH = 10;
+export const LINES_TO_CHOOSE = 30;
+/** What is kept of the first lines, so that the one with the headings can be pointed at: cells of a line, characters of a cell. */
+const [MOST_CELLS, MOST_CHARACTERS] = [12, 60];
 
 /** What the beginning of a file tells about the whole. */
 export interface FileShape {
@@ -32,13 +35,27 @@ export interface FileShape {
   /** Number of records before the headings. */
   skip: number;
   mark: DecimalMark;
+  /** The first records, shortened. */
+  firstLines: string[][];
+}
+
+/** What is known of a file's headings beside the file. */
+export interface HeadingHints {
+  /** Which record holds the headings, from 1: somebody pointed at it. */
+  headingLine?: number;
+  /** Sets of headings that were matched before (`headingSet`). */
+  met?: ReadonlySet<string>;
 }
 
 /**
  * Finds delimiter, headings and decimal mark from the first text of a file.
- * @throws MowingError when the text is empty or a web page
+ * @throws MowingError when the text is empty or a web page, or has no such line of headings
  */
-export function findShape(spec: ReportSpec | HeadingSpec, sample: string): FileShape {
+export function findShape(
+  spec: ReportSpec | HeadingSpec,
+  sample: string,
+  hints: HeadingHints = {},
+): FileShape {
   const start = sample.trimStart().slice(0, 200).toLowerCase();
   if (start === '')
     throw new MowingError(
@@ -52,13 +69,16 @@ export function findShape(spec: ReportSpec | HeadingSpec, sample: string): FileS
     );
   const delimiter = findDelimiter(sample);
   const records = sampleRecords(sample, delimiter);
-  const skip = findHeadings(spec, records);
+  const skip = findHeadings(spec, records, hints);
   const headings = (records[skip] ?? []).map((heading) => heading.trim());
   return {
     delimiter,
     headings,
     skip,
     mark: findDecimalMark(amountSamples(spec, records.slice(skip + 1), headings), delimiter),
+    firstLines: records
+      .slice(0, LINES_TO_CHOOSE)
+      .map((fields) => fields.slice(0, MOST_CELLS).map((cell) => cell.trim().slice(0, MOST_CHARACTERS))),
   };
 }
 
@@ -83,7 +103,21 @@ function sampleRecords(sample: string, delimiter: string): string[][] {
   return records.slice(0, 500);
 }
 
-function findHeadings(spec: ReportSpec | HeadingSpec, records: string[][]): number {
+function findHeadings(
+  spec: ReportSpec | HeadingSpec,
+  records: string[][],
+  { headingLine, met }: HeadingHints,
+): number {
+  if (headingLine !== undefined) {
+    if (headingLine > records.length)
+      throw new MowingError(
+        'unreadable-file',
+        `The file has ${records.length} lines with text, so line ${headingLine} cannot hold its headings. Nothing was taken in.`,
+      );
+    return headingLine - 1;
+  }
+  const known = records.slice(0, LINES_TO_CHOOSE).findIndex((fields) => met?.has(headingSet(fields)));
+  if (known >= 0) return known;
   const matched = (fields: string[]) => Object.keys(matchHeadings(spec, fields).columns).length;
   let best = 0;
   const count = Math.min(records.length, LINES_TO_SEARCH);

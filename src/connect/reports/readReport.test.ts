@@ -2,16 +2,21 @@ import { describe, expect, test } from 'vitest';
 import type { ReportKind } from '../../contract/reportFields';
 import { aReport, aReportRow, HEADINGS, inPieces } from '../../../tests/make/report';
 import { readReport, REPORT_SPECS } from '.';
-import type { ReportRow } from '.';
+import type { FileHints, ReportRow } from '.';
 
-async function read(file: string | Uint8Array, size?: number, kind: ReportKind = 'terms') {
+async function read(
+  file: string | Uint8Array,
+  size?: number,
+  kind: ReportKind = 'terms',
+  hints: Partial<FileHints> = {},
+) {
   const rows: ReportRow[] = [];
   const refused: { line: number; reason: string }[] = [];
   const result = await readReport(inPieces(file, size), {
     spec: REPORT_SPECS[kind],
     currency: 'EUR',
     lastDay: '2026-11-23',
-    recallMatch: async () => ({}),
+    hints: { matches: new Map(), ...hints },
     onHeadings: async () => true,
     onRow: (row) => {
       rows.push(row);
@@ -24,6 +29,8 @@ async function read(file: string | Uint8Array, size?: number, kind: ReportKind =
         place: rows[place - 1].place,
         detail: rows[detail - 1].detail,
         figures: [...figures],
+        span: null,
+        values: null,
       }),
     onPiece: async () => {},
     onRefused: (line, reason) => refused.push({ line, reason }),
@@ -155,12 +162,14 @@ describe('bad rows are refused with their line and reason, good ones kept', () =
     expect(refused).toEqual([{ line: 3, reason }]);
   });
 
-  test('a row that covers several days is not a day', async () => {
-    const file = aReport({
-      headings: HEADINGS.replace('Currency', 'End date'),
-      rows: [aReportRow({ currency: '2026-10-11' })],
-    });
-    expect((await read(file)).refused[0].reason).toContain('one row for each day');
+  test('a row that covers several days stands for them on their middle one, but a rank cannot', async () => {
+    const headings = HEADINGS.replace('Currency', 'End date');
+    const [one, wrong] = [aReportRow({ currency: '2026-10-11' }), aReportRow({ currency: '2026-10-01' })];
+    const { rows, refused } = await read(aReport({ headings, rows: [one, wrong] }));
+    expect(rows).toMatchObject([{ day: '2026-10-08', span: { from: '2026-10-05', to: '2026-10-11' } }]);
+    expect(refused[0].reason).toContain('before it begins');
+    const ranks = 'Date,End date,Item code,Search term,Organic rank\n2026-10-05,2026-10-11,B01,jar,4\n';
+    expect((await read(ranks, 7, 'ranks')).refused[0].reason).toContain('cannot be summed');
   });
 });
 

@@ -1,8 +1,9 @@
 import { MowingError } from '../../contract/mowingError';
 import type { Day } from '../../core/units';
+import type { Window } from '../../core/windows';
 import type { ReportField } from '../../contract/reportFields';
 import type { HeadingMatch } from './fields';
-import { findShape, matchShape } from './fileShape';
+import { findShape, headingSet, matchShape } from './fileShape';
 import type { FileShape } from './fileShape';
 import { KnownRows } from './knownRows';
 import type { KnownRow, RowNumbers } from './knownRows';
@@ -18,13 +19,21 @@ const LINE_END = 10;
 /** A line longer than this is given to the record reader as it is, which refuses it. */
 const LONGEST_LINE = 262_144;
 
+/** What is known of a file beside its bytes. */
+export interface FileHints {
+  headingLine?: number;
+  /** The period that the rows of a file without days are summed over. */
+  period?: Window;
+  /** Matches chosen earlier, by set of headings. */
+  matches: ReadonlyMap<string, Record<string, ReportField | ''>>;
+}
+
 /** What reading a report asks of its caller, and tells it. */
 export interface ReportReceiver {
   spec: ReportSpec;
   currency: string;
   lastDay: Day;
-  /** Matches chosen earlier for these headings. */
-  recallMatch: (headings: string[]) => Promise<Record<string, ReportField | ''>>;
+  hints: FileHints;
   /** Called once before the rows; false = stop reading (the headings have to be matched first). */
   onHeadings: (shape: FileShape, match: HeadingMatch) => Promise<boolean>;
   /** One good row with its line; answers with the numbers under which its place and detail are known from now on. */
@@ -86,8 +95,25 @@ async function openRows(
   decoder: FileDecoder,
   receiver: ReportReceiver,
 ): Promise<Rows | 'needs-mapping'> {
-  const shape = findShape(receiver.spec, sample);
-  const match = matchShape(receiver.spec, shape, await receiver.recallMatch(shape.headings));
+  const { spec, hints } = receiver;
+  const { headingLine, matches, period } = hints;
+  const shape = findShape(spec, sample, { headingLine, met: new Set(matches.keys()) });
+  const chosen = matches.get(headingSet(shape.headings)) ?? {};
+  const wanted =
+    period === undefined ? spec : { ...spec, required: spec.required.filter(([first]) => first !== 'day') };
+  const match = matchShape(wanted, shape, chosen);
+  if (period !== undefined && period.to > receiver.lastDay)
+    throw new MowingError(
+      'bad-request',
+      `The period ends on ${period.to}, which has not come yet (today is ${receiver.lastDay}). Nothing was taken in.`,
+    );
+  if (period !== undefined && !spec.canBeSummed)
+    throw new MowingError('bad-request', `${spec.label} cannot be summed. Fetch the report by day.`);
+  if (period !== undefined && match.columns.day !== undefined)
+    throw new MowingError(
+      'unreadable-file',
+      `The file tells its days itself, under “${shape.headings[match.columns.day]}”. Nothing was taken in. Import it without a period.`,
+    );
   if (!(await receiver.onHeadings(shape, match)) || match.missing.length > 0) return 'needs-mapping';
   const rows = new Rows(shape, match, decoder, receiver);
   rows.reader.push(sample);
@@ -104,6 +130,7 @@ class Rows {
   /** Bytes of a line whose end has not come yet. */
   private rest: Uint8Array = new Uint8Array();
   private readonly known: KnownRows;
+  private readonly isQuick: boolean;
   private readonly shape: FileShape;
   private readonly receiver: ReportReceiver;
   private readonly decoder: FileDecoder;
@@ -115,8 +142,11 @@ class Rows {
     const { spec, currency, lastDay } = receiver;
     const { delimiter, mark } = shape;
     const rules = { spec, columns: match.columns, width: shape.headings.length, mark, currency };
-    const readRow = reportRowReader({ ...rules, lastDay });
+    const readRow = reportRowReader({ ...rules, lastDay, period: receiver.hints.period });
     this.known = new KnownRows({ ...rules, delimiter });
+    // The quick lane reads neither what a row says of bids and states nor files without days.
+    this.isQuick =
+      match.columns.day !== undefined && spec.structure.every((field) => match.columns[field] === undefined);
     this.reader = new RecordReader(shape.delimiter, (fields, line) => {
       this.records += 1;
       if (this.records <= shape.skip + 1) return;
@@ -124,7 +154,8 @@ class Rows {
       this.last = { line, width: fields.length };
       const row = readRow(fields);
       if ('reason' in row) return receiver.onRefused(line, row.reason, fields);
-      this.taken = { day: row.day, numbers: receiver.onRow(row, line) };
+      const numbers = receiver.onRow(row, line);
+      if (row.span === null) this.taken = { day: row.day, numbers };
     });
   }
 
@@ -142,7 +173,7 @@ class Rows {
   }
 
   private line(data: Uint8Array, start: number, end: number) {
-    const row = this.reader.isOpen ? null : this.known.read(data, start, end);
+    const row = this.reader.isOpen || !this.isQuick ? null : this.known.read(data, start, end);
     if (row !== null) {
       this.read += 1;
       this.receiver.onKnownRow(row, this.reader.passLine());
@@ -152,7 +183,8 @@ class Rows {
     this.taken = null;
     this.reader.push(this.decoder.push(data.subarray(start, end + 1)));
     const taken = this.taken as { day: Day; numbers: RowNumbers } | null;
-    if (isWhole && taken !== null) this.known.learn(data, start, end, taken.day, taken.numbers);
+    if (isWhole && this.isQuick && taken !== null)
+      this.known.learn(data, start, end, taken.day, taken.numbers);
   }
 
   private pushRest() {

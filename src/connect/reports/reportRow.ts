@@ -1,13 +1,17 @@
+import { middleDay } from '../../core/windows';
+import type { Window } from '../../core/windows';
 import type { Day } from '../../core/units';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
 import { parseAmount, parseCount, parseDay, shorten } from './figures';
+import { readStructure } from './structure';
 import type { DecimalMark, Fault } from './figures';
 import { placeFields } from './reportSpec';
 import type { ReportSpec } from './reportSpec';
 
 /** One good row of a report. */
 export interface ReportRow {
+  /** Of a row that sums up several days: the one in their middle. */
   day: Day;
   /** Texts that name the place, in the order of `placeFields`; empty where the report has none. */
   place: string[];
@@ -15,6 +19,10 @@ export interface ReportRow {
   detail: string | number | null;
   /** In the order of the kind's figures; amounts in micros. */
   figures: number[];
+  /** The days that the row sums up; null for a row of one day. */
+  span: Window | null;
+  /** What the row says of bids, budgets (micros) and states, in the order of the kind's structure; null where nothing. */
+  values: (string | number | null)[] | null;
 }
 
 /** How the rows of one file are to be read. */
@@ -27,6 +35,8 @@ export interface RowRules {
   currency: string;
   /** Last day that a report can speak of. */
   lastDay: Day;
+  /** The days that every row sums up, where the file does not tell. */
+  period?: Window;
 }
 
 const LONGEST_TEXT = 500;
@@ -53,10 +63,9 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
   return (fields) => {
     if (fields.length !== rules.width)
       return { reason: `The row has ${fields.length} columns; the headings have ${rules.width}.` };
-    const day = readDay(text(fields, 'day'));
-    if (typeof day !== 'string') return day;
-    const fault =
-      spanFault(text(fields, 'endDay'), day, readDay) ?? currencyFault(text(fields, 'currency'), rules);
+    const days = rules.period ?? readDays(spec, text(fields, 'day'), text(fields, 'endDay'), readDay);
+    if ('reason' in days) return days;
+    const fault = currencyFault(text(fields, 'currency'), rules);
     if (fault !== null) return { reason: fault };
     const place = places.map((field) => tidy(text(fields, field)));
     const missing = missingText(rules, (field) => text(fields, field)) ?? longText(place);
@@ -72,7 +81,9 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
     }
     if (clicksAt >= 0 && figures[clicksAt] > figures[impressionsAt])
       return { reason: `Clicks (${figures[clicksAt]}) are above impressions (${figures[impressionsAt]}).` };
-    return { day, place, detail, figures };
+    const span = days.from === days.to ? null : days;
+    const values = readStructure(rules, (field) => text(fields, field));
+    return { day: middleDay(days), place, detail, figures, span, values };
   };
 }
 
@@ -82,13 +93,23 @@ function checkDay(day: Day | Fault, lastDay: Day): Day | Fault {
   return day;
 }
 
-function spanFault(end: string, day: Day, readDay: (raw: string) => Day | Fault): string | null {
-  if (end === '') return null;
-  const last = readDay(end);
-  if (typeof last !== 'string') return last.reason;
-  return last === day
-    ? null
-    : `The row covers ${day} to ${last}; Mowing needs one row for each day. Fetch the report by day.`;
+/** The days that a row speaks of. */
+function readDays(
+  { label, canBeSummed }: ReportSpec,
+  begin: string,
+  end: string,
+  readDay: (raw: string) => Day | Fault,
+): Window | Fault {
+  const from = readDay(begin);
+  if (typeof from !== 'string') return from;
+  const to = end === '' ? from : readDay(end);
+  if (typeof to !== 'string') return to;
+  if (to < from) return { reason: `The row ends (${to}) before it begins (${from}).` };
+  return to === from || canBeSummed
+    ? { from, to }
+    : {
+        reason: `The row covers ${from} to ${to}; ${label.toLowerCase()} cannot be summed. Fetch the report by day.`,
+      };
 }
 
 function currencyFault(text: string, rules: RowRules): string | null {

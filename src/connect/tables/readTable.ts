@@ -1,8 +1,17 @@
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
 import { MowingError } from '../../contract/mowingError';
-import { FileDecoder, findShape, matchShape, parseAmount, RecordReader, withoutGuard } from '../reports';
-import type { HeadingMatch } from '../reports';
+import {
+  FileDecoder,
+  findShape,
+  headingSet,
+  matchShape,
+  parseAmount,
+  readState,
+  RecordReader,
+  withoutGuard,
+} from '../reports';
+import type { FileHints, HeadingMatch } from '../reports';
 import type { CellType, TableSpec } from './tableSpec';
 
 /** One good row: texts, amounts in micros, shares; null where the file has nothing. */
@@ -11,6 +20,8 @@ export type TableRow = Partial<Record<ReportField, string | number | null>> & { 
 /** A list as it was read. */
 export interface ReadTable {
   headings: string[];
+  firstLines: string[][];
+  headingLine: number;
   match: HeadingMatch;
   rows: TableRow[];
   refused: { line: number; reason: string; text: string }[];
@@ -21,19 +32,20 @@ const MOST_CHARACTERS = 100_000_000;
 
 /**
  * Reads a list whole. Good rows are kept, bad ones told with line and reason.
- * @param currency the account's @param byHand matches chosen earlier for these headings
+ * @param currency the account's
  * @throws MowingError when the file as a whole cannot be trusted
  */
 export async function readTable(
   spec: TableSpec,
   source: AsyncIterable<Uint8Array>,
   currency: string,
-  byHand: (headings: string[]) => Promise<Record<string, ReportField | ''>>,
+  { headingLine, matches }: Omit<FileHints, 'period'>,
 ): Promise<ReadTable> {
   const text = await readAll(source);
-  const shape = findShape(spec, text.slice(0, 65_536));
-  const match = matchShape(spec, shape, await byHand(shape.headings));
-  const table: ReadTable = { headings: shape.headings, match, rows: [], refused: [] };
+  const shape = findShape(spec, text.slice(0, 65_536), { headingLine, met: new Set(matches.keys()) });
+  const { headings, firstLines, skip } = shape;
+  const match = matchShape(spec, shape, matches.get(headingSet(headings)) ?? {});
+  const table: ReadTable = { headings, firstLines, headingLine: skip + 1, match, rows: [], refused: [] };
   if (match.missing.length > 0) return table;
   let records = 0;
   const reader = new RecordReader(shape.delimiter, (fields, line) => {
@@ -124,14 +136,6 @@ function readShare(text: string, label: string, mark: '.' | ','): number | { rea
   const value = Number(bare);
   if (bare === '' || !Number.isFinite(value)) return { reason: `${label} is no percentage (${text}).` };
   return text.includes('%') || Math.abs(value) > 1 ? value / 100 : value;
-}
-
-function readState(text: string, label: string): string | { reason: string } {
-  const lower = text.toLowerCase();
-  if (['enabled', 'active', 'on', 'running'].includes(lower)) return 'enabled';
-  if (['paused', 'off', 'inactive'].includes(lower)) return 'paused';
-  if (['archived', 'ended', 'removed'].includes(lower)) return 'archived';
-  return { reason: `${label} is one of enabled, paused, archived, not ${text}.` };
 }
 
 function readScope(text: string): string | { reason: string } {

@@ -10,6 +10,7 @@ export const hours = {
   detailColumn: 'hour',
   figures: AD_FIGURES,
   required: [['day'], ['hour'], CAMPAIGN, ...AD_REQUIRED],
+  canBeSummed: true,
   keyWords: 'campaign and hour',
   isLate: true,
   daysAtOnce: 30,

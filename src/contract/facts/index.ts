@@ -17,6 +17,8 @@ export const REPORT_KINDS = Object.keys(FACTS) as ReportKind[];
 /** What its fields are called. */
 type Spec = (typeof FACTS)[ReportKind];
 export type FactField =
-  Spec['placeIds' | 'placeNames'][number] | Spec['figures'][number]['field'] | NonNullable<Spec['detail']>;
+  | Spec['placeIds' | 'placeNames' | 'structure'][number]
+  | Spec['figures'][number]['field']
+  | NonNullable<Spec['detail']>;
 
 export type { FactSpec, FigureSpec } from './spec';

@@ -10,6 +10,7 @@ export const placements = {
   detailColumn: 'placement',
   figures: AD_FIGURES,
   required: [['day'], CAMPAIGN, ['placement'], ...AD_REQUIRED],
+  canBeSummed: true,
   keyWords: 'campaign and placement',
   isLate: true,
   daysAtOnce: 60,

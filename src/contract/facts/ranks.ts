@@ -14,6 +14,7 @@ export const ranks = {
     count('weeklySearches', 'Searches a week', 'weekly_searches'),
   ],
   required: [['day'], ['itemCode'], ['term'], ['rank']],
+  canBeSummed: false,
   keyWords: 'product and search term',
   isLate: false,
   daysAtOnce: 30,

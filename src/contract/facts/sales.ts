@@ -17,6 +17,7 @@ export const sales = {
     amount('refundedSales', 'Refunded sales', 'refunded_micros'),
   ],
   required: [['day'], ['itemCode'], ['orders'], ['units'], ['sales']],
+  canBeSummed: true,
   keyWords: 'and product',
   isLate: false,
   daysAtOnce: 60,

@@ -25,6 +25,10 @@ export interface FactSpec<F extends string = string> {
   figures: readonly FigureSpec<F>[];
   /** Fields without which a row cannot be taken in; of each group one will do. */
   required: readonly (readonly F[])[];
+  /** What a row may say beside its figures of the bids, budgets and states that stand. */
+  structure: readonly F[];
+  /** Whether rows that sum up several days make sense. */
+  canBeSummed: boolean;
   /** What tells rows of one day apart, in words that follow "same day, ". */
   keyWords: string;
   /** Whether orders arrive later than the day: the last days are asked for again. Otherwise a day is final once it is there. */

@@ -10,6 +10,7 @@ export const targets = {
   detailColumn: null,
   figures: AD_FIGURES,
   required: [['day'], CAMPAIGN, AD_GROUP, ['target', 'targetId'], ...AD_REQUIRED],
+  canBeSummed: true,
   keyWords: 'and target',
   isLate: true,
   daysAtOnce: 15,

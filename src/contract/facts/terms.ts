@@ -11,6 +11,7 @@ export const terms = {
   detailColumn: 'term_id',
   figures: AD_FIGURES,
   required: [['day'], CAMPAIGN, AD_GROUP, ['term'], ...AD_REQUIRED],
+  canBeSummed: true,
   keyWords: 'target and search term',
   isLate: true,
   daysAtOnce: 10,

@@ -7,6 +7,7 @@ describe('the usual window', () => {
       from: '2026-10-21',
       to: '2026-11-19',
       unsettled: ['2026-11-20', '2026-11-21', '2026-11-22'],
+      sums: [],
     });
   });
 
@@ -15,6 +16,7 @@ describe('the usual window', () => {
       from: '2026-06-24',
       to: '2026-06-30',
       unsettled: [],
+      sums: [],
     });
   });
 
@@ -48,11 +50,11 @@ describe('a window in words', () => {
 
 test('the window before is covered once the data reach back to its first day', () => {
   const window = { from: '2026-10-18', to: '2026-11-16' };
-  expect(comparedWindow(window, '2026-09-18')).toEqual({
+  expect(comparedWindow(window, { firstDay: '2026-09-18', sums: [] })).toEqual({
     from: '2026-09-18',
     to: '2026-10-17',
     isCovered: true,
   });
-  expect(comparedWindow(window, '2026-09-19').isCovered).toBe(false);
-  expect(comparedWindow(window, null).isCovered).toBe(false);
+  expect(comparedWindow(window, { firstDay: '2026-09-19', sums: [] }).isCovered).toBe(false);
+  expect(comparedWindow(window, { firstDay: null, sums: [] }).isCovered).toBe(false);
 });

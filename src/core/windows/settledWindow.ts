@@ -10,6 +10,8 @@ export interface Window {
 export interface SettledWindow extends Window {
   /** Days that hold data but are left out because their orders are still coming in. */
   unsettled: Day[];
+  /** Figures inside it that came summed over several days: it holds them whole, and tells nothing of their days. */
+  sums: Window[];
 }
 
 /** Days before today whose orders are still coming in, where nothing is known of how late they arrive. */
@@ -35,19 +37,7 @@ export function settledWindow(
   const to = lastDay < lastSettled ? lastDay : lastSettled;
   const unsettled: Day[] = [];
   for (let day = addDays(to, 1); day <= lastDay; day = addDays(day, 1)) unsettled.push(day);
-  return { from: addDays(to, 1 - length), to, unsettled };
-}
-
-/** A window that another one is compared with. */
-export interface ComparedWindow extends Window {
-  /** Whether the data reach back to its first day: else its sums are those of fewer days, and nothing is compared. */
-  isCovered: boolean;
-}
-
-/** The window just before another one, and whether the data cover it. @param firstDay first day with data; null for none */
-export function comparedWindow(window: Window, firstDay: Day | null): ComparedWindow {
-  const before = windowBefore(window);
-  return { ...before, isCovered: firstDay !== null && firstDay <= before.from };
+  return { from: addDays(to, 1 - length), to, unsettled, sums: [] };
 }
 
 /** The window of the same length just before another one: what it is compared with. */

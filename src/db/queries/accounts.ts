@@ -1,6 +1,7 @@
 import type { PlanChoices } from '../../contract/choices';
 import type { MarketLimits } from '../../core/changes';
 import type { MarketAccount, MarketOptions } from '../../contract/market';
+import type { Window } from '../../core/windows';
 import type { Query } from '../connection';
 
 export interface AccountRow {
@@ -25,6 +26,8 @@ export interface AccountRow {
   /** First and last day with data. */
   firstDay: string | null;
   lastDay: string | null;
+  /** Days whose figures came summed, in order. */
+  sums: Window[];
 }
 
 const columns = (sql: Query) => sql`
@@ -32,19 +35,24 @@ const columns = (sql: Query) => sql`
   a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
   a.time_zone as "timeZone", a.revision, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
     order by c.choice_id desc limit 1) as choices,
-  (select min(day) from mowing.term_day f where f.account_id = a.account_id) as "firstDay",
-  (select max(day) from mowing.term_day f where f.account_id = a.account_id) as "lastDay"`;
+  coalesce(terms.first_day, targets.first_day) as "firstDay", coalesce(terms.last_day, targets.last_day) as "lastDay",
+  (select coalesce(jsonb_agg(distinct jsonb_build_object('from', s.first_day, 'to', s.last_day)), '[]') from mowing.summed s
+   where s.account_id = a.account_id) as sums`;
+
+/** Where an account's search terms reach, or its targets where it has no terms. */
+const tables = (sql: Query) => sql`
+  mowing.account a
+  left join mowing.coverage terms on terms.account_id = a.account_id and terms.kind = 'terms'
+  left join mowing.coverage targets on targets.account_id = a.account_id and targets.kind = 'targets'`;
 
 /** All accounts, oldest first. */
 export async function listAccounts(sql: Query): Promise<AccountRow[]> {
-  return sql<AccountRow[]>`select ${columns(sql)} from mowing.account a order by a.account_id`;
+  return sql<AccountRow[]>`select ${columns(sql)} from ${tables(sql)} order by a.account_id`;
 }
 
 /** One account, undefined when there is none with this id. */
 export async function findAccount(sql: Query, id: number): Promise<AccountRow | undefined> {
-  const rows = await sql<
-    AccountRow[]
-  >`select ${columns(sql)} from mowing.account a where a.account_id = ${id}`;
+  const rows = await sql<AccountRow[]>`select ${columns(sql)} from ${tables(sql)} where a.account_id = ${id}`;
   return rows[0];
 }
 

@@ -1,6 +1,7 @@
 import { FACTS } from '../../contract/facts';
 import type { FactSpec, ReportKind } from '../../contract/facts';
 import type { ImportKind, TableKind } from '../../contract/reportFields';
+import { listSummed } from './summed';
 import { placementWords } from './placementWords';
 import type { Query } from '../connection';
 
@@ -54,7 +55,7 @@ interface Source {
 }
 
 /** A report by day, as its spec says. */
-function byDay(spec: FactSpec): Source {
+function byDay(spec: FactSpec, hasSums: boolean): Source {
   const place = PLACES[spec.place];
   const detail = spec.detail === null ? null : DETAILS[spec.detail];
   const figures = spec.figures.map(({ column, unit }) =>
@@ -64,19 +65,21 @@ function byDay(spec: FactSpec): Source {
   return {
     headings: [
       'Date',
+      ...(hasSums ? ['End date'] : []),
       ...place.headings,
       ...(detail ? [detail.heading] : []),
       ...spec.figures.map(({ heading }) => heading),
       ...(currency ? ['Currency'] : []),
     ],
     columns: [
-      'f.day',
+      ...(hasSums ? ['coalesce(s.first_day, f.day)', 'coalesce(s.last_day, f.day)'] : ['f.day']),
       place.columns,
       ...(detail ? [detail.column] : []),
       ...figures,
       ...(currency ? ['a.currency'] : []),
     ].join(', '),
-    from: `mowing.${spec.table} f ${place.joins} ${detail?.joins ?? ''} join mowing.account a on a.account_id = f.account_id`,
+    from: `mowing.${spec.table} f ${place.joins} ${detail?.joins ?? ''} join mowing.account a on a.account_id = f.account_id
+      ${hasSums ? `left join mowing.summed s on s.account_id = f.account_id and s.kind = '${spec.kind}' and s.stands_on = f.day` : ''}`,
     order: 'f.day',
     byDay: true,
   };
@@ -155,6 +158,10 @@ async function haveAllIds(sql: Query, accountId: number): Promise<boolean> {
   return lacking.length === 0;
 }
 
+/** Whether some of a kind's figures came summed: their rows leave with first and last day, as they came. */
+const hasSums = async (sql: Query, accountId: number, kind: ImportKind): Promise<boolean> =>
+  (await listSummed(sql, accountId)).some((sum) => sum.kind === kind);
+
 /** Rows of any kind in the format in which they are taken in. @param span days, both counted; null: all there are */
 export async function readExport(
   sql: Query,
@@ -168,7 +175,9 @@ export async function readExport(
     from,
     order,
     byDay: hasDays,
-  } = kind in FACTS ? byDay(FACTS[kind as ReportKind]) : LISTS[kind as TableKind];
+  } = kind in FACTS
+    ? byDay(FACTS[kind as ReportKind], await hasSums(sql, accountId, kind))
+    : LISTS[kind as TableKind];
   const days = hasDays && span !== null ? sql`and f.day between ${span.from} and ${span.to}` : sql``;
   const rows = sql`
     select ${sql.unsafe(columns)} from ${sql.unsafe(from)} where f.account_id = ${accountId} ${days}

@@ -18,6 +18,12 @@ export interface ImportRow {
   headings: string[];
   matched: Record<string, string>;
   unmatched: string[];
+  /** Headings whose columns were not read, although nobody chose to leave them out. */
+  unread: string[];
+  /** The first lines of the file, cells shortened; only with a single import. */
+  firstLines: string[][];
+  /** Which of them holds the headings, from 1; null where it was not read so far. */
+  headingLine: number | null;
   byName: boolean;
   firstDay: string | null;
   lastDay: string | null;
@@ -26,10 +32,11 @@ export interface ImportRow {
   finishedAt: string | null;
 }
 
-const columns = (sql: Query) => sql`
+const columns = (sql: Query, isSingle: boolean) => sql`
   import_id as "importId", account_id as "accountId", kind, file_name as "fileName", state, bytes_read as "bytesRead",
   bytes_total as "bytesTotal", read_rows as read, kept_rows as kept, unchanged_rows as unchanged,
-  refused_rows as refused, headings, matched, unmatched, by_name as "byName", first_day as "firstDay",
+  refused_rows as refused, headings, matched, unmatched, unread,
+  ${isSingle ? sql`first_lines` : sql`'[]'::jsonb`} as "firstLines", heading_line as "headingLine", by_name as "byName", first_day as "firstDay",
   last_day as "lastDay", message, started_at as "startedAt", finished_at as "finishedAt"`;
 
 export async function insertImport(
@@ -46,14 +53,14 @@ export async function insertImport(
 export async function findImport(sql: Query, importId: number): Promise<ImportRow | undefined> {
   const rows = await sql<
     ImportRow[]
-  >`select ${columns(sql)} from mowing.import where import_id = ${importId}`;
+  >`select ${columns(sql, true)} from mowing.import where import_id = ${importId}`;
   return rows[0];
 }
 
 /** The latest imports of an account, newest first. */
 export async function listImports(sql: Query, accountId: number, most = 50): Promise<ImportRow[]> {
   return sql<ImportRow[]>`
-    select ${columns(sql)} from mowing.import where account_id = ${accountId} order by import_id desc limit ${most}`;
+    select ${columns(sql, false)} from mowing.import where account_id = ${accountId} order by import_id desc limit ${most}`;
 }
 
 /** Tells watchers how far a running import is. One that has ended stays so: what is told on the way may come late. */
@@ -77,7 +84,8 @@ export async function finishImport(sql: Query, importId: number, end: ImportEnd)
   await sql`
     update mowing.import set state = ${end.state}, read_rows = ${end.read}, kept_rows = ${end.kept},
       unchanged_rows = ${end.unchanged}, refused_rows = ${end.refused}, headings = ${sql.json(end.headings)},
-      matched = ${sql.json(end.matched)}, unmatched = ${sql.json(end.unmatched)}, by_name = ${end.byName},
+      matched = ${sql.json(end.matched)}, unmatched = ${sql.json(end.unmatched)}, unread = ${sql.json(end.unread)},
+      first_lines = ${sql.json(end.firstLines)}, heading_line = ${end.headingLine}, by_name = ${end.byName},
       first_day = ${end.firstDay}, last_day = ${end.lastDay}, message = ${end.message},
       touched_at = now(), finished_at = now()
     where import_id = ${importId}`;
@@ -122,16 +130,27 @@ export async function listRefused(sql: Query, importId: number): Promise<Refused
     select line, reason, row_text as text from mowing.import_refused where import_id = ${importId} order by line`;
 }
 
-/** Heading matches chosen by hand for a set of headings; empty when none were. */
-export async function findHeadingMatch(
+/** Heading matches chosen by hand, by set of headings. */
+export async function listHeadingMatches(
+  sql: Query,
+  accountId: number,
+  kind: ImportKind,
+): Promise<Map<string, Record<string, string>>> {
+  const rows = await sql<{ set: string; matched: Record<string, string> }[]>`
+    select heading_set as set, matched from mowing.heading_match where account_id = ${accountId} and kind = ${kind}`;
+  return new Map(rows.map(({ set, matched }) => [set, matched]));
+}
+
+/** Remembers a set of headings that somebody pointed at; what was matched for it stays. */
+export async function keepHeadings(
   sql: Query,
   accountId: number,
   kind: ImportKind,
   set: string,
-): Promise<Record<string, string>> {
-  const rows = await sql<{ matched: Record<string, string> }[]>`
-    select matched from mowing.heading_match where account_id = ${accountId} and kind = ${kind} and heading_set = ${set}`;
-  return rows[0]?.matched ?? {};
+): Promise<void> {
+  await sql`
+    insert into mowing.heading_match (account_id, kind, heading_set, matched) values (${accountId}, ${kind}, ${set}, '{}')
+    on conflict (account_id, kind, heading_set) do nothing`;
 }
 
 export async function keepHeadingMatch(

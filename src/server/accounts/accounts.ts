@@ -32,6 +32,7 @@ export function accountInfo(row: AccountRow): AccountInfo {
     today: todayOf(row),
     firstDay,
     lastDay,
+    sums: row.sums,
     limits: row.limits ?? USUAL_LIMITS,
     options: row.options,
     funds: row.funds,

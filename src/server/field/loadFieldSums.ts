@@ -13,7 +13,7 @@ import { db } from '../context/context';
 export async function loadFieldSums({ account: accountId, grain, from, to }: FieldQuery): Promise<string> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = comparedWindow(window, account.firstDay);
+  const before = comparedWindow(window, account);
   const [{ columns, without, terms }, totals] = await Promise.all([
     readFieldSums(db(), accountId, grain, window, before),
     grain === 'target' ? readTotalSales(db(), accountId, window) : null,

@@ -25,7 +25,7 @@ const WEIGH_DAYS = 56;
 export async function loadOverview(accountId: number, from?: string, to?: string): Promise<OverviewAnswer> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = comparedWindow(window, account.firstDay);
+  const before = comparedWindow(window, account);
   const lastDay = account.lastDay ?? addDays(todayOf(account), -1);
   const month = monthOf(lastDay);
   const first = [before.from, addDays(month, -WEIGH_DAYS)].sort()[0];

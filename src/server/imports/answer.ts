@@ -9,11 +9,13 @@ import type { ImportKind, ReportField, ReportKind, TableKind } from '../../contr
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
+import { canBeSummed } from './importMessage';
 import { csvLine } from '../../connect/spreadsheet';
 
 export function importAnswer(row: ImportRow): ImportAnswer {
   const { accountId, fileName, byName: _byName, ...rest } = row;
-  return { ...rest, account: accountId, file: fileName, fields: fieldsOfKind(row.kind) };
+  const asksPeriod = row.unmatched.includes('day') && canBeSummed(row.kind);
+  return { ...rest, account: accountId, file: fileName, fields: fieldsOfKind(row.kind), asksPeriod };
 }
 
 function fieldsOfKind(kind: ImportKind): ReportField[] {

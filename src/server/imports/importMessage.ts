@@ -11,11 +11,24 @@ const SOLD: ImportKind[] = REPORT_KINDS.filter((kind) =>
   FACTS[kind].figures.some(({ field }) => field === 'units'),
 );
 
+/** Whether rows of a kind may stand for several days. */
+export const canBeSummed = (kind: ImportKind): boolean =>
+  REPORT_KINDS.some((one) => one === kind && FACTS[one].canBeSummed);
+
+const MOST_NAMED = 6;
+const someOf = (headings: string[]) =>
+  headings
+    .slice(0, MOST_NAMED)
+    .map((heading) => `“${heading}”`)
+    .join(', ') + (headings.length > MOST_NAMED ? ` and ${headings.length - MOST_NAMED} more` : '');
+
 const rows = (count: number) => `${formatCount(count)} ${count === 1 ? 'row' : 'rows'}`;
 
 /** What an import came to, in sentences. */
 export function importMessage(kind: ImportKind, end: ImportEnd, remark: string): string {
   if (end.state === 'needs-mapping') {
+    if (end.unmatched.includes('day') && end.unmatched.length === 1 && canBeSummed(kind))
+      return 'No column tells the day. Nothing was taken in yet. Say which column it is; or, if every row is a sum over a period, from which day to which.';
     const fields = end.unmatched.map((field) => FIELD_LABELS[field as ReportField]).join(', ');
     return `No heading was recognised for: ${fields}. Nothing was taken in yet. Say which column it is; the choice is remembered for files with these headings.`;
   }
@@ -29,6 +42,7 @@ export function importMessage(kind: ImportKind, end: ImportEnd, remark: string):
   const hasUnits = !SOLD.includes(kind) || Object.values(end.matched).includes('units');
   if (end.state === 'done' && !hasUnits)
     sentences.push('The report has no column for units; they count as 0.');
+  if (end.unread.length > 0) sentences.push(`Not read: ${someOf(end.unread)}.`);
   if (remark !== '') sentences.push(remark);
   return sentences.join(' ');
 }

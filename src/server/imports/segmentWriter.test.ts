@@ -17,6 +17,8 @@ const aRow = (over: Partial<ReportRow> = {}, place: Partial<typeof PLACE> = {}):
   place: Object.values({ ...PLACE, ...place }),
   detail: 'jar',
   figures: [10, 2, 1, 1, 310_000, 18_900_000],
+  span: null,
+  values: null,
   ...over,
 });
 const aWriter = (segmentRows = 1000) => new SegmentWriter(REPORT_SPECS.terms, segmentRows);

@@ -1,9 +1,19 @@
 import { placeFields } from '../../connect/reports';
+import { MowingError } from '../../contract/mowingError';
 import type { KnownRow, ReportRow, ReportSpec, RowNumbers } from '../../connect/reports';
 import { dayNumber } from '../../core/units';
+import type { Window } from '../../core/windows';
 
 /** Texts remembered at once; beyond that numbers start anew, so that memory stays constant. */
 const MOST_REMEMBERED = 200_000;
+
+/** What a row said of bids, budgets and states. */
+export interface StructureNote {
+  day: string;
+  line: number;
+  /** In the order of the kind's structure; null where it said nothing. */
+  values: (string | number | null)[];
+}
 
 /** Gives equal texts the same number. */
 class Numbers {
@@ -31,8 +41,10 @@ export interface Segment {
   detail: Int32Array;
   /** One column for each figure of the kind. */
   figures: Float64Array[];
-  /** The days that the rows speak of. */
+  /** The days that the rows stand on. */
   days: Set<number>;
+  /** Those of them that stand for several days. */
+  spans: Map<number, Window>;
   /** Places and search terms that no row before named, by their number. */
   newPlaces: { number: number; texts: string[] }[];
   newTerms: { number: number; text: string }[];
@@ -47,6 +59,7 @@ function emptySegment(size: number, figures: number): Segment {
     detail: new Int32Array(size),
     figures: Array.from({ length: figures }, () => new Float64Array(size)),
     days: new Set(),
+    spans: new Map(),
     newPlaces: [],
     newTerms: [],
   };
@@ -62,6 +75,8 @@ export class SegmentWriter {
   private segment: Segment;
   private lastDay = '';
   private lastDayNumber = 0;
+  /** What the last day of each place says of bids and states, by the number of the place. */
+  readonly latest = new Map<number, StructureNote>();
 
   constructor(spec: ReportSpec, segmentRows: number) {
     this.spec = spec;
@@ -76,6 +91,9 @@ export class SegmentWriter {
     if (place < 0) this.segment.newPlaces.push({ number: -place, texts: row.place });
     const numbers = { place: Math.abs(place), detail: this.detailNumber(row.detail) };
     this.put(row.day, numbers, row.figures, line);
+    if (row.span !== null) this.noteSpan(row.span, line);
+    if (row.values !== null && !((this.latest.get(numbers.place)?.day ?? '') > row.day))
+      this.latest.set(numbers.place, { day: row.day, line, values: row.values });
     return numbers;
   }
 
@@ -96,6 +114,17 @@ export class SegmentWriter {
     this.segment = emptySegment(this.segmentRows, this.spec.figures.length);
     this.lastDay = '';
     return segment;
+  }
+
+  private noteSpan(span: Window, line: number) {
+    const { spans } = this.segment;
+    const known = spans.get(this.lastDayNumber);
+    if (known !== undefined && (known.from !== span.from || known.to !== span.to))
+      throw new MowingError(
+        'unreadable-file',
+        `The row of line ${line} sums up ${span.from} to ${span.to}, others ${known.from} to ${known.to}: their figures would count twice. Nothing was taken in. Fetch the report for one period.`,
+      );
+    spans.set(this.lastDayNumber, span);
   }
 
   private detailNumber(detail: ReportRow['detail']): number {

@@ -16,6 +16,8 @@ import {
 import { resolvePlaces } from '../../db/queries/importPlaces';
 import type { PlaceTexts } from '../../db/queries/importPlaces';
 import { noteFirstDays, resolveTerms } from '../../db/queries/importTerms';
+import { factDays } from './factDays';
+import type { FactDays } from './factDays';
 import { placeTexts } from './segmentWriter';
 import type { Segment } from './segmentWriter';
 
@@ -54,6 +56,7 @@ export class StagedImport {
   private readonly others = new Set<number>();
   /** Days that an earlier segment wrote rows of: more of them could repeat those. */
   private readonly written = new Set<number>();
+  private readonly factDays: FactDays;
   private readonly result: ImportResult = {
     kept: 0,
     unchanged: 0,
@@ -68,6 +71,12 @@ export class StagedImport {
     this.accountId = accountId;
     this.spec = spec;
     this.table = factTable(spec.kind);
+    this.factDays = factDays(tx, accountId, spec.kind, this.table);
+  }
+
+  /** Our id of a place of the file; null where it has none. */
+  placeId(number: number): number | null {
+    return this.placeIds.get(number) ?? null;
   }
 
   /** Begins with a segment once the one before is done. @throws what went wrong with that one */
@@ -87,14 +96,8 @@ export class StagedImport {
     await this.under;
     // Ranks name terms too, but say nothing of when shoppers typed them.
     if (this.spec.keepsFirstDays) await noteFirstDays(this.tx, this.accountId, this.firstDays);
-    const days = [...this.fresh, ...this.others].sort((a, b) => a - b);
     this.result.listed.sort((a, b) => a.line - b.line);
-    const [first, last] = [days[0], days.at(-1)];
-    return {
-      ...this.result,
-      firstDay: first === undefined ? null : dayFromNumber(first),
-      lastDay: last === undefined ? null : dayFromNumber(last),
-    };
+    return { ...this.result, ...(await this.factDays.finish(this.result.kept > 0)) };
   }
 
   private async take(segment: Segment): Promise<void> {
@@ -132,11 +135,12 @@ export class StagedImport {
     }
   }
 
-  private async meetDays({ days }: Segment) {
+  private async meetDays({ days, spans }: Segment) {
     const news = [...days].filter((day) => !this.fresh.has(day) && !this.others.has(day));
     if (news.length === 0) return;
     const names = news.map(dayFromNumber);
     await ensurePartitions(this.tx, this.table, names);
+    for (const day of news) await this.factDays.meet(dayFromNumber(day), spans.get(day) ?? null);
     const taken = new Set(await daysWithRows(this.tx, this.accountId, this.table, names));
     for (const day of news) (taken.has(dayFromNumber(day)) ? this.others : this.fresh).add(day);
   }

@@ -2,6 +2,7 @@ import { REPORT_KINDS } from '../../contract/reportFields';
 import type { ImportKind, ReportKind, TableKind } from '../../contract/reportFields';
 import type { AccountRow } from '../../db/queries/accounts';
 import type { Caller } from '../trail';
+import type { GivenFile } from './givenFile';
 import { takeInReport } from './takeInReport';
 import { takeInTable } from './takeInTable';
 
@@ -11,7 +12,7 @@ export function takeIn(
   account: AccountRow,
   kind: ImportKind,
   source: AsyncIterable<Uint8Array>,
-  file: { name: string | null; bytes: number | null },
+  file: GivenFile,
 ): Promise<number> {
   return REPORT_KINDS.includes(kind as ReportKind)
     ? takeInReport(caller, account, kind as ReportKind, source, file)

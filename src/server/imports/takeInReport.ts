@@ -2,22 +2,22 @@ import type { Caller } from '../trail';
 import { closeImport, openImport } from './openImport';
 import { asText } from '../../connect/spreadsheet';
 import { MowingError } from '../../contract/mowingError';
-import type { ReportField, ReportKind } from '../../contract/reportFields';
-import { headingSet, readReport, REPORT_SPECS } from '../../connect/reports';
-import type {
-  FileShape,
-  HeadingMatch,
-  ReportReceiver,
-  ReportResult,
-  ReportSpec,
-} from '../../connect/reports';
+import type { ReportKind } from '../../contract/reportFields';
+import { readReport, REPORT_SPECS } from '../../connect/reports';
+import type { FileHints, ReportReceiver, ReportResult, ReportSpec } from '../../connect/reports';
 import type { Query, Transaction } from '../../db/connection';
 import type { AccountRow } from '../../db/queries/accounts';
-import { findHeadingMatch, touchImport } from '../../db/queries/imports';
-import type { ImportEnd, RefusedRow } from '../../db/queries/imports';
+import { touchImport } from '../../db/queries/imports';
+import { findCoverage } from '../../db/queries/coverage';
+import type { ImportEnd } from '../../db/queries/imports';
 import { db, log } from '../context/context';
 import { todayOf } from '../accounts/today';
-import { importMessage, refusedMessage } from './importMessage';
+import { refusedMessage } from './importMessage';
+import { hintsOf, keepPointedAt } from './givenFile';
+import type { GivenFile } from './givenFile';
+import { keepStructure } from './keepStructure';
+import { doneEnd, endOfReport, newNotes } from './reportEnd';
+import type { Notes } from './reportEnd';
 import { SegmentWriter } from './segmentWriter';
 import { StagedImport } from './stagedImport';
 import type { ImportResult } from './stagedImport';
@@ -28,18 +28,6 @@ const MOST_REFUSED_LISTED = 50_000;
 const TELL_EVERY_MS = 700;
 /** Rows that are handed to the database at once; two such segments are in memory at most. */
 const SEGMENT_ROWS = 50_000;
-
-/** What reading has found so far. */
-interface Notes {
-  shape: FileShape | null;
-  match: HeadingMatch | null;
-  refused: RefusedRow[];
-  refusedCount: number;
-  bytes: number;
-  rows: number;
-}
-
-const newNotes = (): Notes => ({ shape: null, match: null, refused: [], refusedCount: 0, bytes: 0, rows: 0 });
 
 /** Who is told while a report is read. */
 interface Watcher {
@@ -57,7 +45,7 @@ export async function takeInReport(
   account: AccountRow,
   kind: ReportKind,
   source: AsyncIterable<Uint8Array>,
-  file: { name: string | null; bytes: number | null },
+  file: GivenFile,
   segmentRows = SEGMENT_ROWS,
 ): Promise<number> {
   const importId = await openImport(caller, account.id, kind, file);
@@ -65,17 +53,20 @@ export async function takeInReport(
   const startedAt = Date.now();
   let end: ImportEnd;
   try {
-    end = await readAndWrite(
+    const reading = {
       account,
-      REPORT_SPECS[kind],
-      asText(source),
+      spec: REPORT_SPECS[kind],
+      source: asText(source),
+      hints: await hintsOf(account, kind, file),
       notes,
-      watcherOf(importId),
+      watcher: watcherOf(importId),
       segmentRows,
-    );
+    };
+    end = await readAndWrite(reading);
+    await keepPointedAt(account.id, kind, file, end.headings);
   } catch (error) {
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
-    end = { ...blankEnd(kind, notes), state: 'refused', message: refusedMessage(error) };
+    end = { ...endOfReport(kind, notes, 'refused'), message: refusedMessage(error) };
   }
   await closeImport(account.id, importId, end, notes.refused);
   const { state, read, kept } = end;
@@ -102,7 +93,16 @@ export async function takeInFromMarket(
   const quiet: Watcher = { onProgress: () => {}, onWriting: async () => {} };
   return withOwnClient(async (tx) => {
     const spec = REPORT_SPECS[kind];
-    const read = await stage(tx, account, spec, source, notes, quiet, SEGMENT_ROWS);
+    const hints = { matches: new Map() };
+    const read = await stage(tx, {
+      account,
+      spec,
+      source,
+      hints,
+      notes,
+      watcher: quiet,
+      segmentRows: SEGMENT_ROWS,
+    });
     if (read === null) throw marketFault(`has no column for ${notes.match!.missing.join(', ')}`);
     const [bad] = [...notes.refused, ...read.result.listed];
     if (bad) throw marketFault(`has a row that makes no sense (line ${bad.line}: ${bad.reason})`);
@@ -129,39 +129,63 @@ function watcherOf(importId: number): Watcher {
   };
 }
 
-async function readAndWrite(
-  account: AccountRow,
-  spec: ReportSpec,
-  source: AsyncIterable<Uint8Array>,
-  notes: Notes,
-  watcher: Watcher,
-  segmentRows: number,
-): Promise<ImportEnd> {
+/** A report as it is read. */
+interface Reading {
+  account: AccountRow;
+  spec: ReportSpec;
+  source: AsyncIterable<Uint8Array>;
+  hints: FileHints;
+  notes: Notes;
+  watcher: Watcher;
+  segmentRows: number;
+}
+
+async function readAndWrite(reading: Reading): Promise<ImportEnd> {
+  const { account, spec, notes } = reading;
   return withOwnClient(async (tx) => {
-    const read = await stage(tx, account, spec, source, notes, watcher, segmentRows);
-    return read === null ? mappingEnd(spec.kind, notes) : doneEnd(spec.kind, notes, read.report, read.result);
+    const newest = await findCoverage(tx, account.id, spec.kind);
+    const read = await stage(tx, reading);
+    if (read === null) return endOfReport(spec.kind, notes, 'needs-mapping');
+    const structure = await keepStructure(
+      tx,
+      account,
+      spec,
+      read.writer.latest,
+      read.staged,
+      newest?.lastDay,
+    );
+    return doneEnd(
+      spec.kind,
+      notes,
+      read.result,
+      `${read.report.remark} ${structure}`.trim(),
+      read.report.read,
+    );
   });
 }
 
 /** Reads a file into the account's tables. Null when its headings have to be matched first. */
 async function stage(
   tx: Transaction,
-  account: AccountRow,
-  spec: ReportSpec,
-  source: AsyncIterable<Uint8Array>,
-  notes: Notes,
-  watcher: Watcher,
-  segmentRows: number,
-): Promise<{ report: ReportResult; result: ImportResult } | null> {
+  { account, spec, source, hints, notes, watcher, segmentRows }: Reading,
+): Promise<{
+  report: ReportResult;
+  result: ImportResult;
+  writer: SegmentWriter;
+  staged: StagedImport;
+} | null> {
   const writer = new SegmentWriter(spec, segmentRows);
   const staged = new StagedImport(tx, account.id, spec);
   try {
-    const report = await readReport(source, receiver(account, spec, writer, staged, notes, watcher));
+    const report = await readReport(
+      source,
+      receiver({ account, spec, hints, notes, watcher }, writer, staged),
+    );
     if (report === 'needs-mapping') return null;
     const rest = writer.takeRest();
     if (rest) await staged.put(rest);
     await watcher.onWriting(notes.bytes, notes.rows);
-    return { report, result: await staged.finish() };
+    return { report, result: await staged.finish(), writer, staged };
   } catch (error) {
     await staged.settle();
     throw error;
@@ -169,21 +193,15 @@ async function stage(
 }
 
 function receiver(
-  account: AccountRow,
-  spec: ReportSpec,
+  { account, spec, hints, notes, watcher }: Omit<Reading, 'source' | 'segmentRows'>,
   writer: SegmentWriter,
   staged: StagedImport,
-  notes: Notes,
-  watcher: Watcher,
 ): ReportReceiver {
   return {
     spec,
     currency: account.currency,
     lastDay: todayOf(account),
-    recallMatch: (headings) =>
-      findHeadingMatch(db(), account.id, spec.kind, headingSet(headings)) as Promise<
-        Record<string, ReportField | ''>
-      >,
+    hints,
     onHeadings: async (shape, match) => {
       notes.shape = shape;
       notes.match = match;
@@ -206,52 +224,4 @@ function receiver(
       watcher.onProgress(bytes, rows);
     },
   };
-}
-
-function blankEnd(kind: ReportKind, notes: Notes): ImportEnd {
-  const { shape, match } = notes;
-  const matched = Object.entries(match?.columns ?? {}).map(([field, column]) => [
-    shape!.headings[column],
-    field,
-  ]);
-  const { placeIds, place } = REPORT_SPECS[kind];
-  return {
-    state: 'refused',
-    read: notes.rows,
-    kept: 0,
-    unchanged: 0,
-    refused: notes.refusedCount,
-    headings: shape?.headings ?? [],
-    matched: Object.fromEntries(matched),
-    unmatched: match?.missing ?? [],
-    byName:
-      match !== null &&
-      place !== 'product' &&
-      placeIds.slice(0, 2).some((field) => match.columns[field] === undefined),
-    firstDay: null,
-    lastDay: null,
-    message: '',
-  };
-}
-
-function mappingEnd(kind: ReportKind, notes: Notes): ImportEnd {
-  const end: ImportEnd = { ...blankEnd(kind, notes), state: 'needs-mapping' };
-  return { ...end, message: importMessage(kind, end, '') };
-}
-
-function doneEnd(kind: ReportKind, notes: Notes, report: ReportResult, result: ImportResult): ImportEnd {
-  for (const { line, reason } of result.listed) notes.refused.push({ line, reason, text: '' });
-  const { kept, unchanged } = result;
-  const { firstDay, lastDay } = kept + unchanged > 0 ? result : { firstDay: null, lastDay: null };
-  const end: ImportEnd = {
-    ...blankEnd(kind, notes),
-    state: kept + unchanged === 0 ? 'refused' : 'done',
-    read: report.read,
-    kept,
-    unchanged,
-    refused: notes.refusedCount + result.refused,
-    firstDay,
-    lastDay,
-  };
-  return { ...end, message: importMessage(kind, end, report.remark) };
 }

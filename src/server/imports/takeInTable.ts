@@ -2,16 +2,16 @@ import type { TableResult } from './tables/tableResult';
 import type { Caller } from '../trail';
 import { closeImport, openImport } from './openImport';
 import { asText } from '../../connect/spreadsheet';
-import { headingSet } from '../../connect/reports';
 import { readTable, TABLE_SPECS } from '../../connect/tables';
 import type { ReadTable, TableRow } from '../../connect/tables';
 import { MowingError } from '../../contract/mowingError';
-import type { ReportField, TableKind } from '../../contract/reportFields';
+import type { TableKind } from '../../contract/reportFields';
 import type { AccountRow } from '../../db/queries/accounts';
-import { findHeadingMatch } from '../../db/queries/imports';
 import type { ImportEnd } from '../../db/queries/imports';
 import type { Query } from '../../db/connection';
 import { db, log } from '../context/context';
+import { hintsOf, keepPointedAt } from './givenFile';
+import type { GivenFile } from './givenFile';
 import { importMessage, refusedMessage } from './importMessage';
 import { keepCosts } from './tables/costs';
 import { keepEntities } from './tables/entities';
@@ -26,17 +26,17 @@ export async function takeInTable(
   account: AccountRow,
   kind: TableKind,
   source: AsyncIterable<Uint8Array>,
-  file: { name: string | null; bytes: number | null },
+  file: GivenFile,
 ): Promise<number> {
   const importId = await openImport(caller, account.id, kind, file);
   let end: ImportEnd;
   let refused: { line: number; reason: string; text: string }[] = [];
   try {
-    const recall = (headings: string[]) =>
-      findHeadingMatch(db(), account.id, kind, headingSet(headings)) as Promise<
-        Record<string, ReportField | ''>
-      >;
-    const table = await readTable(TABLE_SPECS[kind], asText(source), account.currency, recall);
+    if (file.period !== undefined)
+      throw new MowingError('bad-request', 'A list has no days; import it without a period.');
+    const hints = await hintsOf(account, kind, file);
+    const table = await readTable(TABLE_SPECS[kind], asText(source), account.currency, hints);
+    await keepPointedAt(account.id, kind, file, table.headings);
     const result =
       table.match.missing.length > 0
         ? null
@@ -62,6 +62,9 @@ const blank: ImportEnd = {
   headings: [],
   matched: {},
   unmatched: [],
+  unread: [],
+  firstLines: [],
+  headingLine: null,
   byName: false,
   firstDay: null,
   lastDay: null,
@@ -70,14 +73,22 @@ const blank: ImportEnd = {
 
 function endOf(
   kind: TableKind,
-  { headings, match, rows, refused: unread }: ReadTable,
+  { headings, firstLines, headingLine, match, rows, refused: unread }: ReadTable,
   result: TableResult | null,
   refused: number,
 ): ImportEnd {
   const matched = Object.fromEntries(
     Object.entries(match.columns).map(([field, column]) => [headings[column], field]),
   );
-  const known = { ...blank, headings, matched, unmatched: match.missing };
+  const known = {
+    ...blank,
+    headings,
+    firstLines,
+    headingLine,
+    matched,
+    unmatched: match.missing,
+    unread: match.unread,
+  };
   if (result === null) {
     const end: ImportEnd = { ...known, state: 'needs-mapping' };
     return { ...end, message: importMessage(kind, end, '') };

@@ -39,7 +39,7 @@ export function LoadedField({ account, loaded, state, lens, tray, window }: Load
   const view = useLensRows(lens, account, loaded, state, !isPictureFolded);
   const { arranged, isCurrent, reader, shown, rows } = view;
   const hand = useHandWork(account, loaded, tray);
-  const { sparks, onSight } = useSparks(account.id, loaded);
+  const { sparks, onSight } = useSparks(account, loaded);
   const { staged, setValue } = hand;
   const columns = useMemo(
     () =>

@@ -111,6 +111,9 @@ describe('headings that are not recognised', () => {
     headings: ['When', 'Code', 'Sold', 'Rest'],
     matched: { When: 'day' },
     unmatched: ['item', 'orders'],
+    firstLines: [['A shop'], ['When', 'Code', 'Sold', 'Rest'], ['1 Oct', 'B01', '4', 'x']],
+    headingLine: 2,
+    asksPeriod: true,
   } as unknown as ImportAnswer;
 
   test('are asked for by the field, and remembered for the file once each has its column', async () => {
@@ -121,7 +124,9 @@ describe('headings that are not recognised', () => {
         imports={imports({ match: (id, headings) => Promise.resolve(void matched.push([id, headings])) })}
       />,
     );
-    const fields = screen.getAllByRole('combobox');
+    const fields = screen
+      .getAllByRole('combobox')
+      .filter((one) => /^Column for/.test(one.getAttribute('aria-label')!));
     expect(fields.map(({ textContent }) => textContent)).toEqual(['When', 'Choose …', 'Choose …']);
     expect(screen.getByText('2 still without a column')).toBeTruthy();
     const [, item, orders] = fields.map((one) => one.getAttribute('aria-label')!);
@@ -132,6 +137,20 @@ describe('headings that are not recognised', () => {
     await waitFor(() => expect(matched).toHaveLength(1));
     expect(matched).toEqual([[9, { When: 'day', Code: 'item', Sold: 'orders', Rest: '' }]]);
   });
+
+  test('may stand in another line, which is pointed at; a file without days is told its period', () => {
+    const said: unknown[] = [];
+    draw(
+      <MappingForm
+        answer={ANSWER}
+        imports={imports({ takeAgain: (one) => Promise.resolve(void said.push(one)) })}
+      />,
+    );
+    expect(isOff('Import it as one period')).toBe(true);
+    pick('Line of the headings', 'line 3: 1 Oct · B01 · 4 · x');
+    fireEvent.click(screen.getByRole('button', { name: 'Read it again so' }));
+    expect(said).toEqual([{ headingLine: 3 }]);
+  });
 });
 
 describe('a file', () => {
@@ -139,7 +158,7 @@ describe('a file', () => {
     const chosen: string[] = [];
     draw(<UploadBox imports={imports({ setKind: (kind) => chosen.push(String(kind)) })} />);
     expect(choicesOf('Kind of file')).toHaveLength(Object.keys(IMPORT_LABELS).length);
-    pick('Kind of file', `${IMPORT_LABELS.sales}, by day`);
+    pick('Kind of file', IMPORT_LABELS.sales);
     expect(chosen).toEqual(['sales']);
   });
 

@@ -5,6 +5,7 @@ import type {
   FieldSumsAnswer,
   GoalsAnswer,
   ImportAnswer,
+  SummedInfo,
   NewAccount,
   ProductsAnswer,
   SyncInfo,
@@ -194,6 +195,9 @@ export const api = {
   removeGoal: (account: number, scope: Goal['scope'], scopeId: number) =>
     ask<{ removed: boolean }>('/api/goals', send('DELETE', { account, scope, scopeId })),
   imports: (account: number) => ask<ImportAnswer[]>(`/api/imports?${query({ account })}`),
+  summed: (account: number) => ask<SummedInfo[]>(`/api/summed?${query({ account })}`),
+  removeSum: (account: number, kind: string, from: string) =>
+    ask<{ removed: number }>(`/api/summed?${query({ account, kind, from })}`, { method: 'DELETE' }),
   matchHeadings: (account: number, importId: number, matched: Record<string, string>) =>
     ask<{ kept: boolean }>(
       `/api/imports/${importId}/mapping?${query({ account })}`,
@@ -228,16 +232,24 @@ export function saveBlob(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
 
+/** What the sender of a file says of it: the line that holds its headings, the days that it sums up. */
+export interface FileSaid {
+  headingLine?: number;
+  from?: string;
+  to?: string;
+}
+
 /** Uploads a report; `onProgress` gets the bytes sent. (fetch cannot tell upload progress.) */
 export function uploadReport(
   account: number,
   kind: ImportKind,
   file: File,
+  said: FileSaid,
   onProgress: (sent: number) => void,
 ): Promise<ImportAnswer> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
-    request.open('POST', `/api/imports?${query({ account, kind, name: file.name })}`);
+    request.open('POST', `/api/imports?${query({ account, kind, name: file.name, ...said })}`);
     request.setRequestHeader('content-type', 'application/octet-stream');
     request.upload.onprogress = (event) => onProgress(event.loaded);
     request.onerror = () =>

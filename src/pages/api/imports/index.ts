@@ -14,10 +14,11 @@ export const GET = endpoint({
 export const POST = endpoint({
   may: 'set up',
   query: importQuery,
-  run: async ({ query: { account: id, kind, name }, request, caller }) => {
+  run: async ({ query: { account: id, kind, name, headingLine, from, to }, request, caller }) => {
     const account = await needAccount(id);
     const length = Number(request.headers.get('content-length'));
-    const file = { name: name || null, bytes: length > 0 ? length : null };
+    const period = from === undefined || to === undefined ? undefined : { from, to };
+    const file = { name: name || null, bytes: length > 0 ? length : null, headingLine, period };
     const importId = await takeIn(caller, account, kind, bodyOf(request), file);
     return importAnswer(await needImport(account.id, importId));
   },

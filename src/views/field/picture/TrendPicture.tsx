@@ -7,6 +7,7 @@ import { addDays, daysIn } from '../../../core/units';
 import { Trend } from '../../../charts';
 import { api } from '../../shared/api';
 import { changeMark } from '../../shared/changeMark';
+import { whyNoDays } from '../../shared/summedDays';
 import { trendSeries } from '../../shared/trendSeries';
 import { idsOf } from '../../shared/rowRequest';
 import type { PictureProps } from './pictureProps';
@@ -29,10 +30,17 @@ export function TrendPicture({ account, loaded, state, all }: PictureProps) {
   const days = useQuery({
     queryKey: ['days', account.id, loaded.loadId, rows.length, hashOf(rows), from, last],
     queryFn: () => api.rowDays({ account: account.id, ...idsOf(table, rows), from, to: last }),
-    enabled: rows.length > 0,
+    enabled: rows.length > 0 && whyNoDays(account, { from, to: last }) === null,
     staleTime: Infinity,
   });
   if (rows.length === 0) return null;
+  const summed = whyNoDays(account, { from, to: last });
+  if (summed !== null)
+    return (
+      <Box component="p" className="faint" sx={{ padding: '16px' }}>
+        {summed}
+      </Box>
+    );
   if (days.error)
     return (
       <Box component="p" className="over" sx={{ padding: '16px' }}>

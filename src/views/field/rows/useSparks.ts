@@ -1,5 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addDays } from '../../../core/units';
+import type { AccountInfo } from '../../../contract/api';
+import { whyNoDays } from '../../shared/summedDays';
 import { api } from '../../shared/api';
 import type { LoadedLens } from '../../../plans/field';
 import { idsOf } from '../../shared/rowRequest';
@@ -9,7 +11,7 @@ const WEEKS = 12;
 const REST_MS = 120;
 
 /** Spend by week of the rows in sight, asked for as they come to rest in sight. */
-export function useSparks(account: number | undefined, loaded: LoadedLens | undefined) {
+export function useSparks(account: AccountInfo, loaded: LoadedLens | undefined) {
   const known = useMemo(() => {
     void loaded; // another load has rows of its own
     return new Map<number, number[]>();
@@ -23,11 +25,15 @@ export function useSparks(account: number | undefined, loaded: LoadedLens | unde
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
         const missing = rows.filter((row) => !known.has(row));
-        if (missing.length === 0 || account === undefined || !loaded) return;
+        if (missing.length === 0 || !loaded) return;
         const { to } = loaded.window;
         const from = addDays(to, 1 - 7 * WEEKS);
+        if (whyNoDays(account, { from, to }) !== null) {
+          for (const row of missing) known.set(row, []);
+          return setVersion((before) => before + 1);
+        }
         api
-          .sparks({ account, ...idsOf(loaded.table, missing), from, to })
+          .sparks({ account: account.id, ...idsOf(loaded.table, missing), from, to })
           .then(({ spend }) => {
             spend.forEach((days, at) => known.set(missing[at], weekly(days)));
             setVersion((before) => before + 1);

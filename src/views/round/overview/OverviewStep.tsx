@@ -40,7 +40,7 @@ export function OverviewStep({ account, fault, window, state: { from, to } }: Ro
       <DataNotes account={account} overview={whole} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: '32px' }}>
         <div>
-          <OverviewTrend overview={whole} />
+          <OverviewTrend account={account} overview={whole} />
           <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: '24px' }}>
             <Movers {...common} of="spend" />
             <Movers {...common} of="sales" />
@@ -73,6 +73,12 @@ function sentence(figures: Figure[], { before }: OverviewAnswer, target: number)
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** What the window holds that came summed over several days. */
+function sumsTold({ sums }: OverviewAnswer['window']): string {
+  const spans = sums.map(({ from, to }) => `${formatDay(from)} – ${formatDay(to)}`).join(', ');
+  return `Figures of ${spans} came summed: the window holds them whole, and there is no trend.`;
+}
+
 /** Days that are missing or not settled, and costs that are not known. */
 function DataNotes({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const { window, before, missing, profit } = overview;
@@ -80,7 +86,10 @@ function DataNotes({ account, overview }: { account: AccountInfo; overview: Over
   const isCreditedMore = totalSales !== null && totalSales < sales;
   const notes = [
     !before.isCovered &&
-      `Nothing is compared: the data begin on ${formatDay(account.firstDay ?? window.from)}, after the ${daysIn(before.from, before.to)} days before (${formatDay(before.from)} – ${formatDay(before.to)}) do.`,
+      (account.firstDay !== null && account.firstDay <= before.from
+        ? `Nothing is compared: of the days before (${formatDay(before.from)} – ${formatDay(before.to)}) some came summed with others.`
+        : `Nothing is compared: the data begin on ${formatDay(account.firstDay ?? window.from)}, after the ${daysIn(before.from, before.to)} days before (${formatDay(before.from)} – ${formatDay(before.to)}) do.`),
+    window.sums.length > 0 && sumsTold(window),
     window.unsettled.length > 0 &&
       `${window.unsettled.length} unsettled days (${formatDay(window.unsettled[0])} – ${formatDay(window.unsettled.at(-1)!)}) are left out: their orders are still coming in.`,
     isCreditedMore &&

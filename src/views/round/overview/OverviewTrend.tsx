@@ -4,8 +4,10 @@ import { Trend } from '../../../charts';
 import { businessMeasure, BUSINESS_MEASURES, measure, MEASURES } from '../../../core/measures';
 import type { BusinessMeasureKey, BusinessSums, MeasureKey } from '../../../core/measures';
 import { addDays, daysIn } from '../../../core/units';
+import type { AccountInfo } from '../../../contract/api';
 import type { OverviewAnswer } from '../../../contract/field';
 import { changeMark } from '../../shared/changeMark';
+import { whyNoDays } from '../../shared/summedDays';
 import { trendSeries } from '../../shared/trendSeries';
 import { recall, remember } from '../../shared/urlState';
 import { sumDays } from './figures';
@@ -20,11 +22,13 @@ const specOf = (key: string) =>
 const KEPT = 'overview-measures';
 
 /** Two or three measures of the whole account on one time line, with what was changed. */
-export function OverviewTrend({ overview }: { overview: OverviewAnswer }) {
+export function OverviewTrend({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const [keys, setKeys] = useState(() => recall<string[]>(KEPT, ['spend', 'totalSales']));
   const { window, before, days, changes } = overview;
   const last = window.unsettled.at(-1) ?? window.to;
   const count = daysIn(before.from, last);
+  const summed = whyNoDays(account, { from: before.from, to: last });
+  if (summed !== null) return null;
   const set = (at: number, key: string) => {
     const next = [...keys];
     if (key === '') next.splice(at, 1);

@@ -6,10 +6,11 @@ import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { monthOf, monthPace } from '../../../core/pace';
-import { MICROS_PER_UNIT, formatCount, formatShare } from '../../../core/units';
+import { addDays, MICROS_PER_UNIT, formatCount, formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { OverviewAnswer } from '../../../contract/field';
 import { api } from '../../shared/api';
+import { whyNoDays } from '../../shared/summedDays';
 import { Facts, Fault, MoneyField } from '../../shared/kit';
 
 const MONTHS = 'January February March April May June July August September October November December'.split(
@@ -23,6 +24,8 @@ const whole = (micros: number) => formatCount(Math.round(micros / MICROS_PER_UNI
 export function Pace({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const { lastDay, goal } = overview.month;
   const [isEditing, setEditing] = useState(false);
+  // A month is paced by its days, and by those of the weeks before.
+  if (whyNoDays(account, { from: addDays(monthOf(lastDay), -56), to: lastDay }) !== null) return null;
   const amounts = (of: (day: OverviewAnswer['days'][number]) => number) =>
     new Map(overview.days.map((one) => [one.day, of(one)]));
   const lines = [

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
@@ -25,7 +26,8 @@ export function WayIn({ account }: { account: AccountInfo }) {
   const { answer } = imports;
   useEffect(() => {
     // Nobody has looked at older figures yet: those that came in are shown at once.
-    if (answer?.state !== 'done') return;
+    // Unless columns were left: those may still be matched.
+    if (answer?.state !== 'done' || answer.unread.length > 0) return;
     tell(answer.message);
     void takeOver();
   }, [answer, takeOver, tell]);
@@ -46,6 +48,13 @@ export function WayIn({ account }: { account: AccountInfo }) {
       <UploadBox imports={imports} />
       {imports.mapping && (
         <MappingForm key={imports.mapping.importId} imports={imports} answer={imports.mapping} />
+      )}
+      {answer?.state === 'done' && answer.unread.length > 0 && (
+        <div className="bar">
+          <Button variant="contained" onClick={() => void takeOver()}>
+            Show the figures
+          </Button>
+        </div>
       )}
       <h3 className="part">What each report opens</h3>
       <Facts aria-label="What each report opens">

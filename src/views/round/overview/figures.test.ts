@@ -20,7 +20,7 @@ const days = [
 
 describe('the figures of the account', () => {
   const overview = {
-    window: { from: '2026-11-03', to: '2026-11-03', unsettled: [] },
+    window: { from: '2026-11-03', to: '2026-11-03', unsettled: [], sums: [] },
     before: { from: '2026-11-02', to: '2026-11-02', isCovered: true },
     changes: [],
     days,

@@ -5,6 +5,7 @@ import { Coverage } from './Coverage';
 import { ExportList } from './ExportList';
 import { ImportList } from './ImportList';
 import { MappingForm } from '../../shared/imports/MappingForm';
+import { SummedList } from './SummedList';
 import { SyncPanel } from './SyncPanel';
 import { UploadBox } from '../../shared/imports/UploadBox';
 import { useImports } from '../../shared/imports/useImports';
@@ -18,8 +19,8 @@ export function DataPart({ account }: { account: AccountInfo }) {
     <>
       <PartHead title={`Data of ${account.name}`}>
         {account.firstDay
-          ? `Search terms from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay!)}`
-          : 'No search terms yet'}{' '}
+          ? `Figures from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay!)}`
+          : 'No figures yet'}{' '}
         · {account.currency} ·{' '}
         {account.connected ? 'connected to its market' : 'fed by files; you take its changes as a file'}
         {account.funds !== null && ` · prepaid funds ${formatMoney(account.funds)} ${account.currency}`}
@@ -31,6 +32,7 @@ export function DataPart({ account }: { account: AccountInfo }) {
       {imports.mapping && (
         <MappingForm key={imports.mapping.importId} imports={imports} answer={imports.mapping} />
       )}
+      <SummedList account={account} />
       <ExportList account={account} />
       <ImportList imports={imports} />
     </>

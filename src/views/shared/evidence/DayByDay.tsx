@@ -4,6 +4,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { Sums } from '../../../core/measures';
 import { addDays } from '../../../core/units';
 import { Fault } from '../kit';
+import { whyNoDays } from '../summedDays';
 import { WindowsTable } from './WindowsTable';
 
 interface DayByDayProps {
@@ -25,6 +26,9 @@ const DAYS_SHOWN = 60;
 export function DayByDay({ account, last, settledTo, targetAcos, margin, asked, marks }: DayByDayProps) {
   const from = addDays(last, 1 - DAYS_SHOWN);
   const { currency, firstDay } = account;
+  // The table beside it looks back 90 days.
+  const summed = whyNoDays(account, { from: addDays(last, -89), to: last });
+  if (summed !== null) return <p className="faint">{summed}</p>;
   return (
     <>
       <h3 className="panelPart">Day by day: {currency} spend, and orders above it</h3>

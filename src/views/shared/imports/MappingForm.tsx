@@ -4,6 +4,8 @@ import type { ImportAnswer } from '../../../contract/api';
 import { FIELD_LABELS } from '../../../contract/reportFields';
 import { Choice, Field } from '../kit';
 import type { Option } from '../kit';
+import { HeadingLine } from './HeadingLine';
+import { SummedOver } from './SummedOver';
 import type { ImportsState } from './useImports';
 
 /** Asks which column holds each field that was not recognised; the choice is remembered for these headings. */
@@ -21,8 +23,10 @@ export function MappingForm({ imports, answer }: { imports: ImportsState; answer
     return imports.match(answer.importId, matched);
   });
   return (
-    <form className="framed" aria-label="Match the columns" onSubmit={(event) => void send(event)}>
+    <form className="framed spaced" aria-label="Match the columns" onSubmit={(event) => void send(event)}>
       <h2 className="pageTitle">Which column is which?</h2>
+      <HeadingLine key={answer.importId} imports={imports} answer={answer} />
+      {answer.asksPeriod && <SummedOver imports={imports} />}
       <div className="fields mapping">
         {answer.fields.map((field) => (
           <Field

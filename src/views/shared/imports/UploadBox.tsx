@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
 import { formatCount, formatShare } from '../../../core/units';
-import { IMPORT_LABELS, REPORT_LABELS } from '../../../contract/reportFields';
+import { IMPORT_LABELS } from '../../../contract/reportFields';
 import type { ImportKind } from '../../../contract/reportFields';
 import { Choice, Progress } from '../kit';
 import type { Option } from '../kit';
@@ -37,13 +37,11 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
           value={imports.kind}
           onChange={(kind) => imports.setKind(kind as ImportKind)}
         >
-          {Object.entries(IMPORT_LABELS).map(([kind, label]): Option => [
-            kind,
-            kind in REPORT_LABELS ? `${label}, by day` : label,
-          ])}
+          {Object.entries(IMPORT_LABELS).map(([kind, label]): Option => [kind, label])}
         </Choice>
         <span className="faint">
-          CSV, TSV or XLSX; or drop the file here. Importing the same file again changes nothing.
+          CSV, TSV or XLSX, reports by day or summed over a period; or drop the file here. The same file again
+          changes nothing.
         </span>
         <input
           ref={input}
@@ -71,6 +69,20 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
           {answer.state === 'done' ? '' : '▲ '}
           {answer.message}
         </p>
+      )}
+      {answer && imports.mapping === null && answer.firstLines.length > 0 && (
+        <div className="bar">
+          {answer.unread.length > 0 && (
+            <Button variant="outlined" onClick={() => imports.setMatching(true)}>
+              Match its columns
+            </Button>
+          )}
+          {answer.unread.length === 0 && answer.state === 'refused' && (
+            <Button variant="outlined" onClick={() => imports.setMatching(true)}>
+              Look at its columns
+            </Button>
+          )}
+        </div>
       )}
     </section>
   );

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { ImportAnswer } from '../../../contract/api';
 import type { ImportKind } from '../../../contract/reportFields';
+import type { FileSaid } from '../api';
 import { api, uploadReport } from '../api';
 
 /** A file on its way to the server. */
@@ -22,6 +23,7 @@ export function useImports(account: number | undefined) {
   const [kind, setKind] = useState<ImportKind>('terms');
   const [answer, setAnswer] = useState<ImportAnswer | null>(null);
   const [fault, setFault] = useState('');
+  const [isMatching, setMatching] = useState(false);
   const list = useQuery({
     queryKey: ['imports', account],
     queryFn: () => api.imports(account!),
@@ -32,7 +34,7 @@ export function useImports(account: number | undefined) {
   const refresh = () =>
     client.invalidateQueries({
       predicate: ({ queryKey }) =>
-        ['imports', 'accounts', 'products', 'goals', 'sync'].includes(String(queryKey[0])),
+        ['imports', 'accounts', 'products', 'goals', 'sync', 'summed'].includes(String(queryKey[0])),
     });
 
   useEffect(() => {
@@ -42,15 +44,16 @@ export function useImports(account: number | undefined) {
     return () => removeEventListener('beforeunload', warn);
   }, [upload]);
 
-  async function take(next: File) {
+  async function take(next: File, said: FileSaid = {}) {
     if (account === undefined || upload) return;
     setFile(next);
     setFault('');
     setAnswer(null);
+    setMatching(false);
     const start = { name: next.name, size: next.size, sent: 0, startedAt: Date.now() };
     setUpload(start);
     try {
-      setAnswer(await uploadReport(account, kind, next, (sent) => setUpload({ ...start, sent })));
+      setAnswer(await uploadReport(account, kind, next, said, (sent) => setUpload({ ...start, sent })));
     } catch (error) {
       setFault((error as Error).message);
     } finally {
@@ -68,6 +71,11 @@ export function useImports(account: number | undefined) {
     }
   }
 
+  /** The file again, with what its sender says of it. */
+  const takeAgain = async (said: FileSaid) => {
+    if (file) await take(file, said);
+  };
+
   return {
     kind,
     setKind,
@@ -77,8 +85,10 @@ export function useImports(account: number | undefined) {
     running: list.data?.find(isRunning) ?? null,
     answer,
     fault,
-    mapping: answer?.state === 'needs-mapping' ? answer : null,
+    mapping: answer && (answer.state === 'needs-mapping' || isMatching) ? answer : null,
+    setMatching,
     take,
+    takeAgain,
     match,
   };
 }
