@@ -2,9 +2,17 @@
 import Joi from 'joi';
 import { KINDS, MAX_MODIFIER } from '../core/changes';
 import type { ChangeState, FieldShape } from '../core/changes';
-import type { ChangeFileFormat, NewChange, StagedValue, UndoRequest } from './changes';
+import { SETTLINGS } from './changes';
+import type {
+  CarriedOutRequest,
+  ChangeFileFormat,
+  NewChange,
+  Settling,
+  StagedValue,
+  UndoRequest,
+} from './changes';
 import type { OfAccount } from './requests';
-import { bid, expression, id, money } from './schemas';
+import { bid, day, expression, id, money } from './schemas';
 
 const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   id: id.required(),
@@ -65,6 +73,18 @@ export const effectsQuery = Joi.object<OfAccount & { bale?: number }>({ account:
 export const changeIds = Joi.object<OfAccount & { ids: number[] }>({
   account: id.required(),
   ids: Joi.array().items(id).min(1).max(10_000).required(),
+});
+
+export const carriedOutRequest = changeIds.append<CarriedOutRequest>({
+  day: day.required(),
+  borneOut: Joi.string().valid('all', 'by-import').required(),
+});
+
+export const settleRequest = Joi.object<OfAccount & { as: Settling }>({
+  account: id.required(),
+  as: Joi.string()
+    .valid(...SETTLINGS)
+    .required(),
 });
 
 export const undoRequest = changeIds.append<UndoRequest>({

@@ -87,16 +87,31 @@ export type FileDifferences = ReadBack;
 
 export interface BaleInfo {
   id: number;
-  state: 'sending' | 'done';
+  /** awaiting: carried out by hand, and not borne out by an import yet. */
+  state: 'sending' | 'awaiting' | 'done';
   trouble: string;
   tries: number;
   sentAt: string;
   /** The account's day on which the market answered first; null before. Its days may not be those of the clock. */
   marketDay: string | null;
+  /** The day on which it was carried out by hand; null for one that was sent. */
+  carriedOn: string | null;
   finishedAt: string | null;
   changes: number;
   accepted: number;
   refused: number;
+}
+
+/** What to make of what is still open of a bale that was carried out by hand. */
+export const SETTLINGS = ['carried-out', 'back-to-tray'] as const;
+export type Settling = (typeof SETTLINGS)[number];
+
+/** Staged changes that were carried out by hand: all of them, or those that an import of bids bears out. */
+export interface CarriedOutRequest {
+  account: number;
+  ids: number[];
+  day: string;
+  borneOut: 'all' | 'by-import';
 }
 
 /** A number for a staged change to set: micros, or a share for a modifier. */

@@ -49,5 +49,7 @@ export { sumExpected } from './effect';
 export type { Effect } from './effect';
 export { findConflicts } from './conflicts';
 export type { Conflict, StagedChange, WayOut } from './conflicts';
+export { judgeCarried } from './carried';
+export type { Said, Verdict } from './carried';
 export { readBack } from './readBack';
 export type { FileLine, ReadBack } from './readBack';

@@ -24,14 +24,14 @@ const columnsOf = (values: Values) =>
 
 /**
  * Brings our copy of the account to what an accepted change has made of it.
- * @param marketId what the market calls what it made or changed
+ * @param marketId what the market calls what it made or changed; null in an account that has none
  * @returns our number of a target or negative that was made
  */
 export async function applyAccepted(
   sql: Query,
   accountId: number,
   accepted: Accepted,
-  marketId: string,
+  marketId: string | null,
 ): Promise<{ targetId: number | null; negativeId: number | null }> {
   const made = { targetId: null as number | null, negativeId: null as number | null };
   switch (accepted.does) {
@@ -70,8 +70,13 @@ async function insertTarget(
   sql: Query,
   accountId: number,
   one: Extract<Accepted, { does: 'make-target' }>,
-  marketId: string,
+  marketId: string | null,
 ): Promise<number> {
+  const there = marketId === null ? await findTarget(sql, accountId, one) : undefined;
+  if (there !== undefined) {
+    await setValues(sql, accountId, 'target', there, columnsOf({ bid: one.bid, state: 'enabled' }));
+    return there;
+  }
   const [{ id }] = await sql<{ id: number }[]>`
     insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, bid_micros)
     values (${accountId}, ${one.adGroupId}, ${marketId}, ${one.kind}, ${one.match}, ${one.expression}, ${one.bid})
@@ -80,12 +85,26 @@ async function insertTarget(
   return id;
 }
 
+/** A target with these words in an ad group, by name: an import may have brought it before. */
+export async function findTarget(
+  sql: Query,
+  accountId: number,
+  { adGroupId, kind, match, expression }: Omit<Extract<Accepted, { does: 'make-target' }>, 'does' | 'bid'>,
+): Promise<number | undefined> {
+  const rows = await sql<{ id: number }[]>`
+    select target_id as id from mowing.target
+    where account_id = ${accountId} and ad_group_id = ${adGroupId} and kind = ${kind} and match is not distinct from ${match}
+      and lower(expression) = lower(${expression})
+    order by target_id limit 1`;
+  return rows[0]?.id;
+}
+
 /** Writes down a negative that the market made. */
 async function insertNegative(
   sql: Query,
   accountId: number,
   one: Extract<Accepted, { does: 'make-negative' }>,
-  marketId: string,
+  marketId: string | null,
 ): Promise<number> {
   const [{ id }] = await sql<{ id: number }[]>`
     insert into mowing.negative (account_id, campaign_id, ad_group_id, market_id, match, expression)
@@ -103,7 +122,7 @@ async function adopt(
   sql: Query,
   accountId: number,
   { entity, id, values }: Extract<Accepted, { does: 'adopt' }>,
-  marketId: string,
+  marketId: string | null,
 ): Promise<void> {
   // A sync may have been quicker and taken it for a stranger: that copy makes room.
   await sql`
@@ -112,7 +131,7 @@ async function adopt(
   await setValues(sql, accountId, entity, id, {
     ...columnsOf(values),
     ...USUAL[entity],
-    market_id: marketId,
+    ...(marketId !== null && { market_id: marketId }),
     state: 'enabled',
   });
 }

@@ -6,22 +6,27 @@ export interface BaleRow {
   id: number;
   accountId: number;
   key: string;
-  state: 'sending' | 'done';
+  state: 'sending' | 'awaiting' | 'done';
 }
 
-/** Makes a bale of the staged changes among `ids`; null when none of them is staged any more. */
+/**
+ * Makes a bale of the staged changes among `ids`; null when none of them is staged any more.
+ * @param carriedOn the day on which they were carried out by hand; null: they are sent
+ */
 export async function insertBale(
   sql: Query,
   accountId: number,
   ids: number[],
   key: string,
+  carriedOn: string | null = null,
 ): Promise<number | null> {
   const staged = await sql<{ id: number }[]>`
     select change_id as id from mowing.change
     where account_id = ${accountId} and change_id = any(${ids}::bigint[]) and state = 'staged' for update`;
   if (staged.length === 0) return null;
   const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.bale (account_id, idempotency_key, state) values (${accountId}, ${key}, 'sending') returning bale_id as id`;
+    insert into mowing.bale (account_id, idempotency_key, state, carried_on)
+    values (${accountId}, ${key}, ${carriedOn === null ? 'sending' : 'awaiting'}, ${carriedOn}) returning bale_id as id`;
   await sql`
     update mowing.change set state = 'sending', bale_id = ${id}
     where account_id = ${accountId} and change_id = any(${staged.map((row) => row.id)}::bigint[])`;
@@ -38,6 +43,24 @@ export async function lockBale(sql: Query, accountId: number, id: number): Promi
 
 export async function finishBale(sql: Query, accountId: number, id: number): Promise<void> {
   await sql`update mowing.bale set state = 'done', trouble = '', finished_at = now() where account_id = ${accountId} and bale_id = ${id}`;
+}
+
+/** The oldest first: bales of an account that wait to be borne out by an import. */
+export async function listAwaitingBales(
+  sql: Query,
+  accountId: number,
+): Promise<{ id: number; carriedOn: string }[]> {
+  return sql<{ id: number; carriedOn: string }[]>`
+    select bale_id as id, carried_on as "carriedOn" from mowing.bale
+    where account_id = ${accountId} and state = 'awaiting' order by bale_id for update`;
+}
+
+/** Puts what is still open of a bale back into the tray. @returns how many changes */
+export async function backToTray(sql: Query, accountId: number, baleId: number): Promise<number> {
+  const rows = await sql`
+    update mowing.change set state = 'staged', bale_id = null
+    where account_id = ${accountId} and bale_id = ${baleId} and state = 'sending'`;
+  return rows.count;
 }
 
 /** Keeps why a bale could not be delivered. */
@@ -73,7 +96,7 @@ export async function listUnanswered(sql: Query, accountId: number, baleId: numb
 export async function listBales(sql: Query, accountId: number, most = 200): Promise<BaleInfo[]> {
   return sql<BaleInfo[]>`
     select b.bale_id as id, b.state, b.trouble, b.tries, b.sent_at as "sentAt", b.finished_at as "finishedAt",
-      min(c.answered_on) as "marketDay",
+      min(c.answered_on) as "marketDay", b.carried_on as "carriedOn",
       count(c.*) as changes, count(*) filter (where c.state = 'accepted') as accepted,
       count(*) filter (where c.state = 'refused') as refused
     from mowing.bale b left join mowing.change c on c.account_id = b.account_id and c.bale_id = b.bale_id

@@ -141,6 +141,8 @@ export async function answerChange(
   await sql`
     update mowing.change set state = ${answer.accepted ? 'accepted' : 'refused'}, answer_code = ${answer.code},
       answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId}, answered_at = now(),
-      answered_on = (select coalesce(market_day, current_date) from mowing.account where account_id = ${accountId})
+      answered_on = coalesce(
+        (select b.carried_on from mowing.bale b where b.account_id = ${accountId} and b.bale_id = mowing.change.bale_id),
+        (select market_day from mowing.account where account_id = ${accountId}), current_date)
     where account_id = ${accountId} and change_id = ${id} and state = 'sending'`;
 }

@@ -13,6 +13,20 @@ export interface EntityValues {
   campaignState: string | null;
 }
 
+/** Where the targets of a list stand. */
+export async function placesOfTargets(
+  sql: Query,
+  accountId: number,
+  list: readonly EntityValues[],
+): Promise<Map<number, { adGroupId: number; campaignId: number }>> {
+  const ids = list.flatMap(({ targetId }) => targetId ?? []);
+  const rows = await sql<{ id: number; adGroupId: number; campaignId: number }[]>`
+    select t.target_id as id, t.ad_group_id as "adGroupId", g.campaign_id as "campaignId"
+    from mowing.target t join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+    where t.account_id = ${accountId} and t.target_id = any(${ids}::integer[])`;
+  return new Map(rows.map(({ id, ...place }) => [id, place]));
+}
+
 /** Sets bids, budgets and states of entities. @returns how many rows of the list changed anything */
 export async function setEntityValues(tx: Query, accountId: number, list: EntityValues[]): Promise<number> {
   await tx`

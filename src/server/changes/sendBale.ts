@@ -1,10 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { acceptedOf, blockOf, entitiesOf } from '../../core/changes';
-import type { Change } from '../../core/changes';
 import type { MarketAnswer, MarketChange } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { Query, Transaction } from '../../db/connection';
-import { applyAccepted } from '../../db/queries/accepted';
 import { findAccount, raiseRevision } from '../../db/queries/accounts';
 import {
   finishBale,
@@ -14,14 +11,14 @@ import {
   lockBale,
   noteTrouble,
 } from '../../db/queries/bales';
-import { addListTerm } from '../../db/queries/negativeLists';
 import { dropDrafts } from '../../db/queries/drafts';
-import { keepHeld } from '../../db/queries/bidFeed';
 import { answerChange } from '../../db/queries/changes';
 import { db, log } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { market } from '../market/market';
+import { refusal, takeAccepted } from './takeAccepted';
+import type { Answered } from './takeAccepted';
 import { toMarketChanges } from './toMarketChanges';
 
 /** A bale that cannot be delivered is tried again by itself. */
@@ -42,7 +39,7 @@ export async function sendBale(caller: Caller, accountId: number, changeIds: num
   if (account.marketId === null)
     throw new MowingError(
       'conflict',
-      `${account.name} is fed by files and has no market to send to. Take the change file instead; the changes stay in the tray.`,
+      `${account.name} is fed by files and has no market to send to. Take the change file, carry it out by hand, and say so with “Carried out”; the changes stay in the tray.`,
     );
   const baleId = await recorded(caller, accountId, async (tx, note) => {
     const id = await insertBale(tx, accountId, changeIds, randomUUID());
@@ -144,13 +141,6 @@ async function ask(account: string, key: string, changes: MarketChange[]): Promi
   }
 }
 
-interface Answered {
-  id: number;
-  change: Change;
-  held: number | null;
-  listId: number | null;
-}
-
 async function takeAnswer(tx: Transaction, accountId: number, one: Answered, answer: MarketAnswer) {
   const { id, accepted } = answer;
   if (!accepted || id === null)
@@ -173,23 +163,6 @@ async function takeAnswer(tx: Transaction, accountId: number, one: Answered, ans
   await answerChange(tx, accountId, one.id, { accepted: true, code: null, sentence: null, ...made });
 }
 
-/** What an accepted change makes of our copy, and of what it carries. */
-async function takeAccepted(
-  tx: Query,
-  accountId: number,
-  { change, held, listId }: Answered,
-  marketId: string,
-) {
-  const made = await applyAccepted(tx, accountId, acceptedOf(change), marketId);
-  // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
-  const block = blockOf(change);
-  if (listId !== null && block) await addListTerm(tx, accountId, listId, block);
-  // The bids of a campaign that runs dry are held down; the next round starts from there.
-  const { target } = entitiesOf(change);
-  if (held !== null && target !== undefined) await keepHeld(tx, accountId, target, held);
-  return made;
-}
-
 async function endBale(tx: Query, accountId: number, baleId: number) {
   if (!(await lockBale(tx, accountId, baleId))) return;
   // What still waits, waits for a change that was refused.
@@ -207,11 +180,3 @@ async function endBale(tx: Query, accountId: number, baleId: number) {
   await raiseRevision(tx, accountId);
   await dropDrafts(tx, accountId);
 }
-
-const refusal = (code: string, sentence: string) => ({
-  accepted: false,
-  code,
-  sentence,
-  targetId: null,
-  negativeId: null,
-});

@@ -4,6 +4,7 @@ import type { Transaction } from '../../db/connection';
 import type { AccountRow } from '../../db/queries/accounts';
 import { setEntityValues } from '../../db/queries/entityValues';
 import type { EntityValues } from '../../db/queries/entityValues';
+import { bearOut } from '../changes/bearOut';
 import type { StructureNote } from './segmentWriter';
 import type { StagedImport } from './stagedImport';
 
@@ -50,5 +51,7 @@ export async function keepStructure(
   });
   const changed = await setEntityValues(tx, id, list);
   const what = spec.place === 'target' ? ['target', 'targets'] : ['campaign', 'campaigns'];
-  return `It also says what stands: bids, budgets or states of ${formatCount(changed)} ${what[changed === 1 ? 0 : 1]} were taken over.`;
+  const borneOut = await bearOut(tx, id, list);
+  const taken = `It also says what stands: bids, budgets or states of ${formatCount(changed)} ${what[changed === 1 ? 0 : 1]} were taken over.`;
+  return `${taken} ${borneOut}`.trim();
 }

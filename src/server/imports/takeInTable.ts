@@ -96,5 +96,5 @@ function endOf(
   const { kept, unchanged } = result;
   const state = kept + unchanged === 0 ? 'refused' : 'done';
   const end: ImportEnd = { ...known, state, read: rows.length + unread.length, kept, unchanged, refused };
-  return { ...end, message: importMessage(kind, end, '') };
+  return { ...end, message: importMessage(kind, end, result.remark ?? '') };
 }

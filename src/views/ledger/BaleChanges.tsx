@@ -17,6 +17,7 @@ import type { TrayState } from '../shared/tray/useTray';
 import { BaleEffect } from './effects/BaleEffect';
 import { howMeasured, movedWords } from './effects/effectWords';
 import { stageAgain } from '../shared/tray/stageAgain';
+import { SettleBale } from './SettleBale';
 import type { AnswerFilter, LedgerState } from './useLedger';
 import { Facts } from '../shared/kit';
 
@@ -35,24 +36,29 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
   const expected = sumExpected(
     ledger.all.filter(({ state }) => state === 'accepted').map(({ effect }) => effect),
   );
+  const answers = ANSWERS[bale.carriedOn === null ? 'sent' : 'byHand'];
   const order = [...ledger.changes].sort(
     (a, b) => Number(b.state === 'refused') - Number(a.state === 'refused') || a.id - b.id,
   );
   return (
     <>
       <h2 className="pageTitle">
-        Bale {bale.id}, sent {formatTime(bale.sentAt)}
-        {bale.marketDay !== null && (
+        Bale {bale.id},{' '}
+        {bale.carriedOn === null
+          ? `sent ${formatTime(bale.sentAt)}`
+          : `carried out by hand on ${formatDay(bale.carriedOn)}`}
+        {bale.carriedOn === null && bale.marketDay !== null && (
           <span className="faint small"> · on the market’s {formatDay(bale.marketDay)}</span>
         )}
       </h2>
       <p className="line">
         {formatCount(bale.changes)} {bale.changes === 1 ? 'change' : 'changes'}: {formatCount(bale.accepted)}{' '}
-        accepted, {formatCount(bale.refused)} refused
-        {bale.state === 'sending' &&
-          `, ${formatCount(bale.changes - bale.accepted - bale.refused)} without an answer yet`}
+        {answers.accepted}, {formatCount(bale.refused)} {answers.refused}
+        {bale.state !== 'done' &&
+          `, ${formatCount(bale.changes - bale.accepted - bale.refused)} ${answers.sending}`}
         .
       </p>
+      {bale.state === 'awaiting' && <SettleBale ledger={ledger} bale={bale} account={account} />}
       {bale.trouble !== '' && (
         <Box
           component="p"
@@ -79,7 +85,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
         >
           {(['all', 'accepted', 'refused', 'sending'] as const).map((filter) => (
             <ToggleButton key={filter} value={filter} sx={{ padding: '1px 8px', textTransform: 'none' }}>
-              {filter === 'all' ? 'All' : filter === 'sending' ? 'No answer yet' : filter}{' '}
+              {filter === 'all' ? 'all' : answers[filter]}{' '}
               {formatCount(ledger.all.filter(({ state }) => filter === 'all' || state === filter).length)}
             </ToggleButton>
           ))}
@@ -115,7 +121,13 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
         </TableHead>
         <TableBody>
           {order.map((one) => (
-            <ChangeRow key={one.id} one={one} ledger={ledger} effect={effects.get(one.id)} />
+            <ChangeRow
+              key={one.id}
+              one={one}
+              answers={answers}
+              ledger={ledger}
+              effect={effects.get(one.id)}
+            />
           ))}
         </TableBody>
       </Facts>
@@ -124,21 +136,34 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
   );
 }
 
-const ANSWERS = {
-  accepted: '● accepted',
-  refused: '▲ refused',
-  sending: '○ no answer yet',
-  staged: 'staged',
-  withdrawn: 'withdrawn',
+type Answers = Record<ChangeInfo['state'], string>;
+/** What an answer is called: the market's, or what an import bears out. */
+const ANSWERS: Record<'sent' | 'byHand', Answers> = {
+  sent: {
+    accepted: 'accepted',
+    refused: 'refused',
+    sending: 'without an answer yet',
+    staged: 'staged',
+    withdrawn: 'withdrawn',
+  },
+  byHand: {
+    accepted: 'carried out',
+    refused: 'not carried out',
+    sending: 'open',
+    staged: 'staged',
+    withdrawn: 'withdrawn',
+  },
 };
+const SIGNS: Answers = { accepted: '● ', refused: '▲ ', sending: '○ ', staged: '', withdrawn: '' };
 
 interface ChangeRowProps {
   one: ChangeInfo;
+  answers: Answers;
   ledger: LedgerState;
   effect: EffectInfo | undefined;
 }
 
-function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
+function ChangeRow({ one, answers, ledger, effect }: ChangeRowProps) {
   const value = setValueOf(one.change);
   return (
     <TableRow>
@@ -146,7 +171,8 @@ function ChangeRow({ one, ledger, effect }: ChangeRowProps) {
         title={one.answeredAt ? `Answered ${formatTime(one.answeredAt)}` : undefined}
         className={one.state === 'refused' ? 'over' : one.state === 'accepted' ? 'under' : 'faint'}
       >
-        {ANSWERS[one.state]}
+        {SIGNS[one.state]}
+        {answers[one.state]}
       </TableCell>
       <TableCell>
         {describeChange(one.change)}

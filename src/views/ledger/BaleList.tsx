@@ -1,4 +1,4 @@
-import { formatCount } from '../../core/units';
+import { formatCount, formatDay } from '../../core/units';
 import type { BaleInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
 import { PartList } from '../shared/kit';
@@ -6,7 +6,13 @@ import type { PartEntry } from '../shared/kit';
 import type { LedgerState } from './useLedger';
 
 /** What became of a bale, in words. */
-function outcome({ changes, accepted, refused, state }: BaleInfo): string {
+function outcome({ changes, accepted, refused, state, carriedOn }: BaleInfo): string {
+  if (state === 'awaiting')
+    return `${formatCount(accepted)} confirmed, ${formatCount(changes - accepted - refused)} open`;
+  if (carriedOn !== null)
+    return refused === 0
+      ? `all ${formatCount(accepted)} carried out`
+      : `${formatCount(accepted)} carried out, ${formatCount(refused)} not`;
   if (state === 'sending') return `${formatCount(changes - accepted - refused)} without an answer yet`;
   return refused === 0
     ? `all ${formatCount(accepted)} accepted`
@@ -20,11 +26,13 @@ const entryOf = (bale: BaleInfo): PartEntry => ({
   label: (
     <span className="spread">
       <strong>Bale {bale.id}</strong>
-      <span className="faint">{formatTime(bale.sentAt)}</span>
+      <span className="faint">
+        {bale.carriedOn === null ? formatTime(bale.sentAt) : `by hand, ${formatDay(bale.carriedOn)}`}
+      </span>
     </span>
   ),
   does: (
-    <span className={bale.refused > 0 || bale.state === 'sending' ? 'over' : undefined}>
+    <span className={bale.refused > 0 || bale.state !== 'done' ? 'over' : undefined}>
       {bale.refused > 0 ? '▲ ' : ''}
       {outcome(bale)}
     </span>

@@ -15,6 +15,7 @@ const BALE: BaleInfo = {
   tries: 1,
   sentAt: '2026-11-20T08:30:00Z',
   marketDay: '2026-11-18',
+  carriedOn: null,
   finishedAt: '2026-11-20T08:31:00Z',
   changes: 3,
   accepted: 2,
@@ -40,6 +41,7 @@ function drawBale(bale: BaleInfo, changes: ChangeInfo[] = CHANGES) {
     filter: 'all',
     setFilter: (filter: string) => done.push(['filter', filter]),
     effects: undefined,
+    settle: { isPending: false, mutate: (how: unknown) => done.push(['settle', how]) },
     retry: { isPending: false, mutate: (id: number) => done.push(['retry', id]) },
     undo: { undo: (ids: number[]) => done.push(['undo', ids]) },
   } as unknown as LedgerState;
@@ -89,7 +91,22 @@ describe('a bale', () => {
       aChangeInfo({ id: 2, state: 'sending' }),
     ]);
     expect(screen.getByText(/1 accepted, 0 refused, 2 without an answer yet\./)).toBeTruthy();
-    expect(answers()).toEqual(['● accepted', '○ no answer yet']);
+    expect(answers()).toEqual(['● accepted', '○ without an answer yet']);
+  });
+
+  test('that was carried out by hand waits for an import, or is settled by hand', () => {
+    const done = drawBale(
+      { ...BALE, state: 'awaiting', carriedOn: '2026-11-17', marketDay: null, accepted: 1 },
+      [aChangeInfo({ id: 1, state: 'accepted' }), aChangeInfo({ id: 2, state: 'sending' })],
+    );
+    expect(screen.getByRole('heading', { name: /carried out by hand on 17 Nov/ })).toBeTruthy();
+    expect(answers()).toEqual(['● carried out', '○ open']);
+    press('The rest was carried out');
+    press('Back to the tray');
+    expect(done).toEqual([
+      ['settle', { id: 7, as: 'carried-out' }],
+      ['settle', { id: 7, as: 'back-to-tray' }],
+    ]);
   });
 
   test('in trouble says what it is, and can be tried again at once', () => {
@@ -102,7 +119,7 @@ describe('a bale', () => {
   test('is filtered by the answers, each with its count, and leaves as a file', () => {
     const done = drawBale(BALE);
     expect(screen.getByRole('group', { name: 'Answers shown' }).textContent).toBe(
-      'All 3accepted 2refused 1No answer yet 0',
+      'all 3accepted 2refused 1without an answer yet 0',
     );
     press('refused 1');
     expect(done).toEqual([['filter', 'refused']]);

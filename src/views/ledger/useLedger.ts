@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../shared/useTell';
 import { useState } from 'react';
+import type { Settling } from '../../contract/changes';
 import { api } from '../shared/api';
 import type { KeyLine } from '../shared/frame/KeysHelp';
 import { useKeys } from '../shared/useKeys';
@@ -51,6 +52,11 @@ export function useLedger(account: number | undefined) {
     onError: fail,
     onSettled: refresh,
   });
+  const settle = useMutation({
+    mutationFn: ({ id, as }: { id: number; as: Settling }) => api.settleBale(account!, id, as),
+    onError: fail,
+    onSettled: refresh,
+  });
   const undo = useUndo(account, () => void refresh());
   const isWorkedOpen = values.get('view') === 'worked';
   const choose = (id: number) => set({ bale: String(id), view: null });
@@ -79,6 +85,7 @@ export function useLedger(account: number | undefined) {
     showWorked,
     effects: effects.data,
     retry,
+    settle,
     undo,
   };
 }

@@ -11,7 +11,15 @@ import type {
   SyncInfo,
 } from '../../contract/api';
 import type { ChoicesAnswer, ChoicesRequest } from '../../contract/choices';
-import type { BaleInfo, ChangeInfo, FileDifferences, NewChange, UndoAnswer } from '../../contract/changes';
+import type {
+  BaleInfo,
+  CarriedOutRequest,
+  ChangeInfo,
+  FileDifferences,
+  NewChange,
+  Settling,
+  UndoAnswer,
+} from '../../contract/changes';
 import type { ReviewData, TermDays } from '../../contract/review';
 import type {
   HistoryAnswer,
@@ -130,6 +138,10 @@ export const api = {
   bales: (account: number) => ask<BaleInfo[]>(`/api/bales?${query({ account })}`),
   sendBale: (account: number, ids: number[]) =>
     ask<{ baleId: number; trouble: string }>('/api/bales', send('POST', { account, ids })),
+  carryOut: (request: CarriedOutRequest) =>
+    ask<{ baleId: number }>('/api/bales/carried-out', send('POST', request)),
+  settleBale: (account: number, id: number, as: Settling) =>
+    ask<{ changes: number }>(`/api/bales/${id}/settle`, send('POST', { account, as })),
   retryBale: (account: number, id: number) =>
     ask<{ trouble: string }>(`/api/bales/${id}/retry?${query({ account })}`, { method: 'POST' }),
   sync: (account: number) => ask<SyncInfo>(`/api/sync?${query({ account })}`),

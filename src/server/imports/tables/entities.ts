@@ -5,6 +5,7 @@ import type { AccountRow } from '../../../db/queries/accounts';
 import { setEntityValues } from '../../../db/queries/entityValues';
 import type { EntityValues } from '../../../db/queries/entityValues';
 import { resolvePlaces } from '../../../db/queries/importPlaces';
+import { bearOut } from '../../changes/bearOut';
 import type { TableResult } from './tableResult';
 
 /**
@@ -45,7 +46,7 @@ export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow
   withTarget.forEach((row, at) => take(row, { targetId: targetIds[at], campaignId: null }));
   others.forEach((row, at) => take(row, { targetId: null, campaignId: campaignIds[at] }));
   const kept = await setEntityValues(tx, id, values);
-  return { kept, unchanged: values.length - kept, refused };
+  return { kept, unchanged: values.length - kept, refused, remark: await bearOut(tx, id, values) };
 }
 
 function valuesOf(row: TableRow): Omit<EntityValues, 'targetId' | 'campaignId' | 'adGroupName'> {

@@ -3,4 +3,6 @@ export interface TableResult {
   kept: number;
   unchanged: number;
   refused: { line: number; reason: string }[];
+  /** What else came of it, as a sentence. */
+  remark?: string;
 }

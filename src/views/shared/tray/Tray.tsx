@@ -9,6 +9,7 @@ import { useNegativeCheck } from './useNegativeCheck';
 import type { TrayState } from './useTray';
 import { navigate } from 'wouter/use-browser-location';
 import { pageLink } from '../frame/pages';
+import { CarriedOut } from './CarriedOut';
 import { ChangeFileMenu } from './ChangeFileMenu';
 import { changeCount, signed } from './money';
 import { TrayList } from './TrayList';
@@ -99,14 +100,15 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           {!tray.send.isPending && sending.length > 0 && (
             <span className="over">
               {' '}
-              · {changeCount(sending.length)} sent, no answer yet; Mowing keeps asking
+              · {changeCount(sending.length)}{' '}
+              {account?.connected === false
+                ? 'carried out, and not borne out by an import yet'
+                : 'sent, no answer yet; Mowing keeps asking'}
             </span>
           )}
         </ButtonBase>
         {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
-        {changes.length > 0 && account?.connected === false && (
-          <span className="faint">Fed by files: download the change file</span>
-        )}
+        {changes.length > 0 && account?.connected === false && <CarriedOut account={account} tray={tray} />}
         {changes.length > 0 && account?.connected && (
           <Button
             ref={sendButton}

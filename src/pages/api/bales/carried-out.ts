@@ -1,0 +1,9 @@
+import { carriedOutRequest } from '../../../contract/changeSchemas';
+import { carryOut } from '../../../server/changes/carryOut';
+import { endpoint } from '../../../server/http/endpoint';
+
+export const POST = endpoint({
+  may: 'send',
+  body: carriedOutRequest,
+  run: ({ body, caller }) => carryOut(caller, body),
+});
