@@ -1,7 +1,7 @@
 // What the field and the overview get from the server, and send to it. Money in micros.
 import type { Change } from '../core/changes';
 import type { KeywordMatch } from '../core/matching';
-import type { LensName } from '../core/lenses';
+import type { LensName, PeriodStep } from '../core/lenses';
 import type { Sums } from '../core/measures';
 import type { ComparedWindow, SettledWindow } from '../core/windows';
 
@@ -28,6 +28,14 @@ export interface RowDaysAnswer {
   /** Accepted changes of these rows alone. */
   changes: ChangeDay[];
 }
+
+/** Rows of a lens by week or month, or cut by both. */
+export interface PeriodsRequest extends RowsRequest {
+  steps: PeriodStep[];
+}
+
+/** What rows came to by period, as columns: place of the row in the request (from 1), first day of the period, figures. */
+export type RowPeriodColumns = { n: number[]; start: string[] } & Record<keyof Sums, number[]>;
 
 /** Spend of each row, day by day from `from` to `to`. */
 export interface SparksAnswer {

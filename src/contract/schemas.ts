@@ -2,11 +2,11 @@
 import Joi from 'joi';
 import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
-import { LENS_NAMES } from '../core/lenses';
+import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
 import { isDay } from '../core/units';
 import { daysOfWords, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
-import type { MonthGoal, RowsRequest, Swath } from './field';
+import type { MonthGoal, PeriodsRequest, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 import type {
   AccountChange,
@@ -146,6 +146,14 @@ export const rowsRequest = Joi.object<RowsRequest>({
   parts: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).max(200_000).default([]),
   from: day.required(),
   to: day.required(),
+});
+
+export const periodsRequest = rowsRequest.append<PeriodsRequest>({
+  steps: Joi.array()
+    .items(Joi.string().valid(...PERIOD_STEPS))
+    .min(1)
+    .unique()
+    .required(),
 });
 
 export const suggestRequest = Joi.object<SuggestRequest>({

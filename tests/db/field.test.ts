@@ -8,7 +8,7 @@ import { tableFile } from '../../src/server/exports/tableFile';
 import { loadFieldSums } from '../../src/server/field/loadFieldSums';
 import { loadHistory } from '../../src/server/field/loadHistory';
 import { loadOverview, setMonthGoal } from '../../src/server/field/loadOverview';
-import { loadRowDays, loadSparks } from '../../src/server/field/loadRowDays';
+import { loadRowDays, loadRowPeriods, loadSparks } from '../../src/server/field/loadRowDays';
 import { addNote, loadNotes, removeNote } from '../../src/server/field/notes';
 import { keepSwath, loadSwaths, removeSwath } from '../../src/server/field/swaths';
 import { loadTree } from '../../src/server/field/loadTree';
@@ -51,6 +51,30 @@ const sumsOf = async (grain: 'target' | 'term') =>
   JSON.parse(
     await loadFieldSums({ account: account.id, grain, from: '2026-11-06', to: '2026-11-12' }),
   ) as FieldSumsAnswer;
+
+test('rows by week and month add up to their days, a week parted by the months it lies in', async () => {
+  const { columns } = await sumsOf('target');
+  const first = columns.targetId[columns.clicks.indexOf(10)];
+  const ask = {
+    account: account.id,
+    lens: 'auto',
+    ids: [first],
+    parts: [],
+    from: '2026-10-20',
+    to: '2026-11-12',
+  } as const;
+  const by = async (...steps: ('week' | 'month')[]) => {
+    const { n, start, clicks, spend } = await loadRowPeriods({ ...ask, ids: [first], parts: [], steps });
+    return start.map((day, at) => [n[at], day, clicks[at], spend[at]]).sort();
+  };
+  expect(await by('week')).toEqual([
+    [1, '2026-10-26', 5, 2_500_000],
+    [1, '2026-11-02', 5, 2_500_000],
+    [1, '2026-11-09', 5, 2_500_000],
+  ]);
+  expect(await by('month')).toEqual([[1, '2026-11-01', 15, 7_500_000]]);
+  expect((await by('week', 'month'))[0][1]).toBe('2026-11-01');
+});
 
 describe('the sums of the field', () => {
   test('hold the window and the one before it, each row once, money to the last micro', async () => {

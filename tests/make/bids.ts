@@ -88,6 +88,7 @@ export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
     held: [],
     before: [],
     testsUsed: 0,
+    sums: { targets: [], placements: [] },
     ...over,
   };
 }

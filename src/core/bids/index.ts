@@ -22,6 +22,7 @@ export type {
   TargetDays,
 } from './observations';
 export { observationsOf } from './observationsOf';
+export type { SummedAges } from './spread';
 export type { AccountObservations, BidFeed } from './observationsOf';
 export { settingsOf, USUAL_CHOICES } from './choices';
 export type { BidChoices } from './choices';

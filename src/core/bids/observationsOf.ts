@@ -3,6 +3,8 @@ import type { Place, TreeIndex } from '../structure';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
 import type { BidObservations, BroughtAlong } from './observations';
+import { spreadSums } from './spread';
+import type { SummedAges } from './spread';
 
 /** An account's days as they are kept, for the engine. Days without a click or an order may be left out. Money in micros. */
 export interface BidFeed {
@@ -18,6 +20,8 @@ export interface BidFeed {
   held: { campaignId: number; held: number }[];
   /** What the words (or items) of targets that were made from here brought elsewhere before that. */
   before: ({ targetId: number } & BroughtAlong)[];
+  /** Which of these came summed over several days; they are spread over them. */
+  sums: { targets: SummedAges[]; placements: SummedAges[] };
   /** What the tests that were accepted in the last 30 days cost more a month at most. */
   testsUsed: Micros;
 }
@@ -116,9 +120,10 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
 
 /** The days of targets that are known, each with the bid that held on it. */
 function daysOf(
-  { days, bidChanges, today }: BidFeed,
+  { days: asKept, bidChanges, today, sums }: BidFeed,
   targetAt: ReadonlyMap<number, number>,
 ): BidObservations['days'] {
+  const days = spreadSums(asKept, ['clicks', 'spend', 'orders', 'sales'], sums.targets);
   const kept = rowsWith(days.targetId, targetAt);
   const number = (key: keyof typeof days) => Float64Array.from(kept, (row) => days[key][row]);
   const bidOn = bidHistory(bidChanges, today);
@@ -133,10 +138,8 @@ function daysOf(
   };
 }
 
-function placementsOf(
-  { placements }: BidFeed,
-  campaignAt: ReadonlyMap<number, number>,
-): BidObservations['placements'] {
+function placementsOf(feed: BidFeed, campaignAt: ReadonlyMap<number, number>): BidObservations['placements'] {
+  const placements = spreadSums(feed.placements, ['clicks', 'spend', 'orders'], feed.sums.placements);
   const kept = rowsWith(placements.campaignId, campaignAt);
   const number = (key: keyof typeof placements) => Float64Array.from(kept, (row) => placements[key][row]);
   return {

@@ -26,6 +26,7 @@ function aFeed(
   return {
     targets: Array.from({ length: SIZE }, (_, id) => ({ id, kind: 'exact', targetAcos: 0.2, margin: 0.4 })),
     weeks: new Map([[DAY, around]]),
+    summed: new Set(),
     touched: Array.from({ length: SIZE }, (_, target) => touched[target] ?? (target < 20 ? [DAY] : [])),
   };
 }
@@ -126,6 +127,11 @@ describe('the effect of changes', () => {
     const all = Object.fromEntries(Array.from({ length: SIZE }, (_, target) => [target, [DAY]]));
     const effect = effectMeasure(aFeed(() => ({ spend: 1, sales: 1 }), { touched: all }))([aChange()]);
     expect(effect).toMatchObject({ verdict: 'nothing to compare with', spend: null });
+  });
+
+  test('cannot be told where the days around it came summed: nothing is awaited either', () => {
+    const feed = { ...aFeed(() => ({ spend: 1, sales: 1 })), weeks: new Map(), summed: new Set([DAY]) };
+    expect(effectMeasure(feed)([aChange()])).toMatchObject({ verdict: 'summed', readyOn: null, spend: null });
   });
 
   test('of nothing is nothing, not an error', () => {

@@ -45,6 +45,8 @@ export interface EffectFeed {
   targets: readonly EffectTarget[];
   /** By the day number of changes. */
   weeks: ReadonlyMap<number, WeeksAround>;
+  /** Day numbers of changes whose days before or after came summed. */
+  summed: ReadonlySet<number>;
   /** Day numbers on which anything was changed that works on a target, ascending; by its place. */
   touched: readonly (readonly number[])[];
 }

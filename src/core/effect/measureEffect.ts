@@ -71,8 +71,9 @@ function measure(
   const like = [...pools].sort((a, b) => b[1] - a[1])[0]?.[0].like ?? '';
   const rest = { measured: units.length, waiting, days, like };
   if (units.length === 0) {
-    const verdict = alone > 0 ? 'nothing to compare with' : 'too early';
-    const readyOn = alone > 0 || !Number.isFinite(firstDay) ? null : firstDay + FIRST_ANSWER;
+    const isSummed = changes.length > 0 && changes.every(({ day }) => feed.summed.has(day));
+    const verdict = isSummed ? 'summed' : alone > 0 ? 'nothing to compare with' : 'too early';
+    const readyOn = isSummed || alone > 0 || !Number.isFinite(firstDay) ? null : firstDay + FIRST_ANSWER;
     return { ...rest, ...NOTHING, verdict, readyOn };
   }
   const known = outcomeOf(units, growthOf);

@@ -2,9 +2,12 @@ import type { Sums } from '../measures';
 import { addSums, NO_SUMS } from '../measures';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
 import type { TreeIndex } from '../structure';
+import type { Window } from '../windows';
 import { lensNamed } from './lens';
 import { GRADES, STANDINGS, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
+import { daysOfPeriod, nameOfPeriod, PERIOD_STEPS, startOfPeriod } from './periods';
+import type { PeriodStep, RowPeriods } from './periods';
 import { sumsAt } from './sumColumns';
 
 /** What a cross-tab can be spread over. */
@@ -19,6 +22,8 @@ export const DIMENSIONS = [
   ['state', 'State'],
   ['standing', 'Standing'],
   ['evidence', 'Evidence'],
+  ['week', 'Week'],
+  ['month', 'Month'],
 ] as const;
 export type Dimension = (typeof DIMENSIONS)[number][0];
 
@@ -27,6 +32,8 @@ export interface DimensionValue {
   key: string;
   id: number;
   name: string;
+  /** The days of a week or month; null for anything else. */
+  days: Window | null;
   /** Sums over the whole other dimension, and the spend-weighted target ACOS. */
   total: Cell;
 }
@@ -55,30 +62,51 @@ interface Pot {
   weighted: number;
 }
 
-/** Sums rows of a lens over two dimensions. Values come largest spend first. */
+export const isTime = (dimension: Dimension): dimension is PeriodStep =>
+  PERIOD_STEPS.some((step) => step === dimension);
+
+/**
+ * Sums rows of a lens over two dimensions. Values come largest spend first, periods in their order.
+ * @param periods what the rows came to by week or month, where a dimension is one
+ */
 export function crossTabOf(
   table: LensTable,
   rows: ArrayLike<number>,
   index: TreeIndex,
   down: Dimension,
   across: Dimension,
+  periods?: RowPeriods,
 ): CrossTab {
-  const [readDown, readAcross] = [valueReader(table, index, down), valueReader(table, index, across)];
+  const reader = (dimension: Dimension) => {
+    if (!isTime(dimension)) return valueReader(table, index, dimension);
+    if (!periods) throw new Error(`A cross-tab by ${dimension} needs what the rows came to in each.`);
+    return periodReader(periods, dimension);
+  };
+  const [readDown, readAcross] = [reader(down), reader(across)];
   const grid = new Map<string, Pot>();
   const [downs, acrosses] = [new Map<string, DimensionPot>(), new Map<string, DimensionPot>()];
   const whole = newPot();
-  for (let at = 0; at < rows.length; at += 1) {
-    const row = rows[at];
-    const [a, b] = [readDown(row), readAcross(row)];
+  const count = periods ? periods.row.length : rows.length;
+  for (let at = 0; at < count; at += 1) {
+    const row = periods ? periods.row[at] : rows[at];
+    const sums = periods ? sumsAt(periods.sums, at) : sumsAt(table.now, row);
+    const [a, b] = [readDown(row, at), readAcross(row, at)];
     const key = `${a.key}\n${b.key}`;
     let cell = grid.get(key);
     if (!cell) grid.set(key, (cell = newPot()));
-    for (const pot of [cell, potOf(downs, a), potOf(acrosses, b), whole]) pour(pot, table, row);
+    for (const pot of [cell, potOf(downs, a), potOf(acrosses, b), whole])
+      pour(pot, sums, table.targetAcos[row]);
   }
   const sorted = (pots: Map<string, DimensionPot>) =>
     [...pots.values()]
-      .map(({ key, id, name, pot }): DimensionValue => ({ key, id, name, total: toCell(pot) }))
-      .sort((a, b) => b.total.sums.spend - a.total.sums.spend || (a.name < b.name ? -1 : 1));
+      .map(({ pot, days = null, ...one }): DimensionValue => ({ ...one, days, total: toCell(pot) }))
+      .sort((a, b) =>
+        a.days && b.days
+          ? a.days.from < b.days.from
+            ? -1
+            : 1
+          : b.total.sums.spend - a.total.sums.spend || (a.name < b.name ? -1 : 1),
+      );
   const [downValues, acrossValues] = [sorted(downs), sorted(acrosses)];
   const cells = downValues.map((a) =>
     acrossValues.map((b) => {
@@ -89,7 +117,7 @@ export function crossTabOf(
   return { rows: downValues, columns: acrossValues, cells, total: toCell(whole) };
 }
 
-type Value = { key: string; id: number; name: string };
+type Value = { key: string; id: number; name: string; days?: Window };
 type DimensionPot = Value & { pot: Pot };
 
 const newPot = (): Pot => ({ sums: { ...NO_SUMS }, weight: 0, weighted: 0 });
@@ -104,10 +132,8 @@ function potOf(pots: Map<string, DimensionPot>, value: Value): Pot {
   return known.pot;
 }
 
-function pour(pot: Pot, table: LensTable, row: number) {
-  const sums = sumsAt(table.now, row);
+function pour(pot: Pot, sums: Sums, target: number) {
   pot.sums = addSums(pot.sums, sums);
-  const target = table.targetAcos[row];
   // What is sold has to be paid for at its own target; where nothing was sold, what was spent tells whose target it is.
   const weight = sums.sales > 0 ? sums.sales : sums.spend;
   if (Number.isNaN(target) || weight === 0) return;
@@ -115,7 +141,25 @@ function pour(pot: Pot, table: LensTable, row: number) {
   pot.weighted += weight * target;
 }
 
-function valueReader(table: LensTable, index: TreeIndex, dimension: Dimension): (row: number) => Value {
+/** The period of an entry, in its own step or a coarser one. */
+function periodReader({ start, window }: RowPeriods, step: PeriodStep): (row: number, at: number) => Value {
+  const known = new Map<string, Value>();
+  return (_, at) => {
+    const key = startOfPeriod(start[at], step);
+    let value = known.get(key);
+    if (!value) {
+      value = { key, id: 0, name: nameOfPeriod(key, step, window), days: daysOfPeriod(key, step, window) };
+      known.set(key, value);
+    }
+    return value;
+  };
+}
+
+function valueReader(
+  table: LensTable,
+  index: TreeIndex,
+  dimension: Exclude<Dimension, PeriodStep>,
+): (row: number, at: number) => Value {
   const byId = (column: Int32Array, nameOf: (id: number) => string | undefined) => (row: number) => {
     const id = column[row];
     return { key: String(id), id, name: id === 0 ? '–' : (nameOf(id) ?? '–') };

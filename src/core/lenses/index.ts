@@ -23,5 +23,7 @@ export { rankRows } from './ranking';
 export type { Ranked, Ranking } from './ranking';
 export { findMovers } from './movers';
 export type { Mover, Movers } from './movers';
-export { crossTabOf, DIMENSIONS } from './crossTab';
+export { crossTabOf, DIMENSIONS, isTime } from './crossTab';
+export { PERIOD_STEPS } from './periods';
+export type { PeriodStep, RowPeriods } from './periods';
 export type { Cell, CrossTab, Dimension, DimensionValue } from './crossTab';

@@ -10,6 +10,7 @@ import {
   findMovers,
   LENS_NAMES,
   lensReader,
+  noSumColumns,
   pathOf,
   rankRows,
   readScope,
@@ -22,7 +23,7 @@ import {
   writeScope,
 } from '.';
 import { indexTree } from '../structure';
-import type { LensName, LensTable } from '.';
+import type { LensName, LensTable, RowPeriods } from '.';
 
 const index = indexTree(aTree());
 const sums = sumsByTarget([
@@ -217,6 +218,27 @@ describe('a cross-tab', () => {
     expect(acos.of(cross.rows[0].total.sums)).toBeCloseTo(70 / 240, 12);
     expect(cross.rows.map(({ name }) => name)).toEqual(['Crock auto', 'Brine auto']);
     expect(cross.cells[1][1]).toBeUndefined();
+  });
+
+  test('spreads over weeks and months in their order, each week parted by the months that it lies in', () => {
+    const starts = ['2026-11-02', '2026-10-26', '2026-11-01', '2026-10-26'];
+    const periods: RowPeriods = {
+      window: { from: '2026-10-26', to: '2026-11-08' },
+      row: Int32Array.of(0, 0, 0, 1),
+      start: starts,
+      sums: { ...noSumColumns(4), spend: Float64Array.of(5, 7, 2, 4) },
+    };
+    const weeks = crossTabOf(table, all(table), index, 'week', 'month', periods);
+    expect(weeks.rows.map(({ name, total }) => [name, total.sums.spend])).toEqual([
+      ['26 Oct – 1 Nov', 13],
+      ['2 Nov – 8 Nov', 5],
+    ]);
+    expect(weeks.columns.map(({ total }) => total.sums.spend)).toEqual([11, 7]);
+    expect(weeks.cells.map((row) => row.map((cell) => cell?.sums.spend))).toEqual([
+      [11, 2],
+      [undefined, 5],
+    ]);
+    expect(() => crossTabOf(table, all(table), index, 'kind', 'week')).toThrow('needs');
   });
 
   test('adds up: each total is the sum of its cells, whatever is spread over what', () => {

@@ -8,13 +8,14 @@ export type PrintedColumns = Record<string, string>;
 /**
  * The days of targets and of campaigns by placement from a day on, ages counted back from the day before `today`. Days without a click
  * or an order say nothing about a bid and are left out.
+ * @returns with the kind of report that the days of targets are from
  */
 export async function readBidDays(
   sql: Db,
   accountId: number,
   from: string,
   today: string,
-): Promise<{ days: PrintedColumns; placements: PrintedColumns }> {
+): Promise<{ days: PrintedColumns; placements: PrintedColumns; kind: 'targets' | 'terms' }> {
   const table = await targetTable(sql, accountId, from, today);
   const figures = 'sum(clicks) as clicks, sum(spend_micros) as spend, sum(orders) as orders';
   const age = `($3::date - 1 - day) as age`;
@@ -33,7 +34,7 @@ export async function readBidDays(
       `select campaign_id as "campaignId", placement, ${age}, ${figures} from mowing.placement_day where ${where} group by campaign_id, placement, day`,
     ),
   ]);
-  return { days, placements };
+  return { days, placements, kind: table === 'target_day' ? 'targets' : 'terms' };
 }
 
 async function print(

@@ -1,6 +1,8 @@
 import { lensNamed } from '../../core/lenses';
 import type { LensName } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
+import type { PeriodStep } from '../../core/lenses';
+import type { RowPeriodColumns } from '../../contract/field';
 import type { Query } from '../connection';
 import { targetTable } from './targetTable';
 
@@ -62,6 +64,29 @@ export async function readRowDays(
     select f.day, sum(f.impressions) as impressions, sum(f.clicks) as clicks, sum(f.spend_micros)::bigint as spend,
       sum(f.orders) as orders, sum(f.units) as units, sum(f.sales_micros)::bigint as sales
     from ${of} where f.day between ${from} and ${to} group by f.day order by f.day`;
+}
+
+const PERIOD_COLUMNS = ['n', 'start', 'impressions', 'clicks', 'spend', 'orders', 'units', 'sales'] as const;
+
+/** What each row came to by week or month, as columns: row number (from 1), first day of the period, figures. Money in micros. */
+export async function readRowPeriods(
+  sql: Query,
+  accountId: number,
+  keys: RowKeys,
+  { from, to, steps }: { from: string; to: string; steps: PeriodStep[] },
+): Promise<RowPeriodColumns> {
+  const { of } = await source(sql, accountId, keys, from, to);
+  // A week may lie in two months: where both are asked for it is parted.
+  const start = steps.map((step) => `date_trunc('${step}', f.day)`);
+  const first = start.length > 1 ? `greatest(${start.join(', ')})` : start[0];
+  const [columns] = await sql<RowPeriodColumns[]>`
+    select ${sql.unsafe(PERIOD_COLUMNS.map((name) => `coalesce(json_agg(${name}), '[]') as ${name}`).join(', '))}
+    from (
+      select k.n::integer as n, (${sql.unsafe(first)})::date as start, sum(f.impressions)::bigint as impressions,
+        sum(f.clicks)::bigint as clicks, sum(f.spend_micros)::bigint as spend, sum(f.orders)::bigint as orders,
+        sum(f.units)::bigint as units, sum(f.sales_micros)::bigint as sales
+      from ${of} where f.day between ${from} and ${to} group by 1, 2) s`;
+  return columns;
 }
 
 /** Spend of each row by day, for lines as small as a cell: row number (from 1), day, micros. */

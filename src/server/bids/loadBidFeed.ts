@@ -1,8 +1,10 @@
 import { HISTORY_DAYS } from '../../core/bids';
+import type { SummedAges } from '../../core/bids';
 import { kindsThat } from '../../core/changes';
-import { addDays, DAYS_PER_MONTH } from '../../core/units';
+import { addDays, dayNumber, DAYS_PER_MONTH } from '../../core/units';
 import { listBefore, listBidChanges, listHeld, readBidDays, sumTests } from '../../db/queries/bidFeed';
 import type { PrintedColumns } from '../../db/queries/bidFeed';
+import { listSummed } from '../../db/queries/summed';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
@@ -16,19 +18,28 @@ export async function loadBidFeed(accountId: number): Promise<string> {
   const account = await needAccount(accountId);
   const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
   const from = addDays(today, -HISTORY_DAYS);
-  const [{ days, placements }, bidChanges, held, before, testsUsed, completion] = await Promise.all([
-    readBidDays(db(), accountId, from, today),
-    listBidChanges(
-      db(),
-      accountId,
-      kindsThat(({ sets }) => sets === 'bid'),
-      from,
-    ),
-    listHeld(db(), accountId),
-    listBefore(db(), accountId, from),
-    sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
-    loadCompletion(accountId, today),
-  ]);
+  const [{ days, placements, kind }, bidChanges, held, before, testsUsed, completion, summed] =
+    await Promise.all([
+      readBidDays(db(), accountId, from, today),
+      listBidChanges(
+        db(),
+        accountId,
+        kindsThat(({ sets }) => sets === 'bid'),
+        from,
+      ),
+      listHeld(db(), accountId),
+      listBefore(db(), accountId, from),
+      sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
+      loadCompletion(accountId, today),
+      account.sums.length > 0 ? listSummed(db(), accountId) : [],
+    ]);
+  const ageOf = (day: string) => dayNumber(today) - 1 - dayNumber(day);
+  const agesOf = (of: string): SummedAges[] =>
+    summed.flatMap((one) =>
+      one.kind === of
+        ? [{ standsOn: ageOf(one.standsOn), youngest: ageOf(one.to), oldest: ageOf(one.from) }]
+        : [],
+    );
   const rest = JSON.stringify({
     today,
     completion: completion.map(({ share }) => share),
@@ -36,6 +47,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     held,
     before,
     testsUsed,
+    sums: { targets: agesOf(kind), placements: agesOf('placements') },
   });
   return `{"days":${printed(days)},"placements":${printed(placements)},${rest.slice(1)}`;
 }

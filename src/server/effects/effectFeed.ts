@@ -3,19 +3,22 @@ import type { EffectFeed, MadeChange, TargetPlaces, WeeksAround } from '../../co
 import { indexTree } from '../../core/structure';
 import { dayFromNumber, dayNumber } from '../../core/units';
 import { readWeeksAround } from '../../db/queries/effects';
+import { sumsIn } from '../../core/windows';
+import type { Window } from '../../core/windows';
 import type { AcceptedChange } from '../../db/queries/effects';
 import { db } from '../context/context';
 import { loadTree } from '../field/loadTree';
 
 /**
  * All that the effects of `asked` are measured from. `accepted` are all changes of the account: what was left alone is known by them.
- * @param settledThrough day number of the last day whose orders are in
+ * @param settledThrough day number of the last day whose orders are in @param sums days whose figures came summed
  */
 export async function loadEffectFeed(
   accountId: number,
   accepted: readonly AcceptedChange[],
   asked: readonly AcceptedChange[],
   settledThrough: number,
+  sums: readonly Window[],
 ): Promise<{ feed: EffectFeed; made: Map<number, MadeChange> }> {
   const index = indexTree(await loadTree(accountId));
   const { targets } = index.tree;
@@ -37,8 +40,10 @@ export async function loadEffectFeed(
   }
   const days = [...new Set([...made.values()].map(({ day }) => day))];
   const weeks = new Map<number, WeeksAround>();
+  const summed = new Set(days.filter((day) => meetsSum(day, sums)));
   for (const day of days)
-    weeks.set(day, await weeksAround(accountId, day, settledThrough, places, targets.length));
+    if (!summed.has(day))
+      weeks.set(day, await weeksAround(accountId, day, settledThrough, places, targets.length));
   return {
     feed: {
       targets: targets.map(({ id, kind, match }) => {
@@ -51,11 +56,17 @@ export async function loadEffectFeed(
         };
       }),
       weeks,
+      summed,
       touched: touched.map((set) => [...set].sort((a, b) => a - b)),
     },
     made,
   };
 }
+
+/** Whether the weeks that a change of a day is measured over meet a sum. */
+const meetsSum = (day: number, sums: readonly Window[]) =>
+  sumsIn({ from: dayFromNumber(day - 7 * MOST_WEEKS), to: dayFromNumber(day + 7 * MOST_WEEKS - 1) }, sums)
+    .length > 0;
 
 function placesOf(
   targets: readonly { id: number; adGroupId: number }[],

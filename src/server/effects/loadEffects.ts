@@ -25,7 +25,7 @@ async function loadMeasure(accountId: number, isAsked: (change: AcceptedChange) 
   const settledThrough = Math.min(dayNumber(lastDay), dayNumber(today) - 1 - late);
   const accepted = await listAccepted(db(), accountId, addDays(today, -LOOK_BACK));
   const asked = accepted.filter(isAsked);
-  const { feed, made } = await loadEffectFeed(accountId, accepted, asked, settledThrough);
+  const { feed, made } = await loadEffectFeed(accountId, accepted, asked, settledThrough, account.sums);
   const measure = effectMeasure(feed);
   return {
     asked,

@@ -1,9 +1,16 @@
 import { lensNamed } from '../../core/lenses';
 import { dayNumber, daysIn } from '../../core/units';
-import type { RowDaysAnswer, RowsRequest, SparksAnswer } from '../../contract/field';
+import { sumsIn } from '../../core/windows';
+import type {
+  PeriodsRequest,
+  RowDaysAnswer,
+  RowPeriodColumns,
+  RowsRequest,
+  SparksAnswer,
+} from '../../contract/field';
 import { MowingError } from '../../contract/mowingError';
 import { countChangeDays } from '../../db/queries/rowHistory';
-import { readRowDays, readSparks } from '../../db/queries/rowDays';
+import { readRowDays, readRowPeriods, readSparks } from '../../db/queries/rowDays';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 
@@ -24,6 +31,19 @@ export async function loadRowDays(request: RowsRequest): Promise<RowDaysAnswer> 
     countChangeDays(db(), account, request, from, to),
   ]);
   return { days, changes };
+}
+
+/** What each row came to by week or month. @throws MowingError where the days came summed */
+export async function loadRowPeriods(request: PeriodsRequest): Promise<RowPeriodColumns> {
+  await check(request);
+  const { account, from, to, steps } = request;
+  const [sum] = sumsIn({ from, to }, (await needAccount(account)).sums);
+  if (sum)
+    throw new MowingError(
+      'conflict',
+      `The figures of ${sum.from} to ${sum.to} came summed: nothing is known of their weeks. Choose other days.`,
+    );
+  return readRowPeriods(db(), account, request, { from, to, steps });
 }
 
 /** Spend of each row by day. */

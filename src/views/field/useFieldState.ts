@@ -3,6 +3,7 @@ import { readAnyOf, writeAnyOf } from '../../core/conditions';
 import type { NumberKey, SortOrder, Stack } from '../../core/conditions';
 import { LENS_NAMES, readScope, writeScope } from '../../core/lenses';
 import type { Dimension, LensName, LensScope } from '../../core/lenses';
+import type { Window } from '../../core/windows';
 import type { Swath } from '../../contract/field';
 import { useUrlState } from '../shared/urlState';
 
@@ -63,7 +64,7 @@ function viewActions(set: Set) {
     setLens: (next: LensName) => set({ lens: next, cols: null, sort: null }, true),
     setScope: (next: LensScope | null) => set({ in: next && writeScope(next) }, true),
     /** To another lens inside another scope, in one step back. */
-    drill: (to: { lens: LensName; scope: LensScope | null; where?: string[] }) =>
+    drill: (to: { lens: LensName; scope: LensScope | null; where?: string[]; days?: Window | null }) =>
       set(
         {
           lens: to.lens,
@@ -72,6 +73,7 @@ function viewActions(set: Set) {
           sort: null,
           shape: null,
           ...(to.where ? { where: to.where } : {}),
+          ...(to.days ? { from: to.days.from, to: to.days.to } : {}),
         },
         true,
       ),

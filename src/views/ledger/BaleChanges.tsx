@@ -15,7 +15,7 @@ import type { BaleInfo, ChangeInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
 import type { TrayState } from '../shared/tray/useTray';
 import { BaleEffect } from './effects/BaleEffect';
-import { howMeasured, movedWords } from './effects/effectWords';
+import { howMeasured, movedWords, VERDICTS } from './effects/effectWords';
 import { stageAgain } from '../shared/tray/stageAgain';
 import { SettleBale } from './SettleBale';
 import type { AnswerFilter, LedgerState } from './useLedger';
@@ -207,7 +207,7 @@ function Since({ moved, effect }: { moved: Moved | null; effect: EffectInfo | un
   if (!moved)
     return (
       <span className="faint" title={howMeasured(effect)}>
-        {effect.measured > 0 ? '–' : 'too early'}
+        {effect.measured > 0 ? '–' : VERDICTS[effect.verdict === 'summed' ? 'summed' : 'too early']}
       </span>
     );
   const { change, low, high } = moved;

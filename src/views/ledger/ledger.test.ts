@@ -40,6 +40,7 @@ describe('an effect in words', () => {
     ['when it can be told', { waiting: 3, readyOn: '2026-12-05' }, /first answer comes on 5 Dec/],
     ['that it was changed again', { waiting: 3 }, /Changed again/],
     ['that others were mixed in', {}, /by itself/],
+    ['that nothing is known by day', { verdict: 'summed' }, /came summed/],
     ['that nothing was left alone', { verdict: 'nothing to compare with' }, /left alone/],
     [
       'how it was measured',

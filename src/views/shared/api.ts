@@ -26,7 +26,9 @@ import type {
   MonthGoal,
   Note,
   OverviewAnswer,
+  PeriodsRequest,
   RowDaysAnswer,
+  RowPeriodColumns,
   RowsRequest,
   SparksAnswer,
   NewTarget,
@@ -154,6 +156,7 @@ export const api = {
   fieldSums: (account: number, grain: LensGrain, from?: string, to?: string) =>
     ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, from, to })}`),
   rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', send('POST', rows)),
+  periods: (request: PeriodsRequest) => ask<RowPeriodColumns>('/api/periods', send('POST', request)),
   sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', send('POST', rows)),
   history: (
     account: number,

@@ -8,6 +8,7 @@ import { CHOICES, isChoiceKey, writeAnyOf } from '../../../core/conditions';
 import type { Cell, CrossTab, Dimension, DimensionValue, LensScope } from '../../../core/lenses';
 import type { Measure } from '../../../core/measures';
 import { formatMoney } from '../../../core/units';
+import type { Window } from '../../../core/windows';
 import { formatIn } from '../../shared/formatValue';
 import type { FieldState } from '../useFieldState';
 import { shadeColour, shadeOf } from './shade';
@@ -161,11 +162,14 @@ const SCOPE_OF: Partial<Record<Dimension, LensScope['kind']>> = {
 function drillTo(state: FieldState, down: DimensionValue | null, across: DimensionValue | null) {
   let { scope } = state;
   const where = state.stack.map(writeAnyOf);
+  let days: Window | null = null;
   for (const [dimension, value] of [
     [state.down, down],
     [state.across, across],
   ] as const) {
     if (!value) continue;
+    // Of a week and a month the days that lie in both.
+    if (value.days) days = days ? overlapOf(days, value.days) : value.days;
     const kind = SCOPE_OF[dimension];
     if (kind) {
       if (value.id !== 0 && isNarrower(kind, scope)) scope = { kind, id: value.id };
@@ -175,8 +179,13 @@ function drillTo(state: FieldState, down: DimensionValue | null, across: Dimensi
     )
       where.push(`${dimension}=${value.name}`);
   }
-  return { lens: state.lens, scope, where };
+  return { lens: state.lens, scope, where, days };
 }
+
+const overlapOf = (a: Window, b: Window): Window => ({
+  from: a.from > b.from ? a.from : b.from,
+  to: a.to < b.to ? a.to : b.to,
+});
 
 const ORDER: LensScope['kind'][] = ['line', 'product', 'campaign', 'ad-group', 'target'];
 const isNarrower = (kind: LensScope['kind'], scope: LensScope | null) =>

@@ -30,13 +30,18 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
   const key = (MEASURES.some((one) => one.key === state.cell) ? state.cell : 'acos') as MeasureKey;
   const also = MEASURES.find((one) => one.key === state.also && one.key !== key) ?? null;
   const [cross, setCross] = useState<CrossTab | null>(null);
+  const [fault, setFault] = useState('');
   useEffect(() => {
     let isStale = false;
-    void engine.cross(loaded.loadId, rows, down, across).then((answer) => !isStale && setCross(answer));
+    setFault('');
+    engine
+      .cross(loaded.loadId, rows, [down, across], { account: account.id, window: loaded.window })
+      .then((answer) => !isStale && setCross(answer))
+      .catch((error: Error) => !isStale && setFault(error.message));
     return () => {
       isStale = true;
     };
-  }, [engine, loaded, rows, down, across]);
+  }, [engine, account.id, loaded, rows, down, across]);
   const picker = (label: string, value: Dimension, set: (dimension: Dimension) => void) => (
     <Choice label={label} isLabelled value={value} onChange={(next) => set(next as Dimension)}>
       {DIMENSIONS}
@@ -72,7 +77,11 @@ export function CrossTabView({ account, engine, loaded, state, rows }: CrossTabV
         <Button onClick={() => save('csv')}>CSV</Button>
         <Button onClick={() => save('xlsx')}>XLSX</Button>
       </Box>
-      {cross ? (
+      {fault !== '' ? (
+        <p className="line over page" role="alert">
+          ▲ {fault}
+        </p>
+      ) : cross ? (
         <CrossGrid
           cross={cross}
           measure={measure(key)}

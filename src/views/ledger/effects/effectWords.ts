@@ -7,6 +7,7 @@ export const VERDICTS: Record<EffectInfo['verdict'], string> = {
   against: 'opposite to what was wanted',
   'no clear effect': 'no clear effect',
   'nothing to compare with': 'nothing to compare with',
+  summed: 'no figures by day',
   new: 'new: nothing before',
 };
 
@@ -21,6 +22,8 @@ export function howMeasured(effect: EffectInfo): string {
   const { measured, waiting, days, like, verdict, readyOn } = effect;
   if (verdict === 'nothing to compare with')
     return 'Too few targets were left alone over these weeks to compare with.';
+  if (verdict === 'summed')
+    return 'The figures of these weeks came summed: before and after cannot be told apart.';
   // All its targets were left out, or are gone.
   if (measured === 0 && waiting === 0) return 'Nothing can be said of it by itself.';
   if (measured === 0)

@@ -73,7 +73,8 @@ describe('the engine behind the field', () => {
     );
     expect(sizes).toEqual([first.table.size, second.table.size]);
     expect(await arrange(4711, everything)).toBeNull();
-    expect(cross(4711, Int32Array.of(0), 'campaign', 'kind')).toBeNull();
+    const anyWindow = { account: 1, window: { from: '2026-10-01', to: '2026-10-30' } };
+    expect(await cross(4711, Int32Array.of(0), ['campaign', 'kind'], anyWindow)).toBeNull();
   });
 
   test('asks the server once for what several lenses are made of', async () => {

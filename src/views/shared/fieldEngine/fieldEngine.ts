@@ -8,13 +8,16 @@ import {
   pathOf,
   rankRows,
   rowsInScope,
+  isTime,
   spreadOf,
 } from '../../../core/lenses';
 import { indexTree } from '../../../core/structure';
 import type { LensGrain, LensName } from '../../../core/lenses';
 import type { TreeIndex } from '../../../core/structure';
+import type { Window } from '../../../core/windows';
 import { api } from '../api';
 import { keptLoads } from '../worker/keptLoads';
+import { loadPeriods } from './loadPeriods';
 import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
 import { arrangeBids, keptBids, planReader } from '../../../plans/bids';
@@ -209,10 +212,19 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
       return { kind: 'bars', ranking: rankRows(rows, read, asked.most, asked.isAdditive) };
     },
 
-    /** A cross-tab of some rows; null for another load. */
-    cross(loadId: number, rows: Int32Array, down: Dimension, across: Dimension): CrossTab | null {
+    /** A cross-tab of some rows, by week and month from the days of a window; null for another load. */
+    async cross(
+      loadId: number,
+      rows: Int32Array,
+      [down, across]: [Dimension, Dimension],
+      { account, window }: { account: number; window: Window },
+    ): Promise<CrossTab | null> {
       const at = ofLoad(loadId);
-      return at && crossTabOf(at.table, rows, at.index, down, across);
+      if (!at) return null;
+      const steps = [...new Set([down, across].filter(isTime))];
+      const periods =
+        steps.length === 0 ? undefined : await loadPeriods(account, at.table, rows, window, steps);
+      return crossTabOf(at.table, rows, at.index, down, across, periods);
     },
 
     /** Other rows of the lens with the same words or item; most clicks first. */
