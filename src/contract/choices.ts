@@ -1,6 +1,7 @@
 // The choices that shape what an account is proposed: kept with the account, so that pages, scripts and nights propose the same.
 import { USUAL_CHOICES } from '../core/bids';
 import type { BidChoices } from '../core/bids';
+import type { BlockAsks } from '../core/negatives';
 
 /** From when on a search term is proposed, whatever the target. Shares; money in micros. */
 export interface TermChoices {
@@ -16,6 +17,8 @@ export interface TermChoices {
   chance: number;
   /** Of a negative in the window. */
   leastSpend: number;
+  /** Ad groups whose negatives ask for something of their own, by their id. */
+  bySource: Record<number, BlockAsks>;
 }
 
 export interface PlanChoices {
@@ -34,6 +37,7 @@ export const USUAL_PLAN_CHOICES: PlanChoices = {
     clicksMultiple: 2,
     chance: 0.2,
     leastSpend: 3_000_000,
+    bySource: {},
   },
 };
 

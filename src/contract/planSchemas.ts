@@ -57,5 +57,15 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
     clicksMultiple: Joi.number().greater(0).max(1000),
     chance: Joi.number().greater(0).less(1),
     leastSpend: money.min(0),
+    bySource: Joi.object()
+      .pattern(
+        /^[1-9]\d{0,9}$/,
+        Joi.object({
+          clicks: Joi.number().min(1).max(1e6).allow(null).required(),
+          clicksMultiple: Joi.number().greater(0).max(1000).allow(null).required(),
+          spend: money.min(0).allow(null).required(),
+        }),
+      )
+      .max(5000),
   }),
 }).or('bids', 'terms');

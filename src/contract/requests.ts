@@ -11,6 +11,14 @@ export interface WindowQuery extends OfAccount {
   to?: string;
 }
 
+/** A window, and the span that it is compared with (`writeSpan`); left out: the usual window, the days before it. */
+export interface AskedWindow {
+  from?: string;
+  to?: string;
+  versus?: string;
+}
+export type OverviewQuery = OfAccount & AskedWindow;
+
 export interface AccountChange {
   name?: string;
   targetAcos?: number;
@@ -50,7 +58,7 @@ export interface SumsQuery extends OfAccount {
 }
 
 /** What sums for the field are asked for. */
-export interface FieldQuery extends WindowQuery {
+export interface FieldQuery extends OverviewQuery {
   grain: 'target' | 'term' | 'placement';
 }
 

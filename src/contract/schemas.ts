@@ -4,7 +4,7 @@ import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
 import { isDay } from '../core/units';
-import { daysOfWords, SETTLED } from '../core/windows';
+import { daysOfWords, readSpan, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
 import type { MonthGoal, PeriodsRequest, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
@@ -15,6 +15,7 @@ import type {
   HistoryQuery,
   ImportQuery,
   OfAccount,
+  OverviewQuery,
   SummedQuery,
   SuggestRequest,
   SumsQuery,
@@ -114,6 +115,18 @@ export const sumsQuery = Joi.object<SumsQuery>({
 });
 
 /** A window of an account; without days the usual one. */
+const versus = text(
+  (value) => readSpan(value) !== null,
+  'is no span of days; write it as 2026-09-01..2026-09-30',
+);
+
+export const overviewQuery = Joi.object<OverviewQuery>({
+  account: id.required(),
+  from: windowFrom,
+  to: windowTo,
+  versus,
+}).and('from', 'to');
+
 export const windowQuery = Joi.object<WindowQuery>({
   account: id.required(),
   from: windowFrom,
@@ -135,6 +148,7 @@ export const fieldQuery = Joi.object<FieldQuery>({
   grain: Joi.string().valid('target', 'term', 'placement').default('target'),
   from: windowFrom,
   to: windowTo,
+  versus,
 }).and('from', 'to');
 
 const lens = Joi.string().valid(...LENS_NAMES);

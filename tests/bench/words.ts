@@ -43,6 +43,7 @@ const SETTINGS = {
   clicksMultiple: 2,
   chance: 0.2,
   leastSpend: 1_000_000,
+  bySource: {},
 };
 
 function aTable(terms: string[]): TermTable {

@@ -182,7 +182,7 @@ describe('what was changed', () => {
 
 describe('the overview', () => {
   test('tells every day, and that all sales are not known where no report has told them', async () => {
-    const overview = await loadOverview(account.id, '2026-11-06', '2026-11-12');
+    const overview = await loadOverview(account.id, { from: '2026-11-06', to: '2026-11-12' });
     expect(overview.days.map(({ day, clicks }) => [day, clicks])).toEqual([
       ['2026-11-01', 6],
       ['2026-11-08', 6],
@@ -190,6 +190,18 @@ describe('the overview', () => {
     ]);
     expect(overview.profit).toEqual({ now: null, before: null, unknownSales: 40_000_000 });
     expect(overview.month).toEqual({ goal: null, lastDay: '2026-11-10' });
+  });
+
+  test('is compared with any span that is asked for, later ones and a day alone too', async () => {
+    const asked = { from: '2026-11-01', to: '2026-11-07', versus: '2026-11-08..2026-11-10' };
+    const { before, days } = await loadOverview(account.id, asked);
+    expect(before).toEqual({ from: '2026-11-08', to: '2026-11-10', isCovered: true });
+    expect(days.map(({ day }) => day)).toContain('2026-11-01');
+    const { columns } = JSON.parse(
+      await loadFieldSums({ account: account.id, grain: 'target', ...asked }),
+    ) as FieldSumsAnswer;
+    const all = (name: string) => columns[name].reduce((sum, one) => sum + one, 0);
+    expect([all('clicks'), all('clicksBefore')]).toEqual([6, 12]);
   });
 
   test('keeps a month’s goal, and takes another value for it', async () => {

@@ -25,8 +25,12 @@ describe('a report that is summed over a period', () => {
     expect(result).toMatchObject({ state: 'done', kept: 2, firstDay: '2026-10-01', lastDay: '2026-10-31' });
     expect(await needAccount(account.id)).toMatchObject({ firstDay: '2026-10-01', lastDay: '2026-10-31' });
     // A window of its second half would hold all of it, or nothing: it is widened instead.
-    for (const ask of [[], ['2026-10-20', '2026-10-31'], ['2026-10-02', '2026-10-05']]) {
-      const { window } = await loadOverview(account.id, ...ask);
+    for (const ask of [
+      {},
+      { from: '2026-10-20', to: '2026-10-31' },
+      { from: '2026-10-02', to: '2026-10-05' },
+    ]) {
+      const { window } = await loadOverview(account.id, ask);
       expect(window).toMatchObject({
         from: '2026-10-01',
         to: '2026-10-31',

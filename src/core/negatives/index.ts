@@ -2,8 +2,14 @@ export { reachOfList, listOfReach, NEGATIVE_REACHES, placesByReach, placesOf, st
 export type { BlockReach, NegativeList, NegativePlace, NegativeReach, Stopped } from './reach';
 export { listStanding } from './listStanding';
 export type { ListPlace, ListStanding } from './listStanding';
-export { chanceToPay, negativeOf, proposeNegatives, spendPerMonth } from './proposeNegatives';
-export type { NegativeProposal, NegativeSettings } from './proposeNegatives';
+export {
+  USUAL_BLOCK_ASKS,
+  chanceToPay,
+  negativeOf,
+  proposeNegatives,
+  spendPerMonth,
+} from './proposeNegatives';
+export type { BlockAsks, NegativeProposal, NegativeSettings } from './proposeNegatives';
 export { negativeReason } from './negativeReason';
 export { bidMatter } from './bidMatter';
 export type { BidMatter } from './bidMatter';

@@ -10,6 +10,7 @@ const settings: NegativeSettings = {
   clicksMultiple: 2,
   chance: 0.2,
   leastSpend: 1_000_000,
+  bySource: {},
   targetAcos: 0.24,
 };
 

@@ -23,13 +23,14 @@ import {
   spendPerMonth,
   stoppedBy,
 } from '.';
-import type { NegativeList, NegativeSettings } from '.';
+import type { BlockAsks, NegativeList, NegativeSettings } from '.';
 
 const settings: NegativeSettings = {
   basis: 'counts',
   clicksMultiple: 2,
   chance: 0.2,
   leastSpend: 1_000_000,
+  bySource: {},
   targetAcos: 0.24,
 };
 const propose = (terms: TermSpec[], structure = aStructure()) =>
@@ -45,6 +46,37 @@ describe('a search term is blocked', () => {
 
   test('as an item when it is an item code', () => {
     expect(propose([{ term: 'qy7k3m92ta', clicks: 40 }])).toMatchObject([{ match: 'item' }]);
+  });
+});
+
+describe('an ad group that asks for something of its own before it blocks', () => {
+  const proposed = (asks: Partial<BlockAsks>, term: Partial<TermSpec> = {}) =>
+    proposeNegatives(
+      aContext([{ term: 'paperweight', clicks: 15, spend: 6, ...term }], aStructure()),
+      {
+        ...settings,
+        bySource: { [AUTO]: { clicks: null, clicksMultiple: null, spend: null, ...asks } },
+      },
+      USUAL_LIMITS,
+    ).length === 1;
+
+  test('is met by clicks, by a multiple of what an order takes, and by spend; all that it names have to hold', () => {
+    expect([proposed({ clicks: 15 }), proposed({ clicks: 16 })]).toEqual([true, false]);
+    expect([proposed({ clicksMultiple: 1.4 }), proposed({ clicksMultiple: 1.7 })]).toEqual([true, false]);
+    expect([proposed({ spend: 6_000_000 }), proposed({ spend: 6_000_001 })]).toEqual([true, false]);
+    expect(proposed({ clicks: 15, spend: 7_000_000 })).toBe(false);
+  });
+
+  test('never blocks what sold, and other ad groups go by the step', () => {
+    expect(proposed({ clicks: 1 }, { orders: 1 })).toBe(false);
+    const elsewhere = { ...settings, bySource: { 4711: { clicks: 1, clicksMultiple: null, spend: null } } };
+    expect(
+      proposeNegatives(
+        aContext([{ term: 'paperweight', clicks: 15 }], aStructure()),
+        elsewhere,
+        USUAL_LIMITS,
+      ),
+    ).toEqual([]);
   });
 });
 

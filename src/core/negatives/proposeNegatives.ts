@@ -10,6 +10,19 @@ import type { Window } from '../windows';
 import { bidMatter } from './bidMatter';
 import type { BlockReach } from './reach';
 
+/** What a term without an order has to show in one source before it is proposed there; everything that is not null has to hold. */
+export interface BlockAsks {
+  /** On the settled days that count for estimates, at least. */
+  clicks: number | null;
+  /** The same, as a multiple of the clicks that an order usually takes with its target. */
+  clicksMultiple: number | null;
+  /** In the window, at least. Micros. */
+  spend: Micros | null;
+}
+
+/** What a source asks at first when it is to ask something of its own. */
+export const USUAL_BLOCK_ASKS: BlockAsks = { clicks: null, clicksMultiple: 2, spend: null };
+
 /** When a search term had its chance. */
 export interface NegativeSettings {
   /** By the probability that it still pays, or by plain counts. */
@@ -20,6 +33,8 @@ export interface NegativeSettings {
   chance: number;
   /** Chance: spend in the window, at least. Micros. */
   leastSpend: Micros;
+  /** Ad groups that ask for something of their own instead, by their id. */
+  bySource: Readonly<Record<number, BlockAsks>>;
   /** Share. */
   targetAcos: number;
 }
@@ -46,7 +61,7 @@ export interface NegativeProposal {
 
 /**
  * Search terms that are never wanted, by the account's list, and those that had their chance, on all settled days that count for estimates. By chance: the probability that they pay is below
- * the limit (see chanceToPay), and they cost enough in the window. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes with their target. Left out: terms that paid over 30, 60 or
+ * the limit (see chanceToPay), and they cost enough in the window. By counts: no order and clicks >= clicksMultiple x the clicks an order usually takes with their target. An ad group may ask for counts of its own instead. Left out: terms that paid over 30, 60 or
  * 90 days, terms that are a matter of their target's bid (see bidMatter), terms already negative there, and terms that an exact keyword or item
  * target of the same ad group asks for (that is a matter of the bid, not of a negative), and what the market takes for no negative: a part of it may be one.
  */
@@ -86,7 +101,10 @@ function hadItsChance(
   limits: MarketLimits,
 ): boolean {
   const { table, judged } = context;
-  if (settings.basis === 'counts') {
+  const own = settings.bySource[table.adGroupId[row]];
+  if (own !== undefined) {
+    if (judged.orders[row] > 0 || !meetsBlockAsks(context, row, own)) return false;
+  } else if (settings.basis === 'counts') {
     if (judged.orders[row] > 0) return false;
     if (judged.clicks[row] < settings.clicksMultiple / context.prior(row).mean) return false;
   } else {
@@ -97,6 +115,16 @@ function hadItsChance(
   return (
     !paysSomewhere(context, row, settings.targetAcos) &&
     bidMatter(context, row, settings.targetAcos, limits) === null
+  );
+}
+
+function meetsBlockAsks(context: TermContext, row: number, asks: BlockAsks): boolean {
+  const { table, judged } = context;
+  const atLeast = (value: number, least: number | null) => least === null || value >= least;
+  return (
+    atLeast(judged.clicks[row], asks.clicks) &&
+    atLeast(table.spend[row], asks.spend) &&
+    (asks.clicksMultiple === null || judged.clicks[row] >= asks.clicksMultiple / context.prior(row).mean)
   );
 }
 

@@ -18,7 +18,7 @@ export interface DataDays {
 export function comparedWindow(
   window: Window,
   { firstDay, sums }: DataDays,
-  chosen?: Window,
+  chosen: Window | null = null,
 ): ComparedWindow {
   const before = chosen ?? windowBeforeSums(window, sums);
   return { ...before, isCovered: firstDay !== null && firstDay <= before.from && cutsNone(before, sums) };

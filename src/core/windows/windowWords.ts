@@ -1,5 +1,6 @@
-import { addDays } from '../units';
+import { addDays, isDay } from '../units';
 import type { Day } from '../units';
+import type { Window } from './settledWindow';
 
 /** A window in words ends with the last settled day. */
 export const SETTLED = 'settled';
@@ -19,4 +20,14 @@ export function daysOfWindow(from: string, to: string, settledTo: Day): { from: 
   const end = to === SETTLED ? settledTo : to;
   const days = daysOfWords(from);
   return { from: days === null ? from : addDays(end, 1 - days), to: end };
+}
+
+/** A span of days as one word, for an address: "2026-09-01..2026-09-30". */
+export const writeSpan = ({ from, to }: Window): string => `${from}..${to}`;
+
+/** The span that a word says; null for no such word, or one that ends before it begins. */
+export function readSpan(text: string | null | undefined): Window | null {
+  const [from, to, ...rest] = (text ?? '').split('..');
+  if (rest.length > 0 || to === undefined || !isDay(from) || !isDay(to) || from > to) return null;
+  return { from, to };
 }

@@ -52,7 +52,7 @@ export interface FieldSums {
 }
 
 /**
- * The sums of a grain's every row over a window and the one before it, each column printed by PostgreSQL: a million
+ * The sums of a grain's every row over a window and the one that it is compared with, each column printed by PostgreSQL: a million
  * figures taken apart and printed again here would cost more than summing them.
  */
 export async function readFieldSums(
@@ -64,11 +64,11 @@ export async function readFieldSums(
 ): Promise<FieldSums> {
   const { keys } = GRAINS[grain];
   const table =
-    grain === 'target' ? await targetTable(sql, accountId, before.from, window.to) : GRAINS[grain].table;
+    grain === 'target' ? await targetTable(sql, accountId, window.from, window.to) : GRAINS[grain].table;
   const ids = keys.map(([column]) => `f.${column}`).join(', ');
   const sums = FIGURES.flatMap(([column]) => [
-    `coalesce(sum(f.${column}) filter (where f.day >= $2::date), 0)::bigint as ${column}`,
-    `coalesce(sum(f.${column}) filter (where f.day < $2::date), 0)::bigint as ${column}_before`,
+    `coalesce(sum(f.${column}) filter (where f.day between $2::date and $4::date), 0)::bigint as ${column}`,
+    `coalesce(sum(f.${column}) filter (where f.day between $3::date and $5::date), 0)::bigint as ${column}_before`,
   ]);
   const names: [column: string, name: string][] = [
     ...keys,
@@ -91,7 +91,7 @@ export async function readFieldSums(
       : '';
   const question = `with s as materialized (
        select ${ids}, ${sums.join(', ')} from mowing.${table} f
-       where f.account_id = $1 and f.day between $3::date and $4::date group by ${ids}),
+       where f.account_id = $1 and (f.day between $2::date and $4::date or f.day between $3::date and $5::date) group by ${ids}),
      k as materialized (select *, ${isKept} as is_kept from s)
      select ${printed.join(', ')}, count(*) filter (where not is_kept) as "rows",
        coalesce(sum(impressions) filter (where not is_kept), 0) as "shown" ${texts} from k`;
@@ -101,6 +101,7 @@ export async function readFieldSums(
       window.from,
       before.from,
       window.to,
+      before.to,
     ]),
   );
   const texted = row.texts ?? '  []';

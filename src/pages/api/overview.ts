@@ -1,11 +1,11 @@
-import { monthGoalRequest, windowQuery } from '../../contract/schemas';
+import { monthGoalRequest, overviewQuery } from '../../contract/schemas';
 import { loadOverview, setMonthGoal } from '../../server/field/loadOverview';
 import { endpoint } from '../../server/http/endpoint';
 
 export const GET = endpoint({
   may: 'see',
-  query: windowQuery,
-  run: ({ query: { account, from, to } }) => loadOverview(account, from, to),
+  query: overviewQuery,
+  run: ({ query: { account, ...asked } }) => loadOverview(account, asked),
 });
 
 export const PUT = endpoint({

@@ -1,4 +1,4 @@
-import { comparedWindow } from '../../core/windows';
+import { comparedWindow, readSpan } from '../../core/windows';
 import { readFieldSums } from '../../db/queries/fieldSums';
 import { readTotalSales } from '../../db/queries/totalSales';
 import type { FieldQuery } from '../../contract/requests';
@@ -10,10 +10,16 @@ import { db } from '../context/context';
  * The sums of a grain over a window and the one before it, as the text of a FieldSumsAnswer. Made of columns that the
  * database printed: they pass through as they are.
  */
-export async function loadFieldSums({ account: accountId, grain, from, to }: FieldQuery): Promise<string> {
+export async function loadFieldSums({
+  account: accountId,
+  grain,
+  from,
+  to,
+  versus,
+}: FieldQuery): Promise<string> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = comparedWindow(window, account);
+  const before = comparedWindow(window, account, readSpan(versus));
   const [{ columns, without, terms }, totals] = await Promise.all([
     readFieldSums(db(), accountId, grain, window, before),
     grain === 'target' ? readTotalSales(db(), accountId, window) : null,

@@ -1,8 +1,9 @@
 import { marginOf } from '../../core/economics';
 import { monthOf } from '../../core/pace';
 import { addDays } from '../../core/units';
-import { comparedWindow } from '../../core/windows';
+import { comparedWindow, readSpan } from '../../core/windows';
 import type { MonthGoal, OverviewAnswer, OverviewDay } from '../../contract/field';
+import type { AskedWindow } from '../../contract/requests';
 import { REPORT_LABELS } from '../../contract/reportFields';
 import { listProducts } from '../../db/queries/economics';
 import { findMonthGoal, upsertMonthGoal } from '../../db/queries/monthGoals';
@@ -22,13 +23,16 @@ import { loadSync } from '../sync/loadSync';
 const WEIGH_DAYS = 56;
 
 /** The whole account over a window: day by day with all sales, profit after ads, the month, days that are missing. */
-export async function loadOverview(accountId: number, from?: string, to?: string): Promise<OverviewAnswer> {
+export async function loadOverview(
+  accountId: number,
+  { from, to, versus }: AskedWindow = {},
+): Promise<OverviewAnswer> {
   const account = await needAccount(accountId);
   const window = await chooseWindow(account, from, to);
-  const before = comparedWindow(window, account);
+  const before = comparedWindow(window, account, readSpan(versus));
   const lastDay = account.lastDay ?? addDays(todayOf(account), -1);
   const month = monthOf(lastDay);
-  const first = [before.from, addDays(month, -WEIGH_DAYS)].sort()[0];
+  const first = [before.from, window.from, addDays(month, -WEIGH_DAYS)].sort()[0];
   const ask = { accountId, scope: null, completion: [] };
   const [days, products, list, goal, sync, changes] = await Promise.all([
     readSums(db(), { ...ask, grain: 'day', from: first, to: lastDay, before: null }),
@@ -36,7 +40,7 @@ export async function loadOverview(accountId: number, from?: string, to?: string
     listProducts(db(), accountId),
     findMonthGoal(db(), accountId, month),
     loadSync(accountId),
-    countChangeDays(db(), accountId, null, before.from, lastDay),
+    countChangeDays(db(), accountId, null, first, lastDay),
   ]);
   const margins = new Map(list.map((row) => [row.id, marginOf(costsOf(row))?.share ?? null]));
   return {

@@ -11,7 +11,7 @@ import { useLens } from './useLens';
 /** Free exploration: everything of the account through eight lenses. */
 export function Place({ account, error, tray }: PlaceProps) {
   const state = useFieldState();
-  const lens = useLens(account?.id, dataVersion(account), state.lens, state.from, state.to);
+  const lens = useLens(account?.id, dataVersion(account), state.lens, state.asked);
   const [isWindowOpen, openWindow] = useState(false);
   useOffer(
     FIELD_KEYS,
@@ -29,6 +29,11 @@ export function Place({ account, error, tray }: PlaceProps) {
         isOpen: isWindowOpen,
         onOpen: openWindow,
         onWindow: state.setWindow,
+        versus: {
+          shown: lens.loaded?.before,
+          isChosen: state.asked.versus !== undefined,
+          onVersus: state.setVersus,
+        },
       }}
     />
   );

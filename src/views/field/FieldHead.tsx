@@ -4,7 +4,7 @@ import type { RefObject } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import { Conditions } from '../shared/conditions/Conditions';
 import { PlaceBar } from '../shared/window/PlaceBar';
-import type { WindowState } from '../shared/window/WindowButton';
+import type { WindowState } from '../shared/window/windowState';
 import type { LoadedLens } from '../../plans/field';
 import { FieldSentence } from './FieldSentence';
 import { fieldsOffered } from './fieldsOffered';

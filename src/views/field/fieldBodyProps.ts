@@ -1,6 +1,6 @@
 import type { AccountInfo } from '../../contract/api';
 import type { TrayState } from '../shared/tray/useTray';
-import type { WindowState } from '../shared/window/WindowButton';
+import type { WindowState } from '../shared/window/windowState';
 import type { FieldState } from './useFieldState';
 import type { LensState } from './useLens';
 

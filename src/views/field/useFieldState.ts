@@ -5,6 +5,7 @@ import { LENS_NAMES, readScope, writeScope } from '../../core/lenses';
 import type { Dimension, LensName, LensScope } from '../../core/lenses';
 import type { Window } from '../../core/windows';
 import type { Swath } from '../../contract/field';
+import { readWindow } from '../shared/window/readWindow';
 import { useUrlState } from '../shared/urlState';
 
 export type PictureKind = 'cut' | 'bars' | 'trend' | 'histogram';
@@ -41,6 +42,7 @@ function readView(values: URLSearchParams) {
     scope: readScope(values.get('in')),
     from: values.get('from'),
     to: values.get('to'),
+    asked: readWindow(values),
     stack: values.getAll('where').flatMap((text) => {
       const group = readAnyOf(text);
       return group ? [group] : [];
@@ -77,6 +79,8 @@ function viewActions(set: Set) {
         },
         true,
       ),
+    /** What the window is compared with; null: the days before it. */
+    setVersus: (versus: string | null) => set({ versus }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),
     setStack: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSorts: (next: SortOrder[]) => set({ sort: writeSorts(next) }),

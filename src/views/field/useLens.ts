@@ -5,6 +5,7 @@ import { pageEngine } from '../shared/fieldEngine/pageEngine';
 import { useWorkerLoad } from '../shared/worker/useWorkerLoad';
 import { useAnswer } from '../shared/useAnswer';
 import type { ArrangedRows, LoadedLens, RowsAsked } from '../../plans/field';
+import type { AskedWindow } from '../../contract/requests';
 import type { LensName } from '../../core/lenses';
 
 /** The figures of a lens, loaded into the page's worker. `version` tells which state of the data. */
@@ -12,13 +13,12 @@ export function useLens(
   account: number | undefined,
   version: DataVersion,
   lens: LensName,
-  from: string | null,
-  to: string | null,
+  asked: AskedWindow,
 ) {
   const engine = pageEngine();
   const { data, error, isFetching, onGone } = useWorkerLoad<LoadedLens>(
-    ['lens', account, version, lens, from, to],
-    () => engine.load(account!, version, lens, from ?? undefined, to ?? undefined),
+    ['lens', account, version, lens, asked],
+    () => engine.load(account!, version, lens, asked),
     account !== undefined,
   );
   return { engine, loaded: data, error, isFetching, onGone };

@@ -5,6 +5,7 @@ import type { AccountInfo } from '../../contract/api';
 import type { BidShow, BidSort } from '../../plans/bids';
 import { reviewSettings } from '../../plans/terms';
 import { useChoices } from '../shared/useChoices';
+import { readWindow } from '../shared/window/readWindow';
 import { useUrlState } from '../shared/urlState';
 import type { ReviewSettings } from '../../plans/terms';
 
@@ -48,12 +49,14 @@ export function useRoundState(account: AccountInfo | undefined, steps: readonly 
     sort: readSort(values.get('sort')),
     from: values.get('from'),
     to: values.get('to'),
+    asked: readWindow(values),
     settings,
     /** The first step needs no word in the address. */
     setStep: (next: string) => set({ step: next === steps[0] ? null : next, sort: null, show: null }),
     setShow: (show: BidShow) => set({ show: show === 'proposed' ? null : show, sort: null }),
     setConditions: (next: Stack) => set({ where: next.map(writeAnyOf) }),
     setSort: (sort: RoundSort | null) => set({ sort: sort && `${sort.descending ? '-' : ''}${sort.by}` }),
+    setVersus: (versus: string | null) => set({ versus }),
     setWindow: (from: string | null, to: string | null) => set({ from, to }),
     choices,
     setSettings: (changes: OwnSettings) => {

@@ -20,6 +20,7 @@ import type {
   Settling,
   UndoAnswer,
 } from '../../contract/changes';
+import type { AskedWindow } from '../../contract/requests';
 import type { ReviewData, TermDays } from '../../contract/review';
 import type {
   HistoryAnswer,
@@ -153,8 +154,8 @@ export const api = {
   cancelJob: (account: number, id: number) =>
     ask<{ state: string }>('/api/jobs/cancel', send('POST', { account, id })),
   tree: (account: number) => ask<AccountTree>(`/api/tree?${query({ account })}`),
-  fieldSums: (account: number, grain: LensGrain, from?: string, to?: string) =>
-    ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, from, to })}`),
+  fieldSums: (account: number, grain: LensGrain, asked: AskedWindow) =>
+    ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, ...asked })}`),
   rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', send('POST', rows)),
   periods: (request: PeriodsRequest) => ask<RowPeriodColumns>('/api/periods', send('POST', request)),
   sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', send('POST', rows)),
@@ -197,8 +198,8 @@ export const api = {
     ask<Swath>('/api/swaths', send('PUT', { account, ...swath })),
   removeSwath: (account: number, id: number) =>
     ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
-  overview: (account: number, from?: string, to?: string) =>
-    ask<OverviewAnswer>(`/api/overview?${query({ account, from, to })}`),
+  overview: (account: number, asked: AskedWindow) =>
+    ask<OverviewAnswer>(`/api/overview?${query({ account, ...asked })}`),
   setMonthGoal: (account: number, goal: MonthGoal) =>
     ask<{ kept: boolean }>('/api/overview', send('PUT', { account, ...goal })),
   products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),

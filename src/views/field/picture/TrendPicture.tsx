@@ -18,8 +18,8 @@ const MOST_ROWS = 20_000;
 /** Two or three measures of all rows together, day by day, with what was changed. */
 export function TrendPicture({ account, loaded, state, all }: PictureProps) {
   const { table, window, before } = loaded;
-  const last = window.unsettled.at(-1) ?? window.to;
-  const from = before.from;
+  const last = [window.unsettled.at(-1) ?? window.to, before.to].sort()[1];
+  const from = [before.from, window.from].sort()[0];
   const rows = useMemo(() => {
     if (all.length <= MOST_ROWS) return all;
     return all

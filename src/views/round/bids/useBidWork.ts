@@ -76,7 +76,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);
   const lens = useWorkerLoad<LoadedLens>(
     ['bids', account?.id, version, state.from, state.to],
-    () => engine.loadBids(account!.id, version, state.from ?? undefined, state.to ?? undefined),
+    () => engine.loadBids(account!.id, version, { from: state.from ?? undefined, to: state.to ?? undefined }),
     account !== undefined,
   );
   const { data: loaded } = lens;

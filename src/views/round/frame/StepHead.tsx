@@ -11,7 +11,7 @@ import type { BidShow } from '../../../plans/bids';
 import { AddCondition } from '../../shared/conditions/Conditions';
 import { useKeys } from '../../shared/useKeys';
 import { PlaceBar } from '../../shared/window/PlaceBar';
-import type { WindowState } from '../../shared/window/WindowButton';
+import type { WindowState } from '../../shared/window/windowState';
 import type { RoundState } from '../useRoundState';
 import { useRowLines } from './useRowLines';
 

@@ -17,8 +17,9 @@ import { PlaceBar } from '../../shared/window/PlaceBar';
 import { WayIn } from './WayIn';
 
 /** The first step of a round: how the whole account does, what changed, and where. */
-export function OverviewStep({ account, fault, window, state: { from, to } }: RoundAt) {
-  const { whole, parts, error: unread } = useOverview(account?.id, dataVersion(account), from, to);
+export function OverviewStep({ account, fault, window, state }: RoundAt) {
+  const { from, to, asked } = state;
+  const { whole, parts, error: unread } = useOverview(account?.id, dataVersion(account), asked);
   // What is wrong with the search terms alone does not stop the overview.
   const error = unread ?? (account ? null : fault);
   if (error || !account || !whole || !parts)
@@ -27,14 +28,26 @@ export function OverviewStep({ account, fault, window, state: { from, to } }: Ro
   const figures = overviewFigures(whole);
   const fieldLink = (query: string) => {
     const window = from && to ? `&from=${from}&to=${to}` : '';
-    return `${pageLink('field', account.id)}&${query}${window}`;
+    const versus = asked.versus ? `&versus=${asked.versus}` : '';
+    return `${pageLink('field', account.id)}&${query}${window}${versus}`;
   };
   const common = { parts, currency: account.currency, fieldLink };
   return (
     <main className="page" tabIndex={0} aria-label="Overview">
       <div className="overviewHead">
         <p className="sentence">{sentence(figures, whole, parts.targetAcos ?? account.targetAcos)}</p>
-        <PlaceBar account={account} window={window} />
+        <PlaceBar
+          account={account}
+          window={{
+            ...window,
+            shown: whole.window,
+            versus: {
+              shown: whole.before,
+              isChosen: asked.versus !== undefined,
+              onVersus: state.setVersus,
+            },
+          }}
+        />
       </div>
       <Figures figures={figures} currency={account.currency} />
       <DataNotes account={account} overview={whole} />

@@ -25,9 +25,10 @@ const KEPT = 'overview-measures';
 export function OverviewTrend({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const [keys, setKeys] = useState(() => recall<string[]>(KEPT, ['spend', 'totalSales']));
   const { window, before, days, changes } = overview;
-  const last = window.unsettled.at(-1) ?? window.to;
-  const count = daysIn(before.from, last);
-  const summed = whyNoDays(account, { from: before.from, to: last });
+  const last = [window.unsettled.at(-1) ?? window.to, before.to].sort()[1];
+  const first = [before.from, window.from].sort()[0];
+  const count = daysIn(first, last);
+  const summed = whyNoDays(account, { from: first, to: last });
   if (summed !== null) return null;
   const set = (at: number, key: string) => {
     const next = [...keys];
@@ -37,7 +38,7 @@ export function OverviewTrend({ account, overview }: { account: AccountInfo; ove
     remember(KEPT, next);
   };
   const sums = Array.from({ length: count }, (_, at) => {
-    const day = addDays(before.from, at);
+    const day = addDays(first, at);
     return sumDays(days, day, day);
   });
   return (
@@ -62,7 +63,7 @@ export function OverviewTrend({ account, overview }: { account: AccountInfo; ove
       </div>
       <Box sx={{ height: 190 }}>
         <Trend
-          from={before.from}
+          from={first}
           days={count}
           series={keys.map((key) => {
             const spec = specOf(key);

@@ -1,24 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
+import type { AskedWindow } from '../../../contract/requests';
 import { api } from '../../shared/api';
 import type { DataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 
 /** What the overview is made of: the account's days from the server, its parts from the worker. */
-export function useOverview(
-  account: number | undefined,
-  version: DataVersion,
-  from: string | null,
-  to: string | null,
-) {
-  const span = [from ?? undefined, to ?? undefined] as const;
+export function useOverview(account: number | undefined, version: DataVersion, asked: AskedWindow) {
   const whole = useQuery({
-    queryKey: ['overview', account, version.revision, from, to],
-    queryFn: () => api.overview(account!, ...span),
+    queryKey: ['overview', account, version.revision, asked],
+    queryFn: () => api.overview(account!, asked),
     enabled: account !== undefined,
   });
   const parts = useQuery({
-    queryKey: ['overview-parts', account, version, from, to],
-    queryFn: () => pageEngine().overview(account!, version, ...span),
+    queryKey: ['overview-parts', account, version, asked],
+    queryFn: () => pageEngine().overview(account!, version, asked),
     enabled: account !== undefined,
     staleTime: Infinity,
   });

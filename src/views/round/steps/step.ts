@@ -3,7 +3,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { ChangePurpose } from '../../../core/changes';
 import type { KeyLine } from '../../shared/frame/KeysHelp';
 import type { TrayState } from '../../shared/tray/useTray';
-import type { WindowState } from '../../shared/window/WindowButton';
+import type { WindowState } from '../../shared/window/windowState';
 import type { RoundState } from '../useRoundState';
 
 /** What a step gets from the round. */

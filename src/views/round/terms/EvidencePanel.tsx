@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
+import type { BlockAsks } from '../../../core/negatives';
 import type { TermKind } from '../../../core/matching';
 import { addDays, dayFromNumber, formatDay } from '../../../core/units';
 import type { StepName } from '../../../contract/review';
@@ -8,6 +9,7 @@ import { api } from '../../shared/api';
 import { Elsewhere } from './Elsewhere';
 import { placeName } from './placeName';
 import { ProposalForm } from './ProposalForm';
+import { SourceAsks } from './SourceAsks';
 import type { TermDecisions } from './useTermWork';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
 import { StepEvidence } from '../frame/StepEvidence';
@@ -22,6 +24,7 @@ interface EvidencePanelProps {
   row: number | null;
   step: StepName;
   settings: ReviewSettings;
+  onAsks: (adGroupId: number, asks: BlockAsks | undefined) => void;
   decisions: TermDecisions;
   /** Changes when staged changes do, so that the panel is told anew. */
   version: number;
@@ -85,6 +88,13 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
         <>
           <p className="line">{detail.proposal.reason}</p>
           <ProposalForm proposal={decisions.edited(detail.proposal)} review={review} decisions={decisions} />
+          {props.step === 'negatives' && (
+            <SourceAsks
+              asks={props.settings.bySource[adGroupId]}
+              currency={account.currency}
+              onAsks={(asks) => props.onAsks(adGroupId, asks)}
+            />
+          )}
           <Conversion
             usual={detail.prior.mean}
             strength={detail.prior.strength}

@@ -90,6 +90,10 @@ export function TermStep({ account, fault, window, state, tray, work, spec }: Te
           row={rows.focusedRow}
           step={step}
           settings={state.settings}
+          onAsks={(adGroupId, asks) => {
+            const { [adGroupId]: _old, ...rest } = state.settings.bySource;
+            state.setSettings({ bySource: asks ? { ...rest, [adGroupId]: asks } : rest });
+          }}
           decisions={decisions}
           version={tray.changes.length}
         />

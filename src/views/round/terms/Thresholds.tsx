@@ -42,6 +42,7 @@ export function Thresholds(props: ThresholdsProps) {
       >
         <div className="popForm" role="group" aria-label="When a term is proposed">
           <Fields {...props} />
+          {props.step === 'negatives' && <OwnThresholds {...props} />}
         </div>
       </Popover>
     </>
@@ -58,6 +59,21 @@ function thresholdWords(settings: ReviewSettings, step: StepName, currency: stri
   return basis === 'chance'
     ? `≤ ${formatShare(chance, 0)} to pay, ≥ ${formatNumber(leastSpend / MICROS_PER_UNIT, leastSpend % MICROS_PER_UNIT === 0 ? 0 : 2)} ${currency}`
     : `${formatNumber(clicksMultiple, 1)} × usual clicks`;
+}
+
+/** How many ad groups ask for something of their own, and a way back. */
+function OwnThresholds({ state: { settings, setSettings } }: ThresholdsProps) {
+  const count = Object.keys(settings.bySource).length;
+  if (count === 0) return null;
+  return (
+    <p className="note">
+      {count === 1 ? '1 ad group asks' : `${count} ad groups ask`} for something of its own (beside a
+      proposal).{' '}
+      <Button variant="link" onClick={() => setSettings({ bySource: {} })}>
+        Ask the same everywhere
+      </Button>
+    </p>
+  );
 }
 
 function Fields({ state: { settings, setSettings }, step, currency }: ThresholdsProps) {

@@ -14,6 +14,7 @@ import {
 import { indexTree } from '../../../core/structure';
 import type { LensGrain, LensName } from '../../../core/lenses';
 import type { TreeIndex } from '../../../core/structure';
+import type { AskedWindow } from '../../../contract/requests';
 import type { Window } from '../../../core/windows';
 import { api } from '../api';
 import { keptLoads } from '../worker/keptLoads';
@@ -71,16 +72,16 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     return index;
   }
 
-  function sumsOf(account: number, { revision }: DataVersion, grain: LensGrain, from?: string, to?: string) {
-    const key = `${account} ${revision} ${grain} ${from} ${to}`;
-    let asked = sums.get(key);
-    if (!asked) {
-      asked = server.fieldSums(account, grain, from, to).then(toGrainSums);
-      asked.catch(() => sums.delete(key));
-      sums.set(key, asked);
+  function sumsOf(account: number, { revision }: DataVersion, grain: LensGrain, asked: AskedWindow) {
+    const key = `${account} ${revision} ${grain} ${asked.from} ${asked.to} ${asked.versus}`;
+    let known = sums.get(key);
+    if (!known) {
+      known = server.fieldSums(account, grain, asked).then(toGrainSums);
+      known.catch(() => sums.delete(key));
+      sums.set(key, known);
       if (sums.size > SUMS_KEPT) sums.delete(sums.keys().next().value!);
     }
-    return asked;
+    return known;
   }
 
   /** The account's bids, prepared anew for another state of the tree. */
@@ -121,14 +122,13 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     account: number,
     version: DataVersion,
     lens: LensName,
-    from?: string,
-    to?: string,
+    asked: AskedWindow = {},
   ): Promise<LoadedLens> {
     const loadId = (lastLoad += 1);
     const { grain } = lensNamed(lens);
     const [index, { grainSums, terms, ...rest }] = await Promise.all([
       treeOf(account, version),
-      sumsOf(account, version, grain, from, to),
+      sumsOf(account, version, grain, asked),
     ]);
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
     const table = buildLens(lens, index, grainSums, known);
@@ -140,9 +140,9 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     load,
 
     /** Fetches all targets of the account and what their bids are worked out from. */
-    async loadBids(account: number, version: DataVersion, from?: string, to?: string): Promise<LoadedLens> {
+    async loadBids(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
       const [lens, bids] = await Promise.all([
-        load(account, version, 'targets', from, to),
+        load(account, version, 'targets', asked),
         bidsOf(account, version),
       ]);
       const held = loads.get(lens.loadId);
@@ -249,20 +249,15 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     /** Campaigns, ad groups, products, targets and search terms whose name holds every word. */
     async find(account: number, version: DataVersion, text: string): Promise<Found[]> {
       const index = await treeOf(account, version);
-      const terms = (await sumsOf(account, version, 'term')).terms;
+      const terms = (await sumsOf(account, version, 'term', {})).terms;
       return findInTree(index, terms.text, text);
     },
 
     /** What the account's targets tell about it as a whole. */
-    async overview(
-      account: number,
-      version: DataVersion,
-      from?: string,
-      to?: string,
-    ): Promise<OverviewParts> {
+    async overview(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<OverviewParts> {
       const [index, { grainSums }] = await Promise.all([
         treeOf(account, version),
-        sumsOf(account, version, 'target', from, to),
+        sumsOf(account, version, 'target', asked),
       ]);
       return overviewOf(index, grainSums);
     },

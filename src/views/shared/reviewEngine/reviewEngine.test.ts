@@ -25,6 +25,7 @@ const settings = {
   clicksMultiple: 2,
   chance: 0.2,
   leastSpend: 1_000_000,
+  bySource: {},
   targetAcos: 0.24,
 };
 const ask = (over: Partial<ArrangeRequest> = {}): ArrangeRequest => ({

@@ -1,7 +1,7 @@
 import type { AccountInfo } from '../../../contract/api';
 import { TargetField } from '../TargetField';
 import { WindowButton } from './WindowButton';
-import type { WindowState } from './WindowButton';
+import type { WindowState } from './windowState';
 
 interface PlaceBarProps {
   account: AccountInfo | undefined;

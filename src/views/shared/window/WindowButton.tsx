@@ -2,32 +2,18 @@ import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import { daysIn, formatDay } from '../../../core/units';
-import { lastDays, SETTLED } from '../../../core/windows';
+import { lastDays, SETTLED, writeSpan } from '../../../core/windows';
 import type { AccountInfo } from '../../../contract/api';
 import { DayField } from '../kit';
-
-/** A window that is shown, and the days left out behind it. */
-export interface ShownWindow {
-  from: string;
-  to: string;
-  unsettled: string[];
-}
-
-/** The window of a place, and choosing another. */
-export interface WindowState {
-  shown: ShownWindow | undefined;
-  isOpen: boolean;
-  onOpen: (isOpen: boolean) => void;
-  /** Both null: the usual window. */
-  onWindow: (from: string | null, to: string | null) => void;
-}
+import { VersusForm } from './VersusForm';
+import type { ShownWindow, WindowState } from './windowState';
 
 const LENGTHS = [7, 14, 30, 60, 90];
 
 /** The window: which days count, and which are left out because their orders are still coming in. */
 export function WindowButton({ account, window }: { account: AccountInfo; window: WindowState }) {
   const anchor = useRef<HTMLButtonElement>(null);
-  const { shown, isOpen, onOpen } = window;
+  const { shown, isOpen, onOpen, versus } = window;
   if (!shown) return null;
   const { from, to, unsettled } = shown;
   const left =
@@ -43,6 +29,12 @@ export function WindowButton({ account, window }: { account: AccountInfo; window
         title={`Window (w)${left && `: ${left}`}`}
       >
         {formatDay(from)} – {formatDay(to)} · {daysIn(from, to)} days
+        {versus?.isChosen && versus.shown && (
+          <span>
+            {' '}
+            against {formatDay(versus.shown.from)} – {formatDay(versus.shown.to)}
+          </span>
+        )}
         {left && <span className="faint windowLeft"> · {left}</span>}
       </Button>
       <Popover
@@ -75,46 +67,56 @@ function WindowForm({ account, shown: { from, to, unsettled }, window }: FormPro
     window.onOpen(false);
   };
   return (
-    <form
-      className="popForm"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!isWrong) choose(first, last);
-      }}
-    >
-      <div>
-        {LENGTHS.map((length, index) => (
-          <Button
-            key={length}
-            autoFocus={index === 2}
-            title={`The last ${length} settled days: a link or a swath keeps it in these words`}
-            onClick={() => choose(lastDays(length), SETTLED)}
-          >
-            {length} days
+    <>
+      <form
+        className="popForm"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!isWrong) choose(first, last);
+        }}
+      >
+        <div>
+          {LENGTHS.map((length, index) => (
+            <Button
+              key={length}
+              autoFocus={index === 2}
+              title={`The last ${length} settled days: a link or a swath keeps it in these words`}
+              onClick={() => choose(lastDays(length), SETTLED)}
+            >
+              {length} days
+            </Button>
+          ))}
+        </div>
+        <div className="bar">
+          <DayField label="From" value={first} unsettled={unsettled} isWrong={isWrong} onChange={setFirst} />
+          –
+          <DayField label="To" value={last} unsettled={unsettled} isWrong={isWrong} onChange={setLast} />
+          <Button type="submit" variant="contained" disabled={isWrong}>
+            Set
           </Button>
-        ))}
-      </div>
-      <div className="bar">
-        <DayField label="From" value={first} unsettled={unsettled} isWrong={isWrong} onChange={setFirst} />
-        –
-        <DayField label="To" value={last} unsettled={unsettled} isWrong={isWrong} onChange={setLast} />
-        <Button type="submit" variant="contained" disabled={isWrong}>
-          Set
-        </Button>
-      </div>
-      {isWrong && (
-        <p role="alert" className="over note">
-          The first day is after the last.
+        </div>
+        {isWrong && (
+          <p role="alert" className="over note">
+            The first day is after the last.
+          </p>
+        )}
+        <p className="note">
+          {account.firstDay && account.lastDay
+            ? `There are figures from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay)}.`
+            : 'There are no figures yet.'}
+          {unsettled.length > 0 &&
+            ` Orders of ${unsettled.map((day) => formatDay(day)).join(', ')} are still coming in, so these days are left out.`}
         </p>
+        <Button onClick={() => choose(null, null)}>Usual window: the last 30 settled days</Button>
+      </form>
+      {window.versus?.shown && (
+        <VersusForm
+          key={writeSpan(window.versus.shown)}
+          window={window}
+          versus={{ ...window.versus, shown: window.versus.shown }}
+          days={daysIn(from, to)}
+        />
       )}
-      <p className="note">
-        {account.firstDay && account.lastDay
-          ? `There are figures from ${formatDay(account.firstDay)} to ${formatDay(account.lastDay)}.`
-          : 'There are no figures yet.'}
-        {unsettled.length > 0 &&
-          ` Orders of ${unsettled.map((day) => formatDay(day)).join(', ')} are still coming in, so these days are left out.`}
-      </p>
-      <Button onClick={() => choose(null, null)}>Usual window: the last 30 settled days</Button>
-    </form>
+    </>
   );
 }

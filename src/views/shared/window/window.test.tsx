@@ -4,15 +4,25 @@ import { describe, expect, test } from 'vitest';
 import { draw } from '../../../../tests/make/page';
 import { anAccountInfo } from '../../../../tests/make/review';
 import { WindowButton } from './WindowButton';
-import type { ShownWindow } from './WindowButton';
+import type { ShownWindow } from './windowState';
 
 let chosen: (string | null)[][] = [];
-function Page({ shown }: { shown: ShownWindow | undefined }) {
+function Page({ shown, isChosen = false }: { shown: ShownWindow | undefined; isChosen?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <WindowButton
       account={anAccountInfo({ firstDay: '2026-08-01', lastDay: '2026-11-19' })}
-      window={{ shown, isOpen, onOpen: setOpen, onWindow: (from, to) => chosen.push([from, to]) }}
+      window={{
+        shown,
+        isOpen,
+        onOpen: setOpen,
+        onWindow: (from, to) => chosen.push([from, to]),
+        versus: {
+          shown: { from: '2026-09-18', to: '2026-10-17', isCovered: true },
+          isChosen,
+          onVersus: (span) => chosen.push([span]),
+        },
+      }}
     />
   );
 }
@@ -82,5 +92,28 @@ describe('the window', () => {
         /There are figures from 1 Aug to 19 Nov\. Orders of 17 Nov.*, 18 Nov.*, 19 Nov.* are still coming in/,
       ),
     ).toBeTruthy();
+  });
+});
+
+describe('what a window is compared with', () => {
+  test('can be any other span; one of another length is told, and made as long with a click', async () => {
+    open();
+    await screen.findByRole('group', { name: 'Compared from' }, { timeout: 20_000 });
+    type('Compared from', '1 Aug 2026');
+    type('Compared to', '31 Aug 2026');
+    expect(screen.getByText(/31 days against 30/)).toBeTruthy();
+    press('Make it 30 days');
+    press('Compare');
+    expect(chosen).toEqual([['2026-08-01..2026-08-30']]);
+  });
+
+  test('is told in the bar once it was chosen, and left for the days before again', () => {
+    chosen = [];
+    draw(<Page shown={SHOWN} isChosen />);
+    const bar = screen.getByTitle(/^Window \(w\)/);
+    expect(bar.textContent).toMatch(/against 18 Sep.* – 17 Oct/);
+    fireEvent.click(bar);
+    press('The 30 days before it');
+    expect(chosen).toEqual([[null]]);
   });
 });
