@@ -1,6 +1,8 @@
 // The choices that shape what an account is proposed: kept with the account, so that pages, scripts and nights propose the same.
 import { USUAL_CHOICES } from '../core/bids';
 import type { BidChoices } from '../core/bids';
+import { NO_GUIDES } from '../core/lenses';
+import type { Guides } from '../core/lenses';
 import type { BlockAsks } from '../core/negatives';
 
 /** From when on a search term is proposed, whatever the target. Shares; money in micros. */
@@ -24,6 +26,8 @@ export interface TermChoices {
 export interface PlanChoices {
   bids: BidChoices;
   terms: TermChoices;
+  /** From when on a CTR, or impressions a day, are low or high. */
+  guides: Guides;
 }
 
 /** What counts until something else is chosen: by trial these find most that sells on, and block most that does not pay. */
@@ -39,6 +43,7 @@ export const USUAL_PLAN_CHOICES: PlanChoices = {
     leastSpend: 3_000_000,
     bySource: {},
   },
+  guides: NO_GUIDES,
 };
 
 /** Some choices that are changed. The wide first step is for once and is never kept. */
@@ -46,6 +51,7 @@ export interface ChoicesRequest {
   account: number;
   bids?: Partial<BidChoices>;
   terms?: Partial<TermChoices>;
+  guides?: Partial<Guides>;
 }
 
 /** The choices that count, and whether a change of them can be taken back. */

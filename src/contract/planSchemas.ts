@@ -33,6 +33,8 @@ export const acceptRequest = Joi.object<AcceptRequest>({
   ).required(),
 }).and('from', 'to');
 
+const guideShare = Joi.number().greater(0).max(1).allow(null);
+const guideCount = Joi.number().greater(0).max(1e9).allow(null);
 const share = Joi.number().greater(0).max(10);
 
 export const choicesRequest = Joi.object<ChoicesRequest>({
@@ -68,4 +70,10 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
       )
       .max(5000),
   }),
-}).or('bids', 'terms');
+  guides: Joi.object({
+    ctrLow: guideShare,
+    ctrHigh: guideShare,
+    dailyLow: guideCount,
+    dailyHigh: guideCount,
+  }),
+}).or('bids', 'terms', 'guides');

@@ -1,19 +1,21 @@
 import { describe, expect, test } from 'vitest';
 import { aTree, aTreeTarget, sumsByTarget } from '../../../tests/make/lenses';
 import { indexTree } from '../structure';
-import { buildLens, lensReader, showingAt } from '.';
+import { buildLens, lensReader, NO_GUIDES, showingAt } from '.';
+import type { Guides } from '.';
 
 const DAYS = 30;
 
 describe('how often a row is shown and clicked', () => {
   /** Exact keywords with their impressions and clicks in thirty days. */
-  const shown = (...rows: [impressions: number, clicks: number][]) => {
+  const shown = (...rows: [impressions: number, clicks: number][]) => shownBeside(NO_GUIDES, ...rows);
+  const shownBeside = (guides: Guides, ...rows: [impressions: number, clicks: number][]) => {
     const targets = rows.map((_, at) => aTreeTarget({ id: 2000 + at, expression: `crock ${at}` }));
     const sums = sumsByTarget(
       rows.map(([impressions, clicks], at) => ({ id: 2000 + at, now: { impressions, clicks } })),
     );
     const table = buildLens('keywords', indexTree(aTree({ targets })), sums);
-    return rows.map((_, at) => showingAt(table, at, DAYS));
+    return rows.map((_, at) => showingAt(table, at, DAYS, guides));
   };
 
   test('is low, usual or high against its own kind in this account', () => {
@@ -26,6 +28,15 @@ describe('how often a row is shown and clicked', () => {
     expect(rare.daily).toMatchObject({ value: 20, level: 'low' });
     expect(low.isPassedOver).toBe(true);
     expect(rare.isPassedOver).toBe(false);
+  });
+
+  test('is held against values of one’s own where they are set, each by itself', () => {
+    const guides = { ...NO_GUIDES, ctrLow: 0.002, dailyHigh: 1_500 };
+    const [one, two] = shownBeside(guides, [60_000, 150], [60_000, 90], [29_400, 597]);
+    expect([one, two].map(({ ctr }) => ctr.level)).toEqual(['usual', 'low']);
+    expect(one.daily.level).toBe('high');
+    // Two rows of a kind have nothing usual; a bound of one's own says it all the same.
+    expect(shownBeside(guides, [60_000, 100], [60_000, 900])[0].ctr.level).toBe('low');
   });
 
   test('is not told where too few rows of a kind were shown to have something usual', () => {

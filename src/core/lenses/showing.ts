@@ -5,6 +5,17 @@ import type { LensTable } from './lensTable';
 /** How a figure stands to what is usual for rows of its kind in this account; null: too little to say. */
 export type Level = 'low' | 'usual' | 'high' | null;
 
+/** Values of one's own between which a figure is usual; null: what is usual in the account counts. CTR as shares. */
+export interface Guides {
+  ctrLow: number | null;
+  ctrHigh: number | null;
+  /** Impressions a day. */
+  dailyLow: number | null;
+  dailyHigh: number | null;
+}
+
+export const NO_GUIDES: Guides = { ctrLow: null, ctrHigh: null, dailyLow: null, dailyHigh: null };
+
 /** How often a row is shown and clicked, beside what is usual for its kind. */
 export interface Showing {
   ctr: { value: number | null; usual: number | null; level: Level };
@@ -62,22 +73,32 @@ function usualOf(table: LensTable, days: number): Map<string, Usual> {
   return usual;
 }
 
-const levelOf = (value: number, usual: number): Level =>
-  value < usual * LOW ? 'low' : value > usual * HIGH ? 'high' : 'usual';
+/** The bounds of what is usual: one's own, or what the kind's own figure gives; null where neither says. */
+const bounds = (usual: number | null, low: number | null, high: number | null) => ({
+  low: low ?? (usual === null ? null : usual * LOW),
+  high: high ?? (usual === null ? null : usual * HIGH),
+});
+
+function levelOf(value: number, { low, high }: ReturnType<typeof bounds>): Level {
+  if (low === null && high === null) return null;
+  return value < (low ?? -Infinity) ? 'low' : value > (high ?? Infinity) ? 'high' : 'usual';
+}
 
 /**
  * How often a row is shown and clicked, told as low (under two thirds), usual or high (over one and a half times) against rows of its kind in
- * this account. A CTR is judged from ten expected clicks on. Who is shown as usual but clicked less is passed over: a matter of the offer, not of the bid.
+ * this account, or against values of one's own. A CTR is judged from ten expected clicks on. Who is shown as usual but clicked less is passed over: a matter of the offer, not of the bid.
  * @param days of the window
  */
-export function showingAt(table: LensTable, row: number, days: number): Showing {
+export function showingAt(table: LensTable, row: number, days: number, guides: Guides = NO_GUIDES): Showing {
   const { clicks, impressions } = table.now;
   const usual = usualOf(table, days).get(kindOf(table, row)) ?? { ctr: null, daily: null };
   const ctr = ratio(clicks[row], impressions[row]);
   const daily = impressions[row] / days;
-  const canTell = usual.ctr !== null && impressions[row] * usual.ctr >= LEAST_CLICKS;
-  const ctrLevel = canTell && ctr !== null ? levelOf(ctr, usual.ctr!) : null;
-  const dailyLevel = usual.daily === null ? null : levelOf(daily, usual.daily);
+  const ofCtr = bounds(usual.ctr, guides.ctrLow, guides.ctrHigh);
+  const expected = usual.ctr ?? ofCtr.low ?? ofCtr.high;
+  const canTell = expected !== null && impressions[row] * expected >= LEAST_CLICKS;
+  const ctrLevel = canTell && ctr !== null ? levelOf(ctr, ofCtr) : null;
+  const dailyLevel = levelOf(daily, bounds(usual.daily, guides.dailyLow, guides.dailyHigh));
   return {
     ctr: { value: ctr, usual: usual.ctr, level: ctrLevel },
     daily: { value: daily, usual: usual.daily, level: dailyLevel },

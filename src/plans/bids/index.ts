@@ -1,5 +1,5 @@
 export { keptBids, rowStake } from './keptBids';
-export type { KeptBids, TargetTrial } from './keptBids';
+export type { GoalTrial, KeptBids, TargetTrial } from './keptBids';
 export { arrangeBids } from './arrangeBids';
 export { asksPlan, planNumber, planReader } from './planReader';
 export { actOf, sumActs } from './bidEdits';

@@ -17,10 +17,12 @@ import type {
   PlanColumns,
   PreparedBids,
 } from '../../core/bids';
+import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
+import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 
-/** What all running targets come to in a month, now and with every proposal made, at some target ACOS. */
+/** What running targets come to in a month, now and with every proposal made, at some target ACOS. */
 export interface TargetTrial {
   acos: number;
   now: MonthTotal;
@@ -39,6 +41,14 @@ export interface KeptBids {
   wanted: (settings: BidSettings, targetIds: number[]) => (number | null)[];
   /** What another target ACOS of the account would do; scopes with a target of their own keep it. */
   tryTarget: (settings: BidSettings, acos: number) => TargetTrial;
+  /** What a target of its own would do to the targets that it counts for: a line's, product's, campaign's or ad group's. */
+  tryGoal: (settings: BidSettings, goal: Goal) => GoalTrial;
+}
+
+/** The same of one scope. */
+export interface GoalTrial extends TargetTrial {
+  /** Running targets that it counts for: nearer ones keep theirs. */
+  targets: number;
 }
 
 export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
@@ -63,6 +73,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
       });
     },
     tryTarget: (settings, acos) => tryTarget(prepared, account, settings, acos),
+    tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal),
   };
 }
 
@@ -76,18 +87,41 @@ function tryTarget(
     withTargets(prepared, (scope) => (scope === accountScope ? acos : null)),
     settings,
   );
+  const { targets: _all, ...trial } = totalOf(plan, observations, () => true);
+  return { acos, ...trial };
+}
+
+/** The bids anew with one more goal: what it counts for is known only then. */
+function tryGoal(index: TreeIndex, feed: BidFeed, settings: BidSettings, goal: Goal): GoalTrial {
+  const isSame = ({ scope, scopeId }: Pick<Goal, 'scope' | 'scopeId'>) =>
+    scope === goal.scope && scopeId === goal.scopeId;
+  const goals = [...index.tree.goals.filter((one) => !isSame(one)), goal];
+  const tried = indexTree({ ...index.tree, goals });
+  const { observations, targetIds } = observationsOf(tried, feed);
+  const plan = decideBids(prepareBids(observations), settings);
+  const isIts = (target: number) => isSame(tried.aimOf(tried.placeOfTarget(targetIds[target])).goal);
+  return { acos: (goal.low + goal.high) / 2, ...totalOf(plan, observations, isIts) };
+}
+
+/** Running targets of a plan together, now and with every proposal made. */
+function totalOf(
+  plan: BidPlan,
+  { targets, products }: AccountObservations['observations'],
+  isIts: (target: number) => boolean,
+): Omit<GoalTrial, 'acos'> {
   const [now, after] = [new MonthSum(), new MonthSum()];
-  let [down, up] = [0, 0];
+  let [down, up, count] = [0, 0, 0];
   for (const proposal of plan.proposals) {
-    const { product, isRunning } = observations.targets[proposal.target];
-    if (!isRunning) continue;
-    const margin = observations.products[product].margin ?? NaN;
+    const { product, isRunning } = targets[proposal.target];
+    if (!isRunning || !isIts(proposal.target)) continue;
+    count += 1;
+    const margin = products[product].margin ?? NaN;
     now.add(proposal.now, margin);
     after.add(proposal.after, margin);
     if (proposal.to < proposal.from) down += 1;
     if (proposal.to > proposal.from) up += 1;
   }
-  return { acos, now: now.total, after: after.total, down, up };
+  return { now: now.total, after: after.total, down, up, targets: count };
 }
 
 /** Money at stake in a row of a plan, micros a month. */

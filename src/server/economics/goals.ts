@@ -1,3 +1,4 @@
+import { raiseRevision } from '../../db/queries/accounts';
 import type { Goal } from '../../core/goals';
 import type { GoalsAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
@@ -31,6 +32,7 @@ export async function setGoal(caller: Caller, accountId: number, goal: Goal): Pr
   await recorded(caller, accountId, async (tx, note) => {
     const from = await goalAt(tx, accountId, goal);
     await upsertGoals(tx, accountId, [goal]);
+    await raiseRevision(tx, accountId);
     note({ what: 'set target', subject: placeOf(goal), from, to: goal });
   });
 }
@@ -45,6 +47,7 @@ export async function removeGoal(
   await recorded(caller, accountId, async (tx, note) => {
     const from = await goalAt(tx, accountId, { scope, scopeId });
     await deleteGoal(tx, accountId, scope, scopeId);
+    await raiseRevision(tx, accountId);
     note({ what: 'remove target', subject: placeOf({ scope, scopeId }), from });
   });
 }

@@ -1,3 +1,4 @@
+import { raiseRevision } from '../../db/queries/accounts';
 import { breakEven, marginOf, missingCosts } from '../../core/economics';
 import type { ProductCosts } from '../../core/economics';
 import { goalFinder } from '../../core/goals';
@@ -109,6 +110,7 @@ export async function setCosts(
   if (!before) throw new MowingError('not-found', `The account has no product ${productId}.`);
   await recorded(caller, accountId, async (tx, note) => {
     await upsertCosts(tx, accountId, [{ productId, ...costs }]);
+    await raiseRevision(tx, accountId);
     note({ what: 'set costs', subject: `product ${productId}`, from: costsOf(before), to: costs });
   });
 }

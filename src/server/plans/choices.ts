@@ -16,16 +16,27 @@ export async function loadChoices(accountId: number): Promise<ChoicesAnswer> {
   return answer(await needAccount(accountId));
 }
 
-/** Changes some of it. @throws MowingError where the floor of bids would stand above their cap */
+/** Changes some of it. @throws MowingError where a lower bound would stand above its upper one */
 export async function changeChoices(
   caller: Caller,
-  { account, bids, terms }: ChoicesRequest,
+  { account, bids, terms, guides }: ChoicesRequest,
 ): Promise<ChoicesAnswer> {
   const now = choicesOf(await needAccount(account));
-  const next: PlanChoices = { bids: { ...now.bids, ...bids }, terms: { ...now.terms, ...terms } };
+  const next: PlanChoices = {
+    bids: { ...now.bids, ...bids },
+    terms: { ...now.terms, ...terms },
+    guides: { ...now.guides, ...guides },
+  };
   const { floor, cap } = next.bids;
   if (floor !== null && cap !== null && floor > cap)
     throw new MowingError('bad-request', 'The floor of bids is above their cap; nothing was changed.');
+  const { ctrLow, ctrHigh, dailyLow, dailyHigh } = next.guides;
+  const crosses = (low: number | null, high: number | null) => low !== null && high !== null && low > high;
+  if (crosses(ctrLow, ctrHigh) || crosses(dailyLow, dailyHigh))
+    throw new MowingError(
+      'bad-request',
+      'A guide value for low is above the one for high; nothing was changed.',
+    );
   await recorded(caller, account, async (tx, note) => {
     await insertChoices(tx, account, next);
     note({ what: 'change choices', from: now, to: next });

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { QueryClient } from '@tanstack/react-query';
 import { useCallback, useSyncExternalStore } from 'react';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
 
 /** What stands in a page for the days of an account: it moves on only when the reader takes newer data over. */
-type Shown = Pick<AccountInfo, 'revision' | 'today' | 'firstDay' | 'lastDay'>;
+type Shown = Pick<AccountInfo, 'revision' | 'today' | 'firstDay' | 'lastDay' | 'sums'>;
 
 const shown = new Map<number, Shown>();
 const listeners = new Set<() => void>();
@@ -16,8 +17,8 @@ const subscribe = (listener: () => void) => {
 };
 
 /** Shows the newest state of an account from now on. */
-function show({ id, revision, today, firstDay, lastDay }: AccountInfo): void {
-  shown.set(id, { revision, today, firstDay, lastDay });
+function show({ id, revision, today, firstDay, lastDay, sums }: AccountInfo): void {
+  shown.set(id, { revision, today, firstDay, lastDay, sums });
   changes += 1;
   for (const listener of listeners) listener();
 }
@@ -27,10 +28,18 @@ export function useShownAccount(account: AccountInfo | undefined): AccountInfo |
   useSyncExternalStore(subscribe, () => changes);
   if (!account) return undefined;
   if (!shown.has(account.id)) {
-    const { revision, today, firstDay, lastDay } = account;
-    shown.set(account.id, { revision, today, firstDay, lastDay });
+    const { revision, today, firstDay, lastDay, sums } = account;
+    shown.set(account.id, { revision, today, firstDay, lastDay, sums });
   }
   return { ...account, ...shown.get(account.id)! };
+}
+
+/** Shows the newest data of an account: for what the reader took over, or did. What the worker holds is keyed by the revision; all else is asked anew. */
+export async function takeOverData(client: QueryClient, id: number): Promise<void> {
+  const accounts = await client.fetchQuery({ queryKey: ['accounts'], queryFn: api.accounts, staleTime: 0 });
+  const newest = accounts.find((one) => one.id === id);
+  if (newest) show(newest);
+  await client.invalidateQueries({ predicate: ({ meta }) => meta?.inWorker !== true });
 }
 
 /** How often an open page asks whether there are newer figures, ms. */
@@ -51,11 +60,7 @@ export function useNewData(account: AccountInfo | undefined): {
     staleTime: 0,
   });
   const takeOver = useCallback(async () => {
-    const accounts = await client.fetchQuery({ queryKey: ['accounts'], queryFn: api.accounts, staleTime: 0 });
-    const newest = accounts.find((one) => one.id === id);
-    if (newest) show(newest);
-    // What the worker holds is keyed by the revision; all else is asked anew.
-    await client.invalidateQueries({ predicate: ({ meta }) => meta?.inWorker !== true });
+    if (id !== undefined) await takeOverData(client, id);
   }, [client, id]);
   return {
     isNewer: data !== undefined && account !== undefined && data.revision > account.revision,

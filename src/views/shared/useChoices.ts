@@ -8,7 +8,7 @@ import { useUndo } from './undo/useUndo';
 import { useTell } from './useTell';
 
 /** What is chosen and not yet kept by the server is shown at once. */
-type Ahead = Pick<ChoicesRequest, 'bids' | 'terms'>;
+type Ahead = Pick<ChoicesRequest, 'bids' | 'terms' | 'guides'>;
 
 /** Between the last key in a field and the moment its value is kept, ms. */
 const PAUSE_MS = 400;
@@ -26,7 +26,11 @@ export function useChoices(account: AccountInfo | undefined) {
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const kept = account?.choices ?? USUAL_PLAN_CHOICES;
   const choices: PlanChoices = useMemo(
-    () => ({ bids: { ...kept.bids, ...ahead.bids }, terms: { ...kept.terms, ...ahead.terms } }),
+    () => ({
+      bids: { ...kept.bids, ...ahead.bids },
+      terms: { ...kept.terms, ...ahead.terms },
+      guides: { ...kept.guides, ...ahead.guides },
+    }),
     [kept, ahead],
   );
 
@@ -43,7 +47,10 @@ export function useChoices(account: AccountInfo | undefined) {
     try {
       take(await during(api.changeChoices({ account: account!.id, ...request })));
       did(
-        { words: 'thresholds or pace changed', undoing: { kind: 'choices' } },
+        {
+          words: request.guides ? 'guide values changed' : 'thresholds or pace changed',
+          undoing: { kind: 'choices' },
+        },
         { more: 'It counts for the whole account.' },
       );
     } catch (error) {
@@ -59,6 +66,7 @@ export function useChoices(account: AccountInfo | undefined) {
       const join = (old: Ahead): Ahead => ({
         ...(part.bids || old.bids ? { bids: { ...old.bids, ...part.bids } } : {}),
         ...(part.terms || old.terms ? { terms: { ...old.terms, ...part.terms } } : {}),
+        ...(part.guides || old.guides ? { guides: { ...old.guides, ...part.guides } } : {}),
       });
       open.current = join(open.current);
       setAhead(join);

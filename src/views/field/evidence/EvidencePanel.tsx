@@ -17,6 +17,7 @@ import type { LoadedLens } from '../../../plans/field';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import { History } from '../../shared/evidence/History';
 import { Money } from './Money';
+import { ScopeTarget } from './ScopeTarget';
 import { Notes } from '../../shared/evidence/Notes';
 import { belowOf } from './below';
 
@@ -71,7 +72,14 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
           ))}
         </p>
       )}
-      <Money table={table} row={row} currency={account.currency} days={daysIn(window.from, window.to)} />
+      <Money
+        table={table}
+        row={row}
+        currency={account.currency}
+        days={daysIn(window.from, window.to)}
+        guides={account.choices.guides}
+      />
+      <ScopeTarget key={subject} account={account} engine={engine} table={table} row={row} />
       {table.now.clicks[row] > 0 && <Conversion {...conversionAt(table, row)} />}
       <DayByDay
         account={account}

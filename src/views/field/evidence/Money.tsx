@@ -2,7 +2,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { GRADES, lensNamed, showingAt } from '../../../core/lenses';
-import type { Level, LensTable } from '../../../core/lenses';
+import type { Guides, Level, LensTable } from '../../../core/lenses';
 import { DASH, formatMoney, formatNumber, formatShare } from '../../../core/units';
 import { EvidenceMark, StandingMark } from '../../shared/evidence/marks';
 import { Facts } from '../../shared/kit';
@@ -13,14 +13,15 @@ interface MoneyProps {
   currency: string;
   /** Of the window. */
   days: number;
+  guides: Guides;
 }
 
 /** Gain or loss against target and break-even, in money, and what a click brings against what it costs. */
-export function Money({ table, row, currency, days }: MoneyProps) {
+export function Money({ table, row, currency, days, guides }: MoneyProps) {
   const { spend, sales, clicks } = table.now;
   const [target, margin] = [table.targetAcos[row], table.margin[row]];
   const against = (share: number) => share * sales[row] - spend[row];
-  const showing = showingAt(table, row, days);
+  const showing = showingAt(table, row, days, guides);
   const cpc = clicks[row] > 0 ? spend[row] / clicks[row] : null;
   const line = (label: string, share: number, missing: string) => {
     const gain = against(share);

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { AccountInfo } from '../../../contract/api';
-import { DASH, MICROS_PER_UNIT, formatCount, formatShare } from '../../../core/units';
+import { formatShare } from '../../../core/units';
+import { TrialFigures } from '../../shared/TrialFigures';
 import { useSetTarget } from '../../shared/useSetTarget';
 import type { TargetTrial } from '../../../plans/bids';
 
@@ -13,17 +14,8 @@ interface TryBarProps {
 
 /** What a tried target ACOS would do to the whole account in a month, and the way to keep it or to go back. */
 export function TryBar({ account, trial, onBack }: TryBarProps) {
-  const { acos, now, after, down, up } = trial;
+  const { acos } = trial;
   const setTarget = useSetTarget(account);
-  const ratio = ({ spend, sales }: TargetTrial['now']) => formatShare(sales > 0 ? spend / sales : null);
-  const whole = (micros: number | null) =>
-    micros === null ? DASH : formatCount(Math.round(micros / MICROS_PER_UNIT));
-  const figures: [string, string, string][] = [
-    ['spend', whole(now.spend), whole(after.spend)],
-    ['sales', whole(now.sales), whole(after.sales)],
-    ['ACOS', ratio(now), ratio(after)],
-    ['profit', whole(now.profit), whole(after.profit)],
-  ];
   return (
     <Box
       role="status"
@@ -39,14 +31,7 @@ export function TryBar({ account, trial, onBack }: TryBarProps) {
       }}
     >
       <strong>At {formatShare(acos, 0)}</strong>
-      <span>
-        {formatCount(down)} bids down, {formatCount(up)} up; a month in {account.currency}:
-      </span>
-      {figures.map(([label, from, to]) => (
-        <span className="oneLine" key={label}>
-          <span className="faint">{label}</span> {from} → <strong>{to}</strong>
-        </span>
-      ))}
+      <TrialFigures trial={trial} currency={account.currency} />
       <span className="room" />
       <Button onClick={onBack}>Back to {formatShare(account.targetAcos, 0)}</Button>
       <Button variant="outlined" onClick={() => void setTarget(acos)}>

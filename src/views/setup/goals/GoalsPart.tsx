@@ -11,9 +11,11 @@ import { formatShare } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api, exportLink } from '../../shared/api';
 import { useUndo } from '../../shared/undo/useUndo';
+import { takeOverData } from '../../shared/revision';
 import { TargetField } from '../../shared/TargetField';
 import { PartHead } from '../PartHead';
 import { GoalForm } from './GoalForm';
+import { GuideValues } from './GuideValues';
 import { Facts, Fault, PlaceLink } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
 
@@ -23,10 +25,7 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
   const tell = useTell();
   const { did } = useUndo(account.id);
   const { data, error } = useQuery({ queryKey: ['goals', account.id], queryFn: () => api.goals(account.id) });
-  const refresh = () =>
-    client.invalidateQueries({
-      predicate: ({ queryKey }) => ['goals', 'products'].includes(String(queryKey[0])),
-    });
+  const refresh = () => takeOverData(client, account.id);
   const onError = (fault: Error) => tell(fault.message, { kind: 'fault' });
   const set = useMutation({
     mutationFn: (goal: Goal) => api.setGoal(account.id, bare(goal)),
@@ -104,6 +103,7 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
           </TableBody>
         </Facts>
       )}
+      <GuideValues account={account} />
     </>
   );
 }

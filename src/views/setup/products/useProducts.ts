@@ -3,6 +3,7 @@ import { useTell } from '../../shared/useTell';
 import type { ProductCosts } from '../../../core/economics';
 import type { ProductInfo } from '../../../contract/api';
 import { useUndo } from '../../shared/undo/useUndo';
+import { takeOverData } from '../../shared/revision';
 import { api } from '../../shared/api';
 
 /** The products of an account with their costs; editing them. */
@@ -14,7 +15,7 @@ export function useProducts(account: number) {
   const set = useMutation({
     mutationFn: ({ id, costs }: { id: number; costs: ProductCosts }) => api.setCosts(account, id, costs),
     onError: (fault: Error) => tell(fault.message, { kind: 'fault' }),
-    onSettled: () => client.invalidateQueries({ queryKey: ['products', account] }),
+    onSettled: () => takeOverData(client, account),
   });
   const edit = ({ id, name, costs }: ProductInfo, change: Partial<ProductCosts>) =>
     set.mutate(

@@ -74,6 +74,28 @@ describe('bids in the engine', () => {
     );
   });
 
+  test('under a target of one scope alone tell what it does there, and leave the others out', async () => {
+    const { tryGoal, table } = await loaded();
+    const campaignId = table.campaignId[Array.from(table.targetId).indexOf(1003)];
+    const at = (acos: number) =>
+      tryGoal(1, { revision: 1, targetAcos: 0.24 }, settings, {
+        scope: 'campaign',
+        scopeId: campaignId,
+        kind: 'acos',
+        low: acos,
+        high: acos,
+      });
+    const [strict, loose] = [await at(0.05), await at(0.6)];
+    expect(strict.targets).toBe(
+      Array.from(table.campaignId).filter((id, row) => id === campaignId && table.state[row] === 0).length,
+    );
+    expect(strict.targets).toBeLessThan(table.size);
+    expect(strict.now).toEqual(loose.now);
+    expect(strict.after.spend).toBeLessThan(strict.now.spend);
+    expect(loose.after.sales).toBeGreaterThan(strict.after.sales);
+    expect(strict.down).toBeGreaterThan(loose.down);
+  });
+
   test('go into the step they belong to, and each step tells what is left and at stake', async () => {
     const { ids, arrangeBids, loadId } = await loaded();
     expect(ids({ step: 'dead' })).toEqual([1001]);

@@ -11,6 +11,7 @@ import {
   isTime,
   spreadOf,
 } from '../../../core/lenses';
+import type { Goal } from '../../../core/goals';
 import { indexTree } from '../../../core/structure';
 import type { LensGrain, LensName } from '../../../core/lenses';
 import type { TreeIndex } from '../../../core/structure';
@@ -23,7 +24,7 @@ import type { DataVersion } from './dataVersion';
 import type { BidSettings, PlanColumns } from '../../../core/bids';
 import { arrangeBids, keptBids, planReader } from '../../../plans/bids';
 import { findInTree, keptLens, overviewOf, toGrainSums } from '../../../plans/field';
-import type { ArrangedBids, BidsAsked, KeptBids, TargetTrial } from '../../../plans/bids';
+import type { ArrangedBids, BidsAsked, GoalTrial, KeptBids, TargetTrial } from '../../../plans/bids';
 import type {
   ArrangedRows,
   CrossTab,
@@ -166,6 +167,16 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     /** What another target ACOS of the account would do; null for another load. */
     tryTarget(loadId: number, settings: BidSettings, acos: number): TargetTrial | null {
       return loads.get(loadId)?.bids?.tryTarget(settings, acos) ?? null;
+    },
+
+    /** What a target of its own would do to a line, product, campaign or ad group. */
+    async tryGoal(
+      account: number,
+      version: DataVersion,
+      settings: BidSettings,
+      goal: Goal,
+    ): Promise<GoalTrial> {
+      return (await bidsOf(account, version)).tryGoal(settings, goal);
     },
 
     /** The wanted bids of some targets, whatever their step. */

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api } from '../api';
+import { takeOverData } from '../revision';
 import { useTell } from '../useTell';
 import { UndoStore } from './undoStore';
 import type { Undoable, Undoing } from './undoStore';
@@ -37,9 +38,12 @@ function storeOf(account: number): UndoStore {
 interface Undone {
   isDone: boolean;
   stale: string[];
+  /** Whether what the page computes from is another now: targets, costs. */
+  isNewData?: boolean;
 }
 
 const done = (...stale: string[]): Undone => ({ isDone: true, stale });
+const newData: Undone = { isDone: true, stale: [], isNewData: true };
 
 /** Asks the server to undo something. */
 async function ask(account: number, undoing: Undoing): Promise<Undone> {
@@ -66,13 +70,13 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
       return done('routes');
     case 'costs':
       await api.setCosts(account, undoing.productId, undoing.costs);
-      return done('products', 'overview');
+      return newData;
     case 'goal':
       await api.setGoal(account, undoing.goal);
-      return done('goals', 'products');
+      return newData;
     case 'no-goal':
       await api.removeGoal(account, undoing.goal.scope, undoing.goal.scopeId);
-      return done('goals', 'products');
+      return newData;
     case 'choices':
       await api.takeChoicesBack(account);
       return done('accounts');
@@ -95,7 +99,8 @@ export function useUndo(account: number | undefined) {
       if (!store || account === undefined) return;
       try {
         const undone = await store.undo(async (undoing) => {
-          const { isDone, stale } = await ask(account, undoing);
+          const { isDone, stale, isNewData } = await ask(account, undoing);
+          if (isNewData) await takeOverData(client, account);
           await client.invalidateQueries({
             predicate: ({ queryKey }) => stale.includes(String(queryKey[0])),
           });
