@@ -56,7 +56,7 @@ const EXTRA: readonly NumberField[] = [
   ),
   extra('targetAcos', 'Target ACOS', 'share', 1, 'The target that counts for the row: the nearest one set.'),
   extra('vsTarget', 'ACOS ÷ target', 'factor', 2, 'ACOS as a multiple of the row’s target ACOS.'),
-  extra('loss', 'Loss vs target', 'money', 2, 'Spend − target ACOS × sales; below zero it is a gain.'),
+  extra('loss', 'Loss vs target ACOS', 'money', 2, 'Spend − target ACOS × sales; below zero it is a gain.'),
   extra(
     'breakEvenLoss',
     'Loss vs break-even',
@@ -177,7 +177,7 @@ export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string
   campaignState: { label: 'Campaign state', values: ['enabled', 'paused', 'archived', 'draft'] },
   chosen: { label: 'Chosen', values: ['by hand', 'automatic'] },
   flex: { label: 'Bid flex', values: ['fixed', 'down only', 'both ways'] },
-  aim: { label: 'Target', values: ['known', 'missing'] },
+  aim: { label: 'Target ACOS is', values: ['known', 'missing'] },
   judged: {
     label: 'Round’s step',
     values: ['dead spend', 'overpaying', 'room to grow', 'testing', 'nothing proposed'],

@@ -68,31 +68,86 @@ export interface ChangeToStage {
 }
 
 /**
- * Stages one change, unless the same thing is staged or under way already: then that one's id, `isNew` false. A staged
- * change that sets something to a value takes the new value instead.
+ * Stages changes in one go, unless the same thing is staged or under way already: then that one's id, `isNew` false. A staged
+ * change that sets something to a value takes the new value instead. In the order given; of equal keys the later ones see the first.
  */
-export async function insertChange(
+export async function insertChanges(
   sql: Query,
   accountId: number,
-  change: ChangeToStage,
-): Promise<{ id: number; isNew: boolean }> {
-  const rows = await sql<{ id: number }[]>`
-    insert into mowing.change (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures, effect_spend, effect_sales,
-      held, list_id)
-    values (${accountId}, ${change.change.kind}, ${sql.json(change.change as never)}, ${change.key}, ${change.afterId},
-      ${change.undoesId}, ${change.reason}, ${sql.json(change.figures as never)}, ${change.effect.spend}, ${change.effect.sales},
-      ${change.carries.held ?? null}, ${change.carries.listId ?? null})
+  list: readonly ChangeToStage[],
+): Promise<{ id: number; isNew: boolean }[]> {
+  const first = new Map<string, number>();
+  const again: number[] = [];
+  list.forEach(({ key }, at) => (first.has(key) ? again.push(at) : first.set(key, at)));
+  const staged = new Array<{ id: number; isNew: boolean }>(list.length);
+  const wanted = [...first.values()];
+  const found = await insertDistinct(
+    sql,
+    accountId,
+    wanted.map((at) => list[at]),
+  );
+  wanted.forEach((at, n) => (staged[at] = found[n]));
+  // One statement cannot touch a row twice.
+  if (again.length > 0) {
+    const rest = await insertChanges(
+      sql,
+      accountId,
+      again.map((at) => list[at]),
+    );
+    again.forEach((at, n) => (staged[at] = rest[n]));
+  }
+  return staged;
+}
+
+async function insertDistinct(
+  sql: Query,
+  accountId: number,
+  list: readonly ChangeToStage[],
+): Promise<{ id: number; isNew: boolean }[]> {
+  const rows = list.map(({ change, key, carries, effect, ...rest }, place) => ({
+    ...rest,
+    place,
+    change,
+    key,
+    kind: change.kind,
+    spend: effect.spend,
+    sales: effect.sales,
+    held: carries.held ?? null,
+    listId: carries.listId ?? null,
+  }));
+  const made = await sql<{ id: number; key: string }[]>`
+    with n as materialized (
+      select * from jsonb_to_recordset(${JSON.stringify(rows)}::text::jsonb) as r(place integer, kind text, change jsonb, key text,
+        "isReplaced" boolean, "afterId" bigint, "undoesId" bigint, reason text, figures jsonb, spend bigint, sales bigint,
+        held double precision, "listId" integer))
+    insert into mowing.change as c (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures,
+      effect_spend, effect_sales, held, list_id)
+    select ${accountId}, n.kind, n.change, n.key, n."afterId", n."undoesId", n.reason, n.figures, n.spend, n.sales, n.held, n."listId"
+    from n order by n.place
     on conflict (account_id, change_key) where state in ('staged', 'sending') do update
       set change = excluded.change, reason = excluded.reason, figures = excluded.figures, effect_spend = excluded.effect_spend,
           effect_sales = excluded.effect_sales, held = excluded.held, list_id = excluded.list_id
-      where mowing.change.state = 'staged' and ${change.isReplaced}
-    returning change_id as id`;
-  if (rows.length > 0) return { id: rows[0].id, isNew: true };
-  const [pending] = await sql<{ id: number }[]>`
-    select change_id as id from mowing.change
-    where account_id = ${accountId} and change_key = ${change.key} and state in ('staged', 'sending')`;
+      where c.state = 'staged' and (select n."isReplaced" from n where n.key = c.change_key)
+    returning c.change_id as id, c.change_key as key`;
+  const ids = new Map(made.map(({ id, key }) => [key, id]));
+  const missing = list.filter(({ key }) => !ids.has(key)).map(({ key }) => key);
+  const pending =
+    missing.length === 0
+      ? []
+      : await sql<{ id: number; key: string }[]>`
+          select change_id as id, change_key as key from mowing.change
+          where account_id = ${accountId} and change_key = any(${missing}) and state in ('staged', 'sending')`;
+  const there = new Map(pending.map(({ id, key }) => [key, id]));
   // Answered between the two questions: then the way is free now.
-  return pending ? { id: pending.id, isNew: false } : insertChange(sql, accountId, change);
+  const free = list.filter(({ key }) => !ids.has(key) && !there.has(key));
+  const rest = free.length === 0 ? [] : await insertDistinct(sql, accountId, free);
+  const later = new Map(free.map(({ key }, at) => [key, rest[at]]));
+  return list.map(({ key }) => {
+    const id = ids.get(key);
+    if (id !== undefined) return { id, isNew: true };
+    const known = there.get(key);
+    return known === undefined ? later.get(key)! : { id: known, isNew: false };
+  });
 }
 
 /** Takes staged changes, and those that wait for them, out of the tray. @returns ids of all that were withdrawn */

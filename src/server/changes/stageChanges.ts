@@ -3,7 +3,7 @@ import type { Change, Named } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { dropDrafts, makersOfDrafts } from '../../db/queries/drafts';
-import { insertChange, withdrawChanges } from '../../db/queries/changes';
+import { insertChanges, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';
 import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
@@ -36,19 +36,39 @@ export async function stageIn(tx: Query, accountId: number, list: NewChange[]): 
     list.map((one) => one.change),
   );
   const makers = await makersOfDrafts(tx, accountId);
-  const staged: { id: number; isNew: boolean }[] = [];
-  for (const [index, one] of list.entries()) {
-    if (one.after !== undefined && !(one.after < index))
+  const staged = new Array<{ id: number; isNew: boolean }>(list.length);
+  for (const wave of wavesOf(list)) {
+    const made = await insertChanges(
+      tx,
+      accountId,
+      wave.map((index) => {
+        const one = list[index];
+        // What goes into a draft waits until the draft is made.
+        const afterId =
+          one.after === undefined ? (makers.get(goesInto(one.change) ?? 0) ?? null) : staged[one.after].id;
+        return toStage(one, afterId);
+      }),
+    );
+    wave.forEach((index, at) => (staged[index] = made[at]));
+  }
+  return staged.map(({ id, isNew }) => (isNew ? id : null));
+}
+
+/** Places in the list that can be written down together: first what waits for nothing, then what waits for that, and so on. */
+function wavesOf(list: readonly NewChange[]): number[][] {
+  const depths: number[] = [];
+  const waves: number[][] = [];
+  for (const [index, { after }] of list.entries()) {
+    if (after !== undefined && !(after < index))
       throw new MowingError(
         'bad-request',
         `changes[${index}].after must name an earlier change of the request.`,
       );
-    // What goes into a draft waits until the draft is made.
-    const afterId =
-      one.after === undefined ? (makers.get(goesInto(one.change) ?? 0) ?? null) : staged[one.after].id;
-    staged.push(await insertChange(tx, accountId, toStage(one, afterId)));
+    const depth = after === undefined ? 0 : depths[after] + 1;
+    depths.push(depth);
+    (waves[depth] ??= []).push(index);
   }
-  return staged.map(({ id, isNew }) => (isNew ? id : null));
+  return waves;
 }
 
 function toStage(one: NewChange, afterId: number | null): ChangeToStage {

@@ -10,7 +10,7 @@ import {
 import type { Change } from '../../core/changes';
 import type { UndoAnswer, UndoRequest } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
-import { insertChange } from '../../db/queries/changes';
+import { insertChanges } from '../../db/queries/changes';
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
@@ -66,22 +66,25 @@ async function stageUndoing(
   list: { row: StandingChange; inverse: Change }[],
 ): Promise<number[]> {
   return recorded(caller, accountId, async (tx, note) => {
-    const staged: number[] = [];
-    for (const { row, inverse } of list) {
-      const change = fromPresent(inverse, row.present);
-      const { id, isNew } = await insertChange(tx, accountId, {
-        change,
-        key: changeKey(change),
-        reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
-        isReplaced: isReplaced(change),
-        figures: {},
-        carries: {},
-        effect: { spend: -row.effectSpend, sales: -row.effectSales },
-        afterId: null,
-        undoesId: row.id,
-      });
-      if (isNew) staged.push(id);
-    }
+    const made = await insertChanges(
+      tx,
+      accountId,
+      list.map(({ row, inverse }) => {
+        const change = fromPresent(inverse, row.present);
+        return {
+          change,
+          key: changeKey(change),
+          reason: `Undoes change ${row.id}: ${row.reason}`.slice(0, 1000),
+          isReplaced: isReplaced(change),
+          figures: {},
+          carries: {},
+          effect: { spend: -row.effectSpend, sales: -row.effectSales },
+          afterId: null,
+          undoesId: row.id,
+        };
+      }),
+    );
+    const staged = made.filter(({ isNew }) => isNew).map(({ id }) => id);
     note({ what: 'stage undoing', subject: 'changes', to: { ids: staged } });
     return staged;
   });

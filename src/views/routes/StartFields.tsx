@@ -9,7 +9,7 @@ interface StartFieldsProps {
 }
 
 const BY_WORDS: Record<StartRule['by'], string> = {
-  worth: 'sales per click × target',
+  worth: 'sales per click × target ACOS',
   cpc: 'the CPC in the source',
   market: 'what the market suggests',
   fixed: 'a fixed bid',

@@ -29,7 +29,7 @@ export function Money({ table, row, currency, days, guides }: MoneyProps) {
       <TableRow>
         <TableCell className="faint">
           {label}
-          {share > -9 && ` (${formatShare(share)})`}
+          {share > -9 && ` (${formatShare(share)})`}, {currency}
         </TableCell>
         <TableCell className={`figure ${Number.isNaN(share) ? '' : gain < 0 ? 'over' : 'under'}`}>
           {Number.isNaN(share) ? (

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
@@ -35,7 +36,7 @@ export function ScopeTarget({ account, engine, table, row }: ScopeTargetProps) {
   const own = goals.data?.goals.find((one) => one.scope === scope.scope && one.scopeId === scope.scopeId);
   return (
     <>
-      <h3 className="panelPart">Target</h3>
+      <h3 className="panelPart">Target ACOS</h3>
       <div className="bar">
         <Choice
           label="Target of"
@@ -141,9 +142,9 @@ function Trial({ account, engine, scope, own, counts }: TrialProps) {
             {formatCount(trial.data.targets)} running{' '}
             {trial.data.targets === 1 ? 'target goes' : 'targets go'} by it:
           </p>
-          <div className="trial">
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '2px 14px' }}>
             <TrialFigures trial={trial.data} currency={account.currency} />
-          </div>
+          </Box>
           <div className="bar">
             <Button
               variant="outlined"

@@ -17,9 +17,9 @@ const PACE_WORDS: Record<BidChoices['pace'], string> = {
   own: 'own numbers',
 };
 const AIM_WORDS: Record<BidChoices['aim'], string> = {
-  grow: 'most sales at the target',
+  grow: 'most sales at the target ACOS',
   'keep profit': 'no click above what it earns',
-  strict: 'stay under the target',
+  strict: 'stay under the target ACOS',
 };
 
 const AIM_SHORT = { 'keep profit': 'keep profit', strict: 'strict' };

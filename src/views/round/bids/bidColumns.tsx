@@ -57,7 +57,7 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
     },
     {
       key: 'term',
-      label: 'Target',
+      label: 'Target name',
       width: 'minmax(120px, 1fr)',
       sortable: true,
       cell: (row) => (
@@ -118,7 +118,7 @@ function testColumns({ currency, plan }: ColumnContext): Column<number>[] {
     },
   });
   return [
-    column('If good', 'What a month earns above the target if it proves good', currency, ({ gain }) =>
+    column('If good', 'What a month earns above the target ACOS if it proves good', currency, ({ gain }) =>
       formatMoney(gain),
     ),
     column('Chance', 'Chance that it reaches the conversion it needs at the raised bid', '', ({ chance }) =>

@@ -153,7 +153,7 @@ function NegativeFields({
 
 /** What the expected profit of a harvest is reckoned from. */
 export const GAIN =
-  'Margin × what the bid adds in sales, less what its clicks then cost more than now; without costs, margin is taken as 1.5 × the target';
+  'Margin × what the bid adds in sales, less what its clicks then cost more than now; without costs, margin is taken as 1.5 × the target ACOS';
 
 const MOST = 6;
 

@@ -48,7 +48,7 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
           <Head>
             {!answer
               ? 'Taking the terms apart …'
-              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target allows` : ''}.`}
+              : `${formatCount(answer.found)} word parts${lost > 0 ? `; the dearest costs ${formatMoney(lost)} ${account.currency} more than the target ACOS allows` : ''}.`}
           </Head>
           <div className="bar">
             <ProductChoice

@@ -43,10 +43,10 @@ export function partColumns(currency: string, targetAcos: number): Column<WordPa
     figure('excess', 'Above', 72, ({ excess }) => (excess > 0 ? formatMoney(excess) : DASH), {
       unit: currency,
       sortable: true,
-      definition: 'Spend above what the target allows for its sales',
+      definition: 'Spend above what the target ACOS allows for its sales',
     }),
     figure('chance', 'Chance', 50, ({ chance }) => (chance === null ? DASH : formatShare(chance, 0)), {
-      definition: 'Chance that its conversion reaches what its clicks need for the target',
+      definition: 'Chance that its conversion reaches what its clicks need for the target ACOS',
     }),
   ];
 }
