@@ -30,16 +30,18 @@ const schemaOf = (shape: FieldShape): Joi.Schema =>
   typeof shape === 'object' ? Joi.valid(...shape.oneOf).required() : FIELDS[shape];
 
 /** The changes that a caller may stage, as their kinds say. */
-const change = Joi.alternatives(
-  ...Object.values(KINDS)
-    .filter(({ byRequest }) => byRequest)
-    .map(({ kind, shape }) =>
-      Joi.object({
-        kind: Joi.valid(kind).required(),
-        ...Object.fromEntries(Object.entries(shape).map(([field, one]) => [field, schemaOf(one)])),
-      }),
-    ),
-);
+const kinds = Object.values(KINDS).filter(({ byRequest }) => byRequest);
+const kindOf = Joi.valid(...kinds.map(({ kind }) => kind)).required();
+const change = Joi.alternatives().conditional('.kind', {
+  switch: kinds.map(({ kind, shape }) => ({
+    is: kind,
+    then: Joi.object({
+      kind: Joi.valid(kind).required(),
+      ...Object.fromEntries(Object.entries(shape).map(([field, one]) => [field, schemaOf(one)])),
+    }),
+  })),
+  otherwise: Joi.object({ kind: kindOf }).unknown(true),
+});
 
 export const stageRequest = Joi.object<OfAccount & { changes: NewChange[] }>({
   account: id.required(),

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { lazy, Suspense } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { daysIn, formatCount, formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
@@ -14,7 +15,9 @@ import type { RoundAt } from '../steps/step';
 import { useOverview } from './useOverview';
 import { Loading, PlaceLink, Trouble } from '../../shared/kit';
 import { PlaceBar } from '../../shared/window/PlaceBar';
-import { WayIn } from './WayIn';
+
+// An account has it once; the others do not wait for it with the first view.
+const WayIn = lazy(async () => ({ default: (await import('./WayIn')).WayIn }));
 
 /** The first step of a round: how the whole account does, what changed, and where. */
 export function OverviewStep({ account, fault, window, state }: RoundAt) {
@@ -24,7 +27,12 @@ export function OverviewStep({ account, fault, window, state }: RoundAt) {
   const error = unread ?? (account ? null : fault);
   if (error || !account || !whole || !parts)
     return <main>{error ? <Trouble error={error} /> : <Loading>Adding up the account …</Loading>}</main>;
-  if (whole.days.length === 0) return <WayIn account={account} />;
+  if (whole.days.length === 0)
+    return (
+      <Suspense fallback={<Loading>Opening …</Loading>}>
+        <WayIn account={account} />
+      </Suspense>
+    );
   const figures = overviewFigures(whole);
   const fieldLink = (query: string) => {
     const window = from && to ? `&from=${from}&to=${to}` : '';
