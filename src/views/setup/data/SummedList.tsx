@@ -9,6 +9,7 @@ import type { AccountInfo, SummedInfo } from '../../../contract/api';
 import { REPORT_LABELS } from '../../../contract/reportFields';
 import { formatCount, formatFullDay } from '../../../core/units';
 import { api } from '../../shared/api';
+import { takeOverData } from '../../shared/revision';
 import { Ask, Facts, Fault } from '../../shared/kit';
 import { useTell } from '../../shared/useTell';
 
@@ -27,7 +28,7 @@ export function SummedList({ account }: { account: AccountInfo }) {
     } catch (error) {
       tell((error as Error).message, { kind: 'fault' });
     }
-    await client.invalidateQueries();
+    await takeOverData(client, account.id);
   };
   return (
     <section aria-label="Summed over a period" className="spaced">

@@ -5,6 +5,7 @@ import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { PickerDay } from '@mui/x-date-pickers/PickerDay';
 import type { PickerDayProps } from '@mui/x-date-pickers/PickerDay';
 import dayjs from 'dayjs';
+import { useEffect, useRef, useState } from 'react';
 import type { Dayjs } from 'dayjs';
 import { isDay } from '../../../core/units';
 import type { Day } from '../../../core/units';
@@ -69,16 +70,35 @@ function DayMark({ unsettled, ...props }: PickerDayProps & { unsettled: readonly
 
 /** One day, typed or taken from a calendar. */
 export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onChange }: DayFieldProps) {
+  const written = (day: string) => (day === '' ? null : dayjs(day));
+  // What is half typed is no day yet: the field keeps it by itself until it is one, or another day is set from outside.
+  const [shown, setShown] = useState<Dayjs | null>(() => written(value));
+  const told = useRef(value);
+  useEffect(() => {
+    if (value === told.current) return;
+    told.current = value;
+    setShown(written(value));
+  }, [value]);
   const take = (next: Dayjs | null) => {
+    setShown(next);
     // While a year is typed it is the year 2, then 20, then 202.
     const day = next?.isValid() ? next.format(ISO) : '';
-    if (isDay(day)) onChange(day);
+    if (!isDay(day)) return;
+    told.current = day;
+    onChange(day);
   };
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={LOCALE}>
-      <span role="group" aria-label={label}>
+      <span
+        role="group"
+        aria-label={label}
+        onBlur={({ currentTarget, relatedTarget }) => {
+          // Left half typed, it shows the day that counts again.
+          if (!currentTarget.contains(relatedTarget) && !shown?.isValid()) setShown(written(told.current));
+        }}
+      >
         <DatePicker
-          value={dayjs(value)}
+          value={shown}
           minDate={min === undefined ? undefined : dayjs(min)}
           maxDate={max === undefined ? undefined : dayjs(max)}
           format="D MMM YYYY"
