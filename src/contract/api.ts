@@ -66,6 +66,12 @@ export interface ImportAnswer {
   headings: string[];
   /** Headings whose columns were not read, although nobody chose to leave them out. */
   unread: string[];
+  /** What can be read in two ways, each with a value that shows it; null where it is sure. */
+  asks: { decimals: string | null; dayOrder: string | null };
+  /** Fields that several columns could be. */
+  several: { field: string; headings: string[] }[];
+  /** Sums over the readable rows of the file, and over those that are here now; counts, or micros. */
+  sums: { field: string; file: number; kept: number }[];
   /** The first lines of the file, cells shortened; empty in lists of imports. */
   firstLines: string[][];
   /** Which of them holds the headings, from 1. */

@@ -30,6 +30,9 @@ export interface ImportQuery extends OfAccount {
   name?: string;
   /** Which line with text holds the headings, from 1. */
   headingLine?: number;
+  /** How amounts and days in numbers are written, where the file does not tell. */
+  decimals?: 'point' | 'comma';
+  dayOrder?: 'day-first' | 'month-first';
   /** The days that the rows of a file without days sum up. */
   from?: string;
   to?: string;

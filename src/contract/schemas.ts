@@ -76,6 +76,8 @@ export const importQuery = Joi.object<ImportQuery>({
     .required(),
   name: Joi.string().max(200).truncate().allow(''),
   headingLine: Joi.number().integer().min(1).max(30),
+  decimals: Joi.valid('point', 'comma'),
+  dayOrder: Joi.valid('day-first', 'month-first'),
   from: day,
   to: day,
 })

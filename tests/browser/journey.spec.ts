@@ -65,7 +65,7 @@ test('import → review → accept → send → ledger', async ({ page, request 
   await test.step('an account fed by files gets its changes as a file', async () => {
     await press(page, 'Space');
     await expect(tray(page, 1)).toBeVisible();
-    await expect(page.getByText('Fed by files: download the change file')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Carried out …' })).toBeVisible();
     const csv = await (await request.get(`/api/changes/file?account=${id}&format=csv`)).text();
     expect(csv).toContain('add-negative,exact,umbrella stand');
     const json = (await (await request.get(`/api/changes/file?account=${id}&format=json`)).json()) as {

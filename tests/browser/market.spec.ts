@@ -137,7 +137,7 @@ test('a workbook goes in by upload, and comes out again as a file', async ({ pag
   expect(await post.json()).toMatchObject({ state: 'done', kept: 1, kind: 'sales' });
   const book = await (await request.get(`/api/export?account=${account}&kind=sales&format=xlsx`)).body();
   await page.goto(`/setup?account=${account}`);
-  await pick(page, 'Kind of file', 'Product sales, by day');
+  await pick(page, 'Kind of file', 'Product sales');
   await page
     .getByLabel('Report file')
     .setInputFiles({ name: 'sales.xlsx', mimeType: 'application/octet-stream', buffer: book });

@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
 import type { APIRequestContext, Locator, Page } from '@playwright/test';
+import type { SyncInfo } from '../../src/contract/api';
 import type { ChangeInfo } from '../../src/contract/changes';
 import type { AccountTree } from '../../src/core/structure';
 
@@ -106,9 +107,14 @@ export async function passDays(page: Page, account: number, days: number): Promi
   const market = page.getByRole('region', { name: 'Market' });
   await market.getByLabel(/days/i).first().fill(String(days));
   await market.getByRole('button', { name: 'Let pass' }).click();
-  // What passed before says the same when it is done.
+  // What passed before says the same when it is done; and a sync that is due meanwhile takes its place on the page.
   await expect(market.getByLabel('Progress')).toBeVisible();
-  await expect(market.getByRole('status')).toContainText(`${days} days passed`, { timeout: 180_000 });
+  const advance = async () => {
+    const { jobs } = (await (await page.request.get(`/api/sync?account=${account}`)).json()) as SyncInfo;
+    return jobs.find(({ kind }) => kind === 'advance')?.state;
+  };
+  await expect.poll(advance, { timeout: 180_000 }).toBe('done');
+  await expect(market.getByRole('status')).toContainText(/days passed|Up to date/);
 }
 
 /** Goes to a step of the round by its name. */

@@ -1,4 +1,5 @@
 import type { ReportField } from '../../contract/reportFields';
+import { currencyOfHeading, signsOf } from './currency';
 import type { ReportSpec } from './reportSpec';
 
 /** Usual wordings of the trade by field, normalised by `normaliseHeading`; the first that a file has wins. */
@@ -56,22 +57,46 @@ const FIELDS = Object.keys(WORDINGS) as ReportField[];
  * attribution windows ("7 day"), and words such as "total". "Total Sales (EUR), 14 days" -> "sales".
  */
 export function normaliseHeading(heading: string): string {
-  return heading
+  const currency = currencyOfHeading(heading);
+  return (currency === null ? heading : heading.replace(currency, ' '))
     .normalize('NFKC')
     .toLowerCase()
     .replace(/\([^)]*\)|\[[^\]]*\]/g, ' ')
     .replace(/[^\p{Letter}\p{Number}]+/gu, ' ')
     .replace(/\b\d+ ?(d|days?)\b/g, ' ')
-    .replace(/\b(total|attributed|sum of|in|eur|gbp|usd)\b/g, ' ')
+    .replace(/\b(total|attributed|sum of|in)\b/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
+}
+
+/** Fields that name something: where two headings fit, either names it. */
+const NAMES: ReadonlySet<ReportField> = new Set([
+  'campaign',
+  'adGroup',
+  'target',
+  'match',
+  'term',
+  'product',
+  'itemCode',
+  'name',
+  'campaignId',
+  'adGroupId',
+  'targetId',
+  'sku',
+]);
+
+function isForeign(heading: string, currency: string): boolean {
+  const other = currency === '' ? null : currencyOfHeading(heading);
+  return other !== null && !signsOf(currency).has(other.toUpperCase());
 }
 
 /** Column number of each field, and what has none. */
 export interface HeadingMatch {
   columns: Partial<Record<ReportField, number>>;
-  /** Required fields that no heading was found for. */
+  /** Required fields that no heading was found for, and fields that several were found for. */
   missing: ReportField[];
+  /** Fields that several columns could be; none was taken. */
+  several: { field: ReportField; headings: string[] }[];
   /** Headings that no field was found for and that nobody chose to leave out; their columns are not read. */
   unread: string[];
 }
@@ -100,11 +125,13 @@ export function fieldsOf(spec: ReportSpec | HeadingSpec): ReportField[] {
 
 /**
  * Matches headings to fields by their usual wordings.
+ * @param currency the account's: of several columns those in another currency do not count; '' where it does not matter
  * @param byHand heading -> field ('' = leave out), chosen by the user; goes before the wordings
  */
 export function matchHeadings(
   spec: ReportSpec | HeadingSpec,
   headings: string[],
+  currency: string,
   byHand: Record<string, ReportField | ''> = {},
 ): HeadingMatch {
   const columns: Partial<Record<ReportField, number>> = {};
@@ -116,22 +143,38 @@ export function matchHeadings(
     if (field !== '') columns[field] ??= column;
   });
   const normal = headings.map(normaliseHeading);
+  const several: HeadingMatch['several'] = [];
   for (const field of fieldsOf(spec)) {
     if (columns[field] !== undefined) continue;
-    const wording = WORDINGS[field].find((one) =>
-      normal.some((text, column) => text === one && !taken.has(column)),
+    const candidates = WORDINGS[field].flatMap((wording) =>
+      normal.flatMap((text, column) => (text === wording && !taken.has(column) ? [column] : [])),
     );
-    if (wording === undefined) continue;
-    const column = normal.findIndex((text, at) => text === wording && !taken.has(at));
-    columns[field] = column;
-    taken.add(column);
+    const own = candidates.filter((column) => !isForeign(headings[column], currency));
+    const [first] = own.length > 0 ? own : candidates;
+    if (first === undefined) continue;
+    // A name may stand there twice in other words; of two figures or days nobody can tell which one is meant.
+    if (own.length > 1 && !NAMES.has(field)) {
+      several.push({ field, headings: own.map((column) => headings[column]) });
+      for (const column of own) taken.add(column);
+      continue;
+    }
+    columns[field] = first;
+    taken.add(first);
   }
   const used = new Set(Object.values(columns));
   return {
     columns,
-    missing: spec.required
-      .filter((choice) => choice.every((field) => columns[field] === undefined))
-      .map(([first]) => first),
+    several,
+    missing: [
+      ...spec.required
+        .filter(
+          (choice) =>
+            choice.every((field) => columns[field] === undefined) &&
+            !several.some(({ field }) => choice.includes(field)),
+        )
+        .map(([first]) => first),
+      ...several.map(({ field }) => field),
+    ],
     unread: headings.filter(
       (heading, column) => heading !== '' && !used.has(column) && byHand[heading] !== '',
     ),

@@ -1,8 +1,16 @@
-import { dayOf, isRealDay } from '../../core/units';
-import type { Day } from '../../core/units';
+import { signsOf } from './currency';
 
 /** Which mark stands before the decimals in a file. */
 export type DecimalMark = '.' | ',';
+
+/** How the figures of a file are written. */
+export interface Notation {
+  mark: DecimalMark;
+  /** Whether the file (or somebody) told the mark: else "3,441" may be either, and is refused. */
+  isSure: boolean;
+  /** The account's currency: its signs may stand beside an amount, those of another one may not. */
+  currency: string;
+}
 
 const LARGEST_COUNT = 2_147_483_647;
 /** Largest amount taken, in currency units: more in one row of one day can only be a mistake. */
@@ -29,30 +37,29 @@ function plainDigits(text: string, from: number, to: number): number {
 }
 
 /** A count of zero or more; thousands may be grouped. Empty counts as 0. */
-export function parseCount(text: string, label: string, mark: DecimalMark): number | Fault {
+export function parseCount(text: string, label: string, notation: Notation): number | Fault {
   const quick = plainDigits(text, 0, text.length);
   if (quick >= 0) return quick;
-  const plain = ungroup(text, mark);
-  if (plain === '') return 0;
-  if (plain.startsWith('-')) return { reason: `${label} is negative (${text.trim()}).` };
-  if (!/^\d+(\.0+)?$/.test(plain)) return { reason: `${label} is not a whole number (${shorten(text)}).` };
-  const value = Number(plain);
-  return value > LARGEST_COUNT ? { reason: `${label} is too large (${shorten(text)}).` } : value;
+  const figure = readFigure(text, label, notation, false);
+  if (figure === null) return 0;
+  if ('reason' in figure) return figure;
+  // "1.000" may be a thousand: only a count with one or two zeros behind the point is surely whole.
+  if (!/^0{0,2}$/.test(figure.decimals))
+    return { reason: `${label} is not a whole number (${shorten(text)}).` };
+  return figure.whole > LARGEST_COUNT
+    ? { reason: `${label} is too large (${shorten(text)}).` }
+    : figure.whole;
 }
 
-/** An amount of zero or more, in micros. Currency signs and grouping are taken off; empty counts as 0. */
-export function parseAmount(text: string, label: string, mark: DecimalMark): number | Fault {
-  const quick = mark === '.' ? plainAmount(text) : -1;
+/** An amount of zero or more, in micros. The account's currency may stand beside it; empty counts as 0. */
+export function parseAmount(text: string, label: string, notation: Notation): number | Fault {
+  const quick = notation.mark === '.' && notation.isSure ? plainAmount(text) : -1;
   if (quick >= 0) return quick;
-  const plain = ungroup(text, mark);
-  if (plain === '') return 0;
-  if (plain.startsWith('-') && Number(plain) !== 0)
-    return { reason: `${label} is negative (${text.trim()}).` };
-  const parts = /^-?(\d+)(?:\.(\d*))?$/.exec(plain) ?? /^()\.(\d+)$/.exec(plain);
-  if (!parts) return { reason: `${label} is not an amount (${shorten(text)}).` };
-  const whole = Number(parts[1] || 0);
+  const figure = readFigure(text, label, notation, true);
+  if (figure === null) return 0;
+  if ('reason' in figure) return figure;
+  const { whole, decimals } = figure;
   if (whole > LARGEST_AMOUNT) return { reason: `${label} is too large (${shorten(text)}).` };
-  const decimals = parts[2] ?? '';
   // Digits are put together as text: 0.1 + 0.2 must not become 0.30000000000000004 micros.
   const micros = whole * 1_000_000 + Number(decimals.slice(0, 6).padEnd(6, '0'));
   return Number(decimals[6] ?? 0) >= 5 ? micros + 1 : micros;
@@ -74,34 +81,90 @@ function plainAmount(text: string): number {
   return whole < 0 || decimals < 0 ? -1 : whole * 1_000_000 + decimals * TENS[places];
 }
 
-const OUTSIDE_DIGITS = /^[^\d.,-]+|[^\d.,]+$/g;
+const MINUS = /^[-−–]|[-−–]$/;
+/** What may stand beside the digits of an amount: a sign or a few letters, and nothing else. */
+const BESIDE = /^(?<before>\p{Sc}|[\p{L}]{1,3}\p{Sc}?)?\s*(?<body>.*?)\s*(?<after>\p{Sc}|\p{L}{1,3})?$/u;
 
-/** Figures without signs and grouping, with a decimal point. Returns the text itself where it makes no sense. */
-function ungroup(text: string, mark: DecimalMark): string {
+/**
+ * The whole part and the decimals of a text that is surely a figure; null for an empty one. A range, a share, an abbreviated thousand, a
+ * bound: whatever is no plain figure is refused, never read as the digits that stand in it.
+ */
+function readFigure(
+  text: string,
+  label: string,
+  { mark, isSure, currency }: Notation,
+  isAmount: boolean,
+): { whole: number; decimals: string } | Fault | null {
   let bare = text.trim();
-  const inBrackets = /^\((.*)\)$/.exec(bare);
-  if (inBrackets) bare = `-${inBrackets[1]}`;
-  bare = bare.replace(/[\s\u00a0\u202f'’]/g, '').replace('−', '-');
-  const negative = bare.startsWith('-') || /^[^\d.,]*-/.test(bare);
-  bare = bare.replace(/-/g, '').replace(OUTSIDE_DIGITS, '');
-  if (bare === '') return text.trim();
-  const group = mark === '.' ? ',' : '.';
-  if (bare.includes(group)) {
-    const grouped = new RegExp(`^\\d{1,3}(\\${group}\\d{3})+(\\${mark}\\d*)?$`);
-    if (!grouped.test(bare)) return text.trim();
-    bare = bare.split(group).join('');
+  if (bare === '') return null;
+  const unreadable = {
+    reason: `${label} is ${isAmount ? 'not an amount' : 'not a whole number'} (${shorten(text)}).`,
+  };
+  const inBrackets = /^\((.+)\)$/.exec(bare);
+  if (inBrackets) bare = inBrackets[1].trim();
+  let isNegative = inBrackets !== null;
+  const takeSign = () => {
+    if (MINUS.test(bare)) isNegative = true;
+    bare = bare.replace(MINUS, '').replace(/^\+/, '').trim();
+  };
+  takeSign();
+  if (isAmount) {
+    const { before, body, after } = BESIDE.exec(bare)?.groups ?? {};
+    const sign = (before ?? after)?.trim();
+    if (before && after) return unreadable;
+    if (sign !== undefined) {
+      // "3abc" is no currency, and "2 mio" none either: those are no figures at all.
+      if (!signsOf(currency).has(sign.toUpperCase()))
+        return isCurrency(sign) ? foreign(label, sign, currency) : unreadable;
+      bare = (body ?? '').trim();
+      takeSign();
+    }
   }
-  return (negative ? '-' : '') + bare.replace(mark, '.');
+  const digits = plainText(bare, mark, isSure);
+  if (digits === null) return unreadable;
+  if (digits === 'either')
+    return {
+      reason: `${label} can be read in two ways (${shorten(text)}): thousands or decimals. Say which the file has.`,
+    };
+  if (isNegative && /[1-9]/.test(digits)) return { reason: `${label} is negative (${text.trim()}).` };
+  const [whole, decimals = ''] = digits.split('.');
+  return { whole: Number(whole || 0), decimals };
+}
+
+const isCurrency = (sign: string) =>
+  /\p{Sc}/u.test(sign) ||
+  Intl.supportedValuesOf('currency').includes(sign.toUpperCase()) ||
+  /^(kr|zł|kč|lei|ft)$/i.test(sign);
+
+const foreign = (label: string, sign: string, currency: string): Fault => ({
+  reason: `${label} is in ${sign}; the account is in ${currency}.`,
+});
+
+const GROUPS = String.raw`[\s\u00a0\u202f'’]`;
+
+/** Digits with a decimal point; null where the text is no plain figure, 'either' where its mark may part thousands or decimals. */
+function plainText(bare: string, mark: DecimalMark, isSure: boolean): string | null {
+  if (!isSure && /^\d{1,3}[.,]\d{3}$/.test(bare) && !bare.startsWith('0')) return 'either';
+  const [own, other] = mark === '.' ? ['\\.', ','] : [',', '\\.'];
+  if (new RegExp(`^(\\d+(${own}\\d*)?|${own}\\d+)$`).test(bare)) return bare.replace(mark, '.');
+  for (const group of [other, GROUPS])
+    if (new RegExp(`^\\d{1,3}(${group}\\d{3})+(${own}\\d*)?$`).test(bare))
+      return bare.replace(new RegExp(group, 'g'), '').replace(mark, '.');
+  return null;
 }
 
 /**
  * The decimal mark of a file, from sample values of its amount columns. "1.234,5" and "3,5" tell a comma,
  * "1,234.5" and "3.5" a point; "1,234" alone tells nothing. Without any telling value: a comma where
- * columns are parted by semicolons, else a point.
+ * columns are parted by semicolons, else a point, and it is not sure.
+ * @returns with a value that can be read either way, where nothing else tells
  */
-export function findDecimalMark(samples: string[], delimiter: string): DecimalMark {
-  let points = 0;
-  let commas = 0;
+export function findDecimalMark(
+  samples: readonly string[],
+  delimiter: string,
+): { mark: DecimalMark; isSure: boolean; either: string | null } {
+  let [points, commas] = [0, 0];
+  let either: string | null = null;
   for (const sample of samples) {
     const bare = sample.replace(/[^\d.,]/g, '');
     const lastPoint = bare.lastIndexOf('.');
@@ -109,44 +172,24 @@ export function findDecimalMark(samples: string[], delimiter: string): DecimalMa
     if (lastPoint >= 0 && lastComma >= 0) lastPoint > lastComma ? (points += 1) : (commas += 1);
     else if (lastPoint >= 0 && tellsDecimals(bare, '.')) points += 1;
     else if (lastComma >= 0 && tellsDecimals(bare, ',')) commas += 1;
+    else if (lastPoint >= 0 || lastComma >= 0) {
+      // Of several groups of three, "1.234.567", the mark parts thousands.
+      const own = lastPoint >= 0 ? '.' : ',';
+      if (bare.split(own).length > 2) own === '.' ? (commas += 1) : (points += 1);
+      else either ??= sample.trim();
+    }
   }
-  if (points !== commas) return points > commas ? '.' : ',';
-  return delimiter === ';' ? ',' : '.';
+  if (points !== commas) return { mark: points > commas ? '.' : ',', isSure: true, either: null };
+  return { mark: delimiter === ';' ? ',' : '.', isSure: points > 0, either };
 }
 
 function tellsDecimals(bare: string, mark: string): boolean {
   const parts = bare.split(mark);
-  return parts.length === 2 && (parts[1].length !== 3 || parts[0] === '0' || parts[0].length > 3);
+  return (
+    parts.length === 2 &&
+    (parts[1].length !== 3 || parts[0] === '0' || parts[0] === '' || parts[0].length > 3)
+  );
 }
-
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-
-/**
- * A day: ISO (2026-11-05, 2026/11/05, 20261105, with or without a time), day first (5.11.2026, 05/11/2026,
- * 5-11-26), or with the month's English name (5 Nov 2026, Nov 5, 2026).
- */
-export function parseDay(text: string): Day | Fault {
-  const bare = text.trim();
-  if (bare === '') return { reason: 'The day is missing.' };
-  const iso = /^(\d{4})([-/.]?)(\d{2})\2(\d{2})(?:[T ].*)?$/.exec(bare);
-  if (iso) return realDay(Number(iso[1]), Number(iso[3]), Number(iso[4]), bare);
-  const dayFirst = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4}|\d{2})(?:[ T].*)?$/.exec(bare);
-  if (dayFirst) return realDay(fullYear(dayFirst[3]), Number(dayFirst[2]), Number(dayFirst[1]), bare);
-  const named = /^(\d{1,2})[ -]([a-z]{3})[a-z]*[ -](\d{4})$/i.exec(bare);
-  if (named) return realDay(Number(named[3]), monthOf(named[2]), Number(named[1]), bare);
-  const monthFirst = /^([a-z]{3})[a-z]* (\d{1,2}),? (\d{4})$/i.exec(bare);
-  if (monthFirst) return realDay(Number(monthFirst[3]), monthOf(monthFirst[1]), Number(monthFirst[2]), bare);
-  return { reason: `The day cannot be read (${shorten(text)}); write 2026-11-05 or 05.11.2026.` };
-}
-
-function realDay(year: number, month: number, day: number, text: string): Day | Fault {
-  if (isRealDay(year, month, day)) return dayOf(year, month, day);
-  const hint = month > 12 && day <= 12 ? ' Days are read day first.' : '';
-  return { reason: `There is no such day (${text}).${hint}` };
-}
-
-const fullYear = (text: string) => (text.length === 2 ? 2000 + Number(text) : Number(text));
-const monthOf = (name: string) => MONTHS.indexOf(name.toLowerCase()) + 1;
 
 /** A text cut to what fits a sentence. */
 export function shorten(text: string): string {

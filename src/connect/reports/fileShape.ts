@@ -3,8 +3,11 @@ import { MowingError } from '../../contract/mowingError';
 import type { ReportField } from '../../contract/reportFields';
 import { matchHeadings } from './fields';
 import type { HeadingMatch, HeadingSpec } from './fields';
+import { currencyOfHeading, signsOf } from './currency';
+import { findDayOrder } from './days';
+import type { DayOrder } from './days';
 import { findDecimalMark } from './figures';
-import type { DecimalMark } from './figures';
+import type { DecimalMark, Notation } from './figures';
 import { RecordReader } from './recordReader';
 import type { ReportSpec } from './reportSpec';
 
@@ -34,17 +37,38 @@ export interface FileShape {
   headings: string[];
   /** Number of records before the headings. */
   skip: number;
-  mark: DecimalMark;
+  notation: Notation;
+  /** How its days in numbers are written; null: nothing told. */
+  dayOrder: DayOrder | null;
+  /** What only its sender knows. */
+  asks: FileAsks;
   /** The first records, shortened. */
   firstLines: string[][];
+}
+
+/** What a file can be read as in two ways, each with a value that shows it; null where it is sure. */
+export interface FileAsks {
+  decimals: string | null;
+  dayOrder: string | null;
+}
+
+/** What was said before of files with the same headings. */
+export interface MetHeadings {
+  /** Heading -> field, chosen by hand. */
+  matched: Record<string, ReportField | ''>;
+  decimals: DecimalMark | null;
+  dayOrder: DayOrder | null;
 }
 
 /** What is known of a file's headings beside the file. */
 export interface HeadingHints {
   /** Which record holds the headings, from 1: somebody pointed at it. */
   headingLine?: number;
-  /** Sets of headings that were matched before (`headingSet`). */
-  met?: ReadonlySet<string>;
+  /** What was said before, by set of headings (`headingSet`). */
+  met?: ReadonlyMap<string, MetHeadings>;
+  /** What its sender says of it. */
+  decimals?: DecimalMark;
+  dayOrder?: DayOrder;
 }
 
 /**
@@ -54,6 +78,7 @@ export interface HeadingHints {
 export function findShape(
   spec: ReportSpec | HeadingSpec,
   sample: string,
+  currency: string,
   hints: HeadingHints = {},
 ): FileShape {
   const start = sample.trimStart().slice(0, 200).toLowerCase();
@@ -71,11 +96,27 @@ export function findShape(
   const records = sampleRecords(sample, delimiter);
   const skip = findHeadings(spec, records, hints);
   const headings = (records[skip] ?? []).map((heading) => heading.trim());
+  const rows = records.slice(skip + 1);
+  const met = hints.met?.get(headingSet(headings));
+  const { columns } = matchHeadings(spec, headings, currency, met?.matched);
+  const samples = (fields: ReportField[]) =>
+    rows.flatMap((cells) =>
+      fields.map((field) => (columns[field] === undefined ? '' : (cells[columns[field]] ?? ''))),
+    );
+  const decimals = hints.decimals ?? met?.decimals ?? null;
+  const found = findDecimalMark(samples(AMOUNTS), delimiter);
+  const days = findDayOrder(samples(['day', 'endDay']));
+  const dayOrder = hints.dayOrder ?? met?.dayOrder ?? days.order;
   return {
     delimiter,
     headings,
     skip,
-    mark: findDecimalMark(amountSamples(spec, records.slice(skip + 1), headings), delimiter),
+    notation: { mark: decimals ?? found.mark, isSure: decimals !== null || found.isSure, currency },
+    dayOrder,
+    asks: {
+      decimals: decimals === null && !found.isSure ? found.either : null,
+      dayOrder: dayOrder === null ? days.either : null,
+    },
     firstLines: records
       .slice(0, LINES_TO_CHOOSE)
       .map((fields) => fields.slice(0, MOST_CELLS).map((cell) => cell.trim().slice(0, MOST_CHARACTERS))),
@@ -118,20 +159,12 @@ function findHeadings(
   }
   const known = records.slice(0, LINES_TO_CHOOSE).findIndex((fields) => met?.has(headingSet(fields)));
   if (known >= 0) return known;
-  const matched = (fields: string[]) => Object.keys(matchHeadings(spec, fields).columns).length;
+  const matched = (fields: string[]) => Object.keys(matchHeadings(spec, fields, '').columns).length;
   let best = 0;
   const count = Math.min(records.length, LINES_TO_SEARCH);
   for (let at = 1; at < count; at += 1)
     if (matched(records[at]) > Math.max(2, matched(records[best]))) best = at;
   return best;
-}
-
-function amountSamples(spec: ReportSpec | HeadingSpec, records: string[][], headings: string[]): string[] {
-  const { columns } = matchHeadings(spec, headings);
-  const amounts = AMOUNTS.map((field) => columns[field]);
-  return records.flatMap((fields) =>
-    amounts.map((column) => (column === undefined ? '' : (fields[column] ?? ''))),
-  );
 }
 
 /** The match of headings by hand and by wording. @throws MowingError when the headings are not a table's at all */
@@ -140,12 +173,23 @@ export function matchShape(
   shape: FileShape,
   byHand: Record<string, ReportField | ''>,
 ): HeadingMatch {
+  const { currency } = shape.notation;
   if (shape.headings.length < 2)
     throw new MowingError(
       'unreadable-file',
       'The file has only one column. Nothing was taken in. A report has columns parted by comma, semicolon or tab, with headings in the first line.',
     );
-  return matchHeadings(spec, shape.headings, byHand);
+  const match = matchHeadings(spec, shape.headings, currency, byHand);
+  for (const field of AMOUNTS) {
+    const heading = match.columns[field] === undefined ? '' : shape.headings[match.columns[field]];
+    const other = currencyOfHeading(heading);
+    if (other !== null && !signsOf(currency).has(other.toUpperCase()))
+      throw new MowingError(
+        'unreadable-file',
+        `The column “${heading}” is in ${other}; the account is in ${currency}. Nothing was taken in. Fetch the report in ${currency}, or import it into an account in ${other}.`,
+      );
+  }
+  return match;
 }
 
 /** Equal for files with the same headings in any order and case. */

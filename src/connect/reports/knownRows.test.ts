@@ -1,11 +1,17 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { aReportRow, HEADINGS } from '../../../tests/make/report';
 import { matchHeadings, REPORT_SPECS } from '.';
+import type { Notation } from '.';
 import { KnownRows } from './knownRows';
 
-const { columns } = matchHeadings(REPORT_SPECS.terms, HEADINGS.split(','));
+const { columns } = matchHeadings(REPORT_SPECS.terms, HEADINGS.split(','), 'EUR');
 const bytes = (line: string) => new TextEncoder().encode(line);
-const rules = { spec: REPORT_SPECS.terms, columns, width: 16, currency: 'EUR' };
+const rules = {
+  spec: REPORT_SPECS.terms,
+  columns,
+  width: 16,
+  notation: { mark: '.', isSure: true, currency: 'EUR' } as Notation,
+};
 let known: KnownRows;
 
 /** What the quick lane makes of a line. */
@@ -17,7 +23,7 @@ const learn = (line: string, place: number, detail: number) =>
   known.learn(bytes(line), 0, bytes(line).length, '2026-10-05', { place, detail });
 
 beforeEach(() => {
-  known = new KnownRows({ ...rules, delimiter: ',', mark: '.' });
+  known = new KnownRows({ ...rules, delimiter: ',' });
 });
 
 describe('a line is read from its bytes', () => {
@@ -92,7 +98,7 @@ test('several days in any order are known side by side', () => {
 });
 
 test('a decimal comma is read where the file has one', () => {
-  known = new KnownRows({ ...rules, delimiter: ';', mark: ',' });
+  known = new KnownRows({ ...rules, delimiter: ';', notation: { ...rules.notation, mark: ',' } });
   const german = [
     '2026-10-05',
     'C1',

@@ -1,6 +1,6 @@
 import type { Day } from '../../core/units';
 import type { ReportField } from '../../contract/reportFields';
-import type { DecimalMark } from './figures';
+import type { Notation } from './figures';
 import type { ReportSpec } from './reportSpec';
 
 /** Numbers under which the receiver of rows knows a row's place and its detail. */
@@ -22,8 +22,7 @@ export interface KnownRowsRules {
   columns: Partial<Record<ReportField, number>>;
   width: number;
   delimiter: string;
-  mark: DecimalMark;
-  currency: string;
+  notation: Notation;
 }
 
 const ZERO = 48;
@@ -80,6 +79,7 @@ export class KnownRows {
   private detailHash = 0;
   private readonly delimiter: number;
   private readonly mark: number;
+  private readonly isSure: boolean;
   private readonly currency: Uint8Array;
   private readonly columns: Partial<Record<ReportField, number>>;
   /** Column of the detail, -1 where the kind has none. */
@@ -91,10 +91,12 @@ export class KnownRows {
   private readonly impressionsAt: number;
   private readonly row: KnownRow;
 
-  constructor({ spec, columns, width, delimiter, mark, currency }: KnownRowsRules) {
+  constructor({ spec, columns, width, delimiter, notation }: KnownRowsRules) {
+    const { mark, isSure, currency } = notation;
     this.columns = columns;
     this.delimiter = delimiter.charCodeAt(0);
     this.mark = mark.charCodeAt(0);
+    this.isSure = isSure;
     this.currency = new TextEncoder().encode(currency);
     this.ends = new Int32Array(width + 1);
     const hasIds = spec.placeIds.every((field) => columns[field] !== undefined);
@@ -229,6 +231,8 @@ export class KnownRows {
       else return -1;
     }
     if (!isAmount) return end - start > 9 ? -1 : value;
+    // Three digits behind a mark that nothing told may be thousands.
+    if (places === 3 && !this.isSure) return -1;
     if (places > 6 || end - start - Math.max(places, 0) > 9) return -1;
     return value * TENS[Math.max(places, 0)];
   }

@@ -16,7 +16,7 @@ async function read(
     spec: REPORT_SPECS[kind],
     currency: 'EUR',
     lastDay: '2026-11-23',
-    hints: { matches: new Map(), ...hints },
+    hints: { met: new Map(), ...hints },
     onHeadings: async () => true,
     onRow: (row) => {
       rows.push(row);

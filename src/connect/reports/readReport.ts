@@ -1,15 +1,19 @@
 import { MowingError } from '../../contract/mowingError';
+import { FIELD_LABELS } from '../../contract/reportFields';
+import { formatCount, formatMoney } from '../../core/units';
 import type { Day } from '../../core/units';
 import type { Window } from '../../core/windows';
-import type { ReportField } from '../../contract/reportFields';
 import type { HeadingMatch } from './fields';
 import { findShape, headingSet, matchShape } from './fileShape';
-import type { FileShape } from './fileShape';
+import type { DayOrder } from './days';
+import type { DecimalMark } from './figures';
+import type { FileShape, MetHeadings } from './fileShape';
 import { KnownRows } from './knownRows';
 import type { KnownRow, RowNumbers } from './knownRows';
 import { RecordReader } from './recordReader';
 import { FileDecoder } from './textDecoder';
 import { reportRowReader } from './reportRow';
+import { totalLineReader } from './totalLine';
 import type { ReportRow } from './reportRow';
 import type { ReportSpec } from './reportSpec';
 
@@ -24,8 +28,10 @@ export interface FileHints {
   headingLine?: number;
   /** The period that the rows of a file without days are summed over. */
   period?: Window;
-  /** Matches chosen earlier, by set of headings. */
-  matches: ReadonlyMap<string, Record<string, ReportField | ''>>;
+  /** What was said earlier, by set of headings. */
+  met: ReadonlyMap<string, MetHeadings>;
+  decimals?: DecimalMark;
+  dayOrder?: DayOrder;
 }
 
 /** What reading a report asks of its caller, and tells it. */
@@ -51,6 +57,8 @@ export interface ReportResult {
   read: number;
   /** A sentence on what could be wrong although everything was read; empty when nothing. */
   remark: string;
+  /** Sums of the good rows, in the order of the kind's figures. */
+  sums: Float64Array;
 }
 
 /**
@@ -87,7 +95,7 @@ export async function readReport(
       'unreadable-file',
       'The file has headings but no rows. Nothing was taken in. Choose days with data, and fetch the report again.',
     );
-  return { read: rows.read, remark };
+  return { read: rows.read, remark, sums: rows.sums };
 }
 
 async function openRows(
@@ -95,10 +103,10 @@ async function openRows(
   decoder: FileDecoder,
   receiver: ReportReceiver,
 ): Promise<Rows | 'needs-mapping'> {
-  const { spec, hints } = receiver;
-  const { headingLine, matches, period } = hints;
-  const shape = findShape(spec, sample, { headingLine, met: new Set(matches.keys()) });
-  const chosen = matches.get(headingSet(shape.headings)) ?? {};
+  const { spec, hints, currency } = receiver;
+  const { period, met } = hints;
+  const shape = findShape(spec, sample, currency, hints);
+  const chosen = met.get(headingSet(shape.headings))?.matched ?? {};
   const wanted =
     period === undefined ? spec : { ...spec, required: spec.required.filter(([first]) => first !== 'day') };
   const match = matchShape(wanted, shape, chosen);
@@ -114,7 +122,9 @@ async function openRows(
       'unreadable-file',
       `The file tells its days itself, under “${shape.headings[match.columns.day]}”. Nothing was taken in. Import it without a period.`,
     );
-  if (!(await receiver.onHeadings(shape, match)) || match.missing.length > 0) return 'needs-mapping';
+  const isAsked = shape.asks.decimals !== null || (shape.asks.dayOrder !== null && period === undefined);
+  if (!(await receiver.onHeadings(shape, match)) || match.missing.length > 0 || isAsked)
+    return 'needs-mapping';
   const rows = new Rows(shape, match, decoder, receiver);
   rows.reader.push(sample);
   return rows;
@@ -124,6 +134,9 @@ async function openRows(
 class Rows {
   readonly reader: RecordReader;
   read = 0;
+  readonly sums: Float64Array;
+  /** The file's own total line, in the order of the kind's figures; null where it has none. */
+  private total: { line: number; figures: number[] } | null = null;
   private records = 0;
   private last: { line: number; width: number } = { line: 0, width: 0 };
   private taken: { day: Day; numbers: RowNumbers } | null = null;
@@ -139,9 +152,11 @@ class Rows {
     this.shape = shape;
     this.receiver = receiver;
     this.decoder = decoder;
-    const { spec, currency, lastDay } = receiver;
-    const { delimiter, mark } = shape;
-    const rules = { spec, columns: match.columns, width: shape.headings.length, mark, currency };
+    const { spec, lastDay } = receiver;
+    const { delimiter, notation, dayOrder } = shape;
+    const rules = { spec, columns: match.columns, width: shape.headings.length, notation, dayOrder };
+    this.sums = new Float64Array(spec.figures.length);
+    const readTotal = totalLineReader({ ...rules, lastDay });
     const readRow = reportRowReader({ ...rules, lastDay, period: receiver.hints.period });
     this.known = new KnownRows({ ...rules, delimiter });
     // The quick lane reads neither what a row says of bids and states nor files without days.
@@ -150,10 +165,16 @@ class Rows {
     this.reader = new RecordReader(shape.delimiter, (fields, line) => {
       this.records += 1;
       if (this.records <= shape.skip + 1) return;
-      this.read += 1;
       this.last = { line, width: fields.length };
+      const total = readTotal(fields);
+      if (total !== null) {
+        this.total = { line, figures: total };
+        return;
+      }
+      this.read += 1;
       const row = readRow(fields);
       if ('reason' in row) return receiver.onRefused(line, row.reason, fields);
+      this.add(row.figures);
       const numbers = receiver.onRow(row, line);
       if (row.span === null) this.taken = { day: row.day, numbers };
     });
@@ -176,6 +197,7 @@ class Rows {
     const row = this.reader.isOpen || !this.isQuick ? null : this.known.read(data, start, end);
     if (row !== null) {
       this.read += 1;
+      this.add(row.figures);
       this.receiver.onKnownRow(row, this.reader.passLine());
       return;
     }
@@ -185,6 +207,25 @@ class Rows {
     const taken = this.taken as { day: Day; numbers: RowNumbers } | null;
     if (isWhole && this.isQuick && taken !== null)
       this.known.learn(data, start, end, taken.day, taken.numbers);
+  }
+
+  private add(figures: ArrayLike<number>) {
+    for (let at = 0; at < this.sums.length; at += 1) this.sums[at] += figures[at];
+  }
+
+  /** What the file's own total line says differently. */
+  private compared(): string {
+    if (this.total === null) return '';
+    const { line, figures } = this.total;
+    const { figures: specs } = this.receiver.spec;
+    const off = specs.flatMap(({ field, unit }, at) => {
+      if (Number.isNaN(figures[at]) || figures[at] === this.sums[at]) return [];
+      const show = (value: number) => (unit === 'amount' ? formatMoney(value) : formatCount(value));
+      return [`${FIELD_LABELS[field].toLowerCase()} ${show(this.sums[at])} against ${show(figures[at])}`];
+    });
+    return off.length === 0
+      ? `The rows agree with the file’s own total in line ${line}.`
+      : `The rows differ from the file’s own total in line ${line}: ${off.join(', ')}. Check that none is missing.`;
   }
 
   private pushRest() {
@@ -198,13 +239,14 @@ class Rows {
     this.pushRest();
     this.reader.push(this.decoder.end());
     const { endedWithLineEnd } = this.reader.end();
-    if (endedWithLineEnd || this.read === 0) return '';
+    const compared = this.compared();
+    if (endedWithLineEnd || this.read === 0) return compared;
     const { line, width } = this.last;
     if (width < this.shape.headings.length)
       throw new MowingError(
         'unreadable-file',
         `The file was cut off: line ${line}, its last, has ${width} of ${this.shape.headings.length} columns and no line end. Nothing was taken in. Fetch the report again.`,
       );
-    return `Line ${line}, the last, has no line end; check that the file was not cut off.`;
+    return `${compared} Line ${line}, the last, has no line end; check that the file was not cut off.`.trim();
   }
 }

@@ -3,10 +3,13 @@ import type { Window } from '../../core/windows';
 import type { Day } from '../../core/units';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
-import { parseAmount, parseCount, parseDay, shorten } from './figures';
+import { parseDays } from './days';
+import type { DayOrder } from './days';
+import { parseAmount, parseCount, shorten } from './figures';
 import { readStructure } from './structure';
-import type { DecimalMark, Fault } from './figures';
+import type { Fault, Notation } from './figures';
 import { placeFields } from './reportSpec';
+import { signsOf } from './currency';
 import type { ReportSpec } from './reportSpec';
 
 /** One good row of a report. */
@@ -30,9 +33,9 @@ export interface RowRules {
   spec: ReportSpec;
   columns: Partial<Record<ReportField, number>>;
   width: number;
-  mark: DecimalMark;
-  /** The account's currency. */
-  currency: string;
+  notation: Notation;
+  /** How days in numbers are written; null: not known. */
+  dayOrder: DayOrder | null;
   /** Last day that a report can speak of. */
   lastDay: Day;
   /** The days that every row sums up, where the file does not tell. */
@@ -43,8 +46,8 @@ const LONGEST_TEXT = 500;
 
 /** Makes the reader of one file's rows: a row, or the reason why it is refused. */
 export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRow | Fault {
-  const { spec, columns, mark } = rules;
-  const days = new Map<string, Day | Fault>();
+  const { spec, columns, notation } = rules;
+  const known = new Map<string, Window | Fault>();
   const places = placeFields(spec);
   const at = (field: ReportField) => spec.figures.findIndex((figure) => figure.field === field);
   const [clicksAt, impressionsAt] = [at('clicks'), at('impressions')];
@@ -52,18 +55,18 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
     const column = columns[field];
     return column === undefined ? '' : fields[column].trim();
   };
-  const readDay = (raw: string) => {
-    let day = days.get(raw);
-    if (!day) {
-      if (days.size > 5000) days.clear();
-      days.set(raw, (day = checkDay(parseDay(raw), rules.lastDay)));
+  const readSpan = (raw: string) => {
+    let days = known.get(raw);
+    if (!days) {
+      if (known.size > 5000) known.clear();
+      known.set(raw, (days = checkDays(parseDays(raw, rules.dayOrder), rules.lastDay)));
     }
-    return day;
+    return days;
   };
   return (fields) => {
     if (fields.length !== rules.width)
       return { reason: `The row has ${fields.length} columns; the headings have ${rules.width}.` };
-    const days = rules.period ?? readDays(spec, text(fields, 'day'), text(fields, 'endDay'), readDay);
+    const days = rules.period ?? readDays(spec, text(fields, 'day'), text(fields, 'endDay'), readSpan);
     if ('reason' in days) return days;
     const fault = currencyFault(text(fields, 'currency'), rules);
     if (fault !== null) return { reason: fault };
@@ -75,7 +78,7 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
     const figures: number[] = [];
     for (const { field, unit } of spec.figures) {
       const read = unit === 'count' ? parseCount : parseAmount;
-      const value = read(text(fields, field), FIELD_LABELS[field], mark);
+      const value = read(text(fields, field), FIELD_LABELS[field], notation);
       if (typeof value !== 'number') return value;
       figures.push(value);
     }
@@ -87,10 +90,15 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
   };
 }
 
-function checkDay(day: Day | Fault, lastDay: Day): Day | Fault {
-  if (typeof day === 'string' && day > lastDay)
-    return { reason: `The day ${day} has not come yet (today is ${lastDay}).` };
-  return day;
+/** Reports reach back some years; a day from before that is a slip of the hand. */
+const MOST_YEARS = 10;
+
+function checkDays(days: Window | Fault, lastDay: Day): Window | Fault {
+  if ('reason' in days) return days;
+  if (days.to > lastDay) return { reason: `The day ${days.to} has not come yet (today is ${lastDay}).` };
+  const first = `${Number(lastDay.slice(0, 4)) - MOST_YEARS}${lastDay.slice(4)}`;
+  if (days.from < first) return { reason: `The day ${days.from} is more than ${MOST_YEARS} years ago.` };
+  return days;
 }
 
 /** The days that a row speaks of. */
@@ -98,12 +106,13 @@ function readDays(
   { label, canBeSummed }: ReportSpec,
   begin: string,
   end: string,
-  readDay: (raw: string) => Day | Fault,
+  readSpan: (raw: string) => Window | Fault,
 ): Window | Fault {
-  const from = readDay(begin);
-  if (typeof from !== 'string') return from;
-  const to = end === '' ? from : readDay(end);
-  if (typeof to !== 'string') return to;
+  const first = readSpan(begin);
+  if ('reason' in first) return first;
+  const last = end === '' ? first : readSpan(end);
+  if ('reason' in last) return last;
+  const [from, to] = [first.from, last.to];
   if (to < from) return { reason: `The row ends (${to}) before it begins (${from}).` };
   return to === from || canBeSummed
     ? { from, to }
@@ -113,9 +122,10 @@ function readDays(
 }
 
 function currencyFault(text: string, rules: RowRules): string | null {
-  if (text === '' || text.toUpperCase() === rules.currency) return null;
+  const { currency } = rules.notation;
+  if (text === '' || signsOf(currency).has(text.toUpperCase())) return null;
   if (!/^[a-z]{3}$/i.test(text)) return `The currency is unknown (${shorten(text)}).`;
-  return `The row is in ${text.toUpperCase()}; the account is in ${rules.currency}.`;
+  return `The row is in ${text.toUpperCase()}; the account is in ${currency}.`;
 }
 
 /** The required texts that a row lacks: an id where the report has ids, else a name. */

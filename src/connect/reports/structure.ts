@@ -2,7 +2,7 @@ import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
 import { parseAmount } from './figures';
 import type { Fault } from './figures';
-import type { DecimalMark } from './figures';
+import type { Notation } from './figures';
 import type { ReportSpec } from './reportSpec';
 
 /** A state in the market's words. */
@@ -23,8 +23,8 @@ export function readStructure(
   {
     spec,
     columns,
-    mark,
-  }: { spec: ReportSpec; columns: Partial<Record<ReportField, number>>; mark: DecimalMark },
+    notation,
+  }: { spec: ReportSpec; columns: Partial<Record<ReportField, number>>; notation: Notation },
   text: (field: ReportField) => string,
 ): (string | number | null)[] | null {
   let says = false;
@@ -33,7 +33,7 @@ export function readStructure(
     if (own === '') return null;
     const read = /state$/i.test(field)
       ? readState(own, FIELD_LABELS[field])
-      : parseAmount(own, FIELD_LABELS[field], mark);
+      : parseAmount(own, FIELD_LABELS[field], notation);
     if (typeof read === 'object') return null;
     says = true;
     return read;

@@ -53,6 +53,19 @@ describe('a workbook is read', () => {
     expect(await readRow(cells, { texts })).toBe('plain,two runs,"in, ""line""",made\n');
   });
 
+  test('with what a formula came to; one that was saved without is no nothing, and a fault stays a fault', async () => {
+    const cells =
+      '<c><f>1+1</f><v>2</v></c><c><f>A1*2</f></c><c t="e"><v>#DIV/0!</v></c><c t="str"><f>""</f><v></v></c><c><v>5</v></c>';
+    expect(await readRow(cells)).toBe('2,#formula without a saved result,#DIV/0!,,5\n');
+  });
+
+  test('each row as wide as the widest before it: a last cell that says nothing is an empty one', async () => {
+    const sheets = [
+      '<row r="1"><c><v>1</v></c><c><v>2</v></c><c><v>3</v></c></row><row r="2"><c><v>4</v></c><c/><c/></row>',
+    ];
+    expect(await readBook({ sheets })).toBe('1,2,3\n4,,\n');
+  });
+
   test('with numbers as they are: no noise of the last digits, no digit of a long one lost', async () => {
     const numbers = ['0.30000000000000004', '275.6', '1.5E3', '12345678901234567', '-0.25', '1E-5'];
     const cells = numbers.map((number) => `<c><v>${number}</v></c>`).join('');

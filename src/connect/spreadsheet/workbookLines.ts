@@ -35,10 +35,14 @@ export async function* workbookLines(file: string): AsyncGenerator<Uint8Array> {
 async function* sheetLines(book: Workbook, sheet: string): AsyncGenerator<Uint8Array> {
   const encoder = new TextEncoder();
   let line = 0;
+  // A sheet ends its rows with their last cell that says something: they are as wide as the widest so far.
+  let width = 0;
   for await (const lot of sheetRows(book, sheet)) {
     let text = '';
     for (const { number, cells } of lot) {
       for (line += 1; line < number; line += 1) text += '\n';
+      width = Math.max(width, cells.length);
+      while (cells.length < width) cells.push('');
       text += `${cells.map(csvField).join(',')}\n`;
     }
     yield encoder.encode(text);

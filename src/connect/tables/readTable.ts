@@ -9,9 +9,10 @@ import {
   parseAmount,
   readState,
   RecordReader,
+  signsOf,
   withoutGuard,
 } from '../reports';
-import type { FileHints, HeadingMatch } from '../reports';
+import type { FileAsks, FileHints, HeadingMatch, Notation } from '../reports';
 import type { CellType, TableSpec } from './tableSpec';
 
 /** One good row: texts, amounts in micros, shares; null where the file has nothing. */
@@ -22,6 +23,7 @@ export interface ReadTable {
   headings: string[];
   firstLines: string[][];
   headingLine: number;
+  asks: FileAsks;
   match: HeadingMatch;
   rows: TableRow[];
   refused: { line: number; reason: string; text: string }[];
@@ -39,19 +41,27 @@ export async function readTable(
   spec: TableSpec,
   source: AsyncIterable<Uint8Array>,
   currency: string,
-  { headingLine, matches }: Omit<FileHints, 'period'>,
+  hints: Omit<FileHints, 'period'>,
 ): Promise<ReadTable> {
   const text = await readAll(source);
-  const shape = findShape(spec, text.slice(0, 65_536), { headingLine, met: new Set(matches.keys()) });
-  const { headings, firstLines, skip } = shape;
-  const match = matchShape(spec, shape, matches.get(headingSet(headings)) ?? {});
-  const table: ReadTable = { headings, firstLines, headingLine: skip + 1, match, rows: [], refused: [] };
-  if (match.missing.length > 0) return table;
+  const shape = findShape(spec, text.slice(0, 65_536), currency, hints);
+  const { headings, firstLines, skip, notation, asks } = shape;
+  const match = matchShape(spec, shape, hints.met.get(headingSet(headings))?.matched ?? {});
+  const table: ReadTable = {
+    headings,
+    firstLines,
+    headingLine: skip + 1,
+    asks,
+    match,
+    rows: [],
+    refused: [],
+  };
+  if (match.missing.length > 0 || asks.decimals !== null) return table;
   let records = 0;
   const reader = new RecordReader(shape.delimiter, (fields, line) => {
     records += 1;
     if (records <= shape.skip + 1 || fields.every((field) => field.trim() === '')) return;
-    const row = readRow(spec, match, fields, line, shape.mark, currency);
+    const row = readRow(spec, match, fields, line, notation);
     if ('reason' in row)
       table.refused.push({
         line,
@@ -89,19 +99,20 @@ function readRow(
   { columns }: HeadingMatch,
   fields: string[],
   line: number,
-  mark: '.' | ',',
-  currency: string,
+  notation: Notation,
 ): TableRow | { reason: string } {
   const row: TableRow = { line };
   for (const field of spec.fields) {
     const column = columns[field];
     const text = column === undefined ? '' : (fields[column] ?? '').trim();
-    const value = text === '' ? null : readCell(spec.types[field]!, field, text, mark);
+    const value = text === '' ? null : readCell(spec.types[field]!, field, text, notation);
     if (value !== null && typeof value === 'object') return value;
     row[field] = value;
   }
-  if (row.currency && String(row.currency).toUpperCase() !== currency)
-    return { reason: `The row is in ${String(row.currency).toUpperCase()}; the account is in ${currency}.` };
+  if (row.currency && !signsOf(notation.currency).has(String(row.currency).toUpperCase()))
+    return {
+      reason: `The row is in ${String(row.currency).toUpperCase()}; the account is in ${notation.currency}.`,
+    };
   const lacking = spec.required.find((choice) => choice.every((field) => row[field] === null));
   return lacking ? { reason: `The ${FIELD_LABELS[lacking[0]].toLowerCase()} is missing.` } : row;
 }
@@ -110,14 +121,14 @@ function readCell(
   type: CellType,
   field: ReportField,
   text: string,
-  mark: '.' | ',',
+  notation: Notation,
 ): string | number | { reason: string } {
   const label = FIELD_LABELS[field];
   switch (type) {
     case 'amount':
-      return parseAmount(text, label, mark);
+      return parseAmount(text, label, notation);
     case 'share':
-      return readShare(text, label, mark);
+      return readShare(text, label, notation.mark);
     case 'state':
       return readState(text, label);
     case 'scope':

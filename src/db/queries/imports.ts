@@ -20,6 +20,12 @@ export interface ImportRow {
   unmatched: string[];
   /** Headings whose columns were not read, although nobody chose to leave them out. */
   unread: string[];
+  /** What can be read in two ways, each with a value that shows it; null where it is sure. */
+  asks: { decimals: string | null; dayOrder: string | null };
+  /** Fields that several columns could be. */
+  several: { field: string; headings: string[] }[];
+  /** Sums over the readable rows of the file, and over those that are here now; counts, or micros. */
+  sums: { field: string; file: number; kept: number }[];
   /** The first lines of the file, cells shortened; only with a single import. */
   firstLines: string[][];
   /** Which of them holds the headings, from 1; null where it was not read so far. */
@@ -35,7 +41,7 @@ export interface ImportRow {
 const columns = (sql: Query, isSingle: boolean) => sql`
   import_id as "importId", account_id as "accountId", kind, file_name as "fileName", state, bytes_read as "bytesRead",
   bytes_total as "bytesTotal", read_rows as read, kept_rows as kept, unchanged_rows as unchanged,
-  refused_rows as refused, headings, matched, unmatched, unread,
+  refused_rows as refused, headings, matched, unmatched, unread, asks, several, sums,
   ${isSingle ? sql`first_lines` : sql`'[]'::jsonb`} as "firstLines", heading_line as "headingLine", by_name as "byName", first_day as "firstDay",
   last_day as "lastDay", message, started_at as "startedAt", finished_at as "finishedAt"`;
 
@@ -85,6 +91,7 @@ export async function finishImport(sql: Query, importId: number, end: ImportEnd)
     update mowing.import set state = ${end.state}, read_rows = ${end.read}, kept_rows = ${end.kept},
       unchanged_rows = ${end.unchanged}, refused_rows = ${end.refused}, headings = ${sql.json(end.headings)},
       matched = ${sql.json(end.matched)}, unmatched = ${sql.json(end.unmatched)}, unread = ${sql.json(end.unread)},
+      asks = ${sql.json(end.asks)}, several = ${sql.json(end.several)}, sums = ${sql.json(end.sums)},
       first_lines = ${sql.json(end.firstLines)}, heading_line = ${end.headingLine}, by_name = ${end.byName},
       first_day = ${end.firstDay}, last_day = ${end.lastDay}, message = ${end.message},
       touched_at = now(), finished_at = now()
@@ -130,27 +137,38 @@ export async function listRefused(sql: Query, importId: number): Promise<Refused
     select line, reason, row_text as text from mowing.import_refused where import_id = ${importId} order by line`;
 }
 
-/** Heading matches chosen by hand, by set of headings. */
+/** What was said of files with a set of headings: what they mean, how figures and days are written (null: nothing). */
+export interface HeadingNotes {
+  matched: Record<string, string>;
+  decimals: string | null;
+  dayOrder: string | null;
+}
+
+/** What was said of files before, by set of headings. */
 export async function listHeadingMatches(
   sql: Query,
   accountId: number,
   kind: ImportKind,
-): Promise<Map<string, Record<string, string>>> {
-  const rows = await sql<{ set: string; matched: Record<string, string> }[]>`
-    select heading_set as set, matched from mowing.heading_match where account_id = ${accountId} and kind = ${kind}`;
-  return new Map(rows.map(({ set, matched }) => [set, matched]));
+): Promise<Map<string, HeadingNotes>> {
+  const rows = await sql<(HeadingNotes & { set: string })[]>`
+    select heading_set as set, matched, decimals, day_order as "dayOrder"
+    from mowing.heading_match where account_id = ${accountId} and kind = ${kind}`;
+  return new Map(rows.map(({ set, ...notes }) => [set, notes]));
 }
 
-/** Remembers a set of headings that somebody pointed at; what was matched for it stays. */
+/** Remembers a set of headings that somebody said something of; what was said before stays. */
 export async function keepHeadings(
   sql: Query,
   accountId: number,
   kind: ImportKind,
   set: string,
+  { decimals, dayOrder }: Pick<HeadingNotes, 'decimals' | 'dayOrder'>,
 ): Promise<void> {
   await sql`
-    insert into mowing.heading_match (account_id, kind, heading_set, matched) values (${accountId}, ${kind}, ${set}, '{}')
-    on conflict (account_id, kind, heading_set) do nothing`;
+    insert into mowing.heading_match as h (account_id, kind, heading_set, matched, decimals, day_order)
+    values (${accountId}, ${kind}, ${set}, '{}', ${decimals}, ${dayOrder})
+    on conflict (account_id, kind, heading_set) do update
+    set decimals = coalesce(excluded.decimals, h.decimals), day_order = coalesce(excluded.day_order, h.day_order)`;
 }
 
 export async function keepHeadingMatch(

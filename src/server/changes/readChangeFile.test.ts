@@ -4,8 +4,8 @@ import { parseChangeFile } from './readChangeFile';
 
 /** The amounts of a file as they count, in currency units. */
 const amounts = (text: string) => {
-  const { lines, mark } = parseChangeFile(text);
-  return lines.map(({ to }) => (parseAmount(to, 'The value', mark) as number) / 1e6);
+  const { lines, notation } = parseChangeFile(text, 'EUR');
+  return lines.map(({ to }) => (parseAmount(to, 'The value', notation) as number) / 1e6);
 };
 
 describe('an edited change file', () => {
@@ -21,7 +21,7 @@ describe('an edited change file', () => {
   });
 
   test('counts lines as a spreadsheet does, empty ones and line ends in cells too', () => {
-    const { lines } = parseChangeFile('change,bid,to,reason\n7,,0.3,"two\nlines"\n\n8,,0.4,one\n');
+    const { lines } = parseChangeFile('change,bid,to,reason\n7,,0.3,"two\nlines"\n\n8,,0.4,one\n', 'EUR');
     expect(lines.map(({ line, change }) => [line, change])).toEqual([
       [2, '7'],
       [5, '8'],
@@ -29,15 +29,15 @@ describe('an edited change file', () => {
   });
 
   test('takes columns by their headings, wherever they stand', () => {
-    const { lines } = parseChangeFile('reason,To,Bid,Change\nbecause,0.3,,7\n');
+    const { lines } = parseChangeFile('reason,To,Bid,Change\nbecause,0.3,,7\n', 'EUR');
     expect(lines).toEqual([{ line: 2, change: '7', bid: '', to: '0.3' }]);
   });
 
   test('may be JSON', () => {
     const text = JSON.stringify({ changes: [{ id: 7, kind: 'set-bid', from: '0.40', to: '0.30' }] });
-    expect(parseChangeFile(text)).toEqual({
+    expect(parseChangeFile(text, 'EUR')).toEqual({
       lines: [{ line: 1, change: '7', bid: '', to: '0.30' }],
-      mark: '.',
+      notation: { mark: '.', isSure: true, currency: 'EUR' },
     });
   });
 
@@ -47,6 +47,6 @@ describe('an edited change file', () => {
     ['JSON that is cut off', '{"changes": [', /no valid JSON/],
     ['JSON of something else', '{"rows": []}', /no list “changes”/],
   ])('is refused with what is wrong: %s', (_, text, reason) => {
-    expect(() => parseChangeFile(text)).toThrow(reason);
+    expect(() => parseChangeFile(text, 'EUR')).toThrow(reason);
   });
 });

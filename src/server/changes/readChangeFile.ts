@@ -1,6 +1,7 @@
 import { readBack } from '../../core/changes';
 import type { FileLine } from '../../core/changes';
 import { FileDecoder, findDecimalMark, parseAmount, RecordReader } from '../../connect/reports';
+import type { Notation } from '../../connect/reports';
 import { asText } from '../../connect/spreadsheet';
 import type { FileDifferences } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
@@ -19,26 +20,26 @@ export async function readChangeFile(
   source: AsyncIterable<Uint8Array>,
 ): Promise<FileDifferences> {
   const account = accountInfo(await needAccount(accountId));
-  const { lines, mark } = parseChangeFile(await readAll(asText(source)));
+  const { lines, notation } = parseChangeFile(await readAll(asText(source)), account.currency);
   const staged = await loadChanges(accountId, { state: 'staged' });
-  return readBack(lines, staged, account.limits, (amount) => parseAmount(amount, 'The value', mark));
+  return readBack(lines, staged, account.limits, (amount) => parseAmount(amount, 'The value', notation));
 }
 
 /**
  * The lines of a change file, CSV or JSON, and how its amounts write decimals.
  * @throws MowingError when it is no change file
  */
-export function parseChangeFile(text: string): { lines: FileLine[]; mark: '.' | ',' } {
-  if (text.trimStart().startsWith('{')) return { lines: jsonLines(text), mark: '.' };
+export function parseChangeFile(text: string, currency: string): { lines: FileLine[]; notation: Notation } {
+  if (text.trimStart().startsWith('{'))
+    return { lines: jsonLines(text), notation: { mark: '.', isSure: true, currency } };
   const delimiter = delimiterOf(text);
   const lines = csvLines(text, delimiter);
-  return {
-    lines,
-    mark: findDecimalMark(
-      lines.flatMap(({ bid, to }) => [bid, to]),
-      delimiter,
-    ),
-  };
+  const { mark, isSure } = findDecimalMark(
+    lines.flatMap(({ bid, to }) => [bid, to]),
+    delimiter,
+  );
+  // Ours leaves with points; only a spreadsheet that parts cells by semicolons may have written others.
+  return { lines, notation: { mark, isSure: isSure || delimiter !== ';', currency } };
 }
 
 async function readAll(source: AsyncIterable<Uint8Array>): Promise<string> {

@@ -1,5 +1,5 @@
 import { headingSet } from '../../connect/reports';
-import type { FileHints } from '../../connect/reports';
+import type { DayOrder, DecimalMark, FileHints } from '../../connect/reports';
 import type { ImportKind } from '../../contract/reportFields';
 import type { Window } from '../../core/windows';
 import type { AccountRow } from '../../db/queries/accounts';
@@ -12,6 +12,9 @@ export interface GivenFile {
   bytes: number | null;
   /** Which of its lines with text holds the headings, from 1; they are remembered. */
   headingLine?: number;
+  /** How its amounts and days in numbers are written, where it does not tell; remembered too. */
+  decimals?: DecimalMark;
+  dayOrder?: DayOrder;
   /** The days that its rows sum up, where it has no days itself. */
   period?: Window;
 }
@@ -20,18 +23,22 @@ export interface GivenFile {
 export async function hintsOf(
   { id }: AccountRow,
   kind: ImportKind,
-  { headingLine, period }: GivenFile,
+  { headingLine, period, decimals, dayOrder }: GivenFile,
 ): Promise<FileHints> {
-  const matches = (await listHeadingMatches(db(), id, kind)) as FileHints['matches'];
-  return { matches, headingLine, period };
+  const met = (await listHeadingMatches(db(), id, kind)) as FileHints['met'];
+  return { met, headingLine, period, decimals, dayOrder };
 }
 
-/** Remembers the headings that the sender pointed at: the next file of this kind has them found by themselves. */
+/** Remembers what the sender said of the file: the next one with these headings has its line found, and is read the same way. */
 export async function keepPointedAt(
   accountId: number,
   kind: ImportKind,
-  { headingLine }: GivenFile,
+  { headingLine, decimals, dayOrder }: GivenFile,
   headings: string[],
 ): Promise<void> {
-  if (headingLine !== undefined) await keepHeadings(db(), accountId, kind, headingSet(headings));
+  if (headings.length > 0 && (headingLine ?? decimals ?? dayOrder) !== undefined)
+    await keepHeadings(db(), accountId, kind, headingSet(headings), {
+      decimals: decimals ?? null,
+      dayOrder: dayOrder ?? null,
+    });
 }

@@ -29,7 +29,28 @@ export function importMessage(kind: ImportKind, end: ImportEnd, remark: string):
   if (end.state === 'needs-mapping') {
     if (end.unmatched.includes('day') && end.unmatched.length === 1 && canBeSummed(kind))
       return 'No column tells the day. Nothing was taken in yet. Say which column it is; or, if every row is a sum over a period, from which day to which.';
-    const fields = end.unmatched.map((field) => FIELD_LABELS[field as ReportField]).join(', ');
+    const doubles = end.several.map(
+      ({ field, headings }) => `${FIELD_LABELS[field as ReportField]}: ${someOf(headings)}`,
+    );
+    const asked = [
+      ...(doubles.length > 0
+        ? [`Several columns could be ${doubles.join('; ')}. Say which one counts.`]
+        : []),
+      ...(end.asks.decimals === null
+        ? []
+        : [
+            `Its amounts can be read in two ways: “${end.asks.decimals}” may hold thousands or decimals. Say which.`,
+          ]),
+      ...(end.asks.dayOrder === null
+        ? []
+        : [
+            `Its days can be read in two ways: in “${end.asks.dayOrder}” the day or the month may come first. Say which.`,
+          ]),
+    ];
+    const lacking = end.unmatched.filter((field) => !end.several.some((one) => one.field === field));
+    if (asked.length > 0 && lacking.length === 0)
+      return `${asked.join(' ')} Nothing was taken in yet; the answer is remembered for files with these headings.`;
+    const fields = lacking.map((field) => FIELD_LABELS[field as ReportField]).join(', ');
     return `No heading was recognised for: ${fields}. Nothing was taken in yet. Say which column it is; the choice is remembered for files with these headings.`;
   }
   const sentences = [outcome(end)];

@@ -1,5 +1,5 @@
 import { REPORT_SPECS } from '../../connect/reports';
-import type { FileShape, HeadingMatch } from '../../connect/reports';
+import type { FileShape, HeadingMatch, ReportResult } from '../../connect/reports';
 import type { ReportKind } from '../../contract/reportFields';
 import type { ImportEnd, RefusedRow } from '../../db/queries/imports';
 import { importMessage } from './importMessage';
@@ -45,6 +45,9 @@ export function endOfReport(
     matched: Object.fromEntries(matched),
     unmatched: match?.missing ?? [],
     unread: match?.unread ?? [],
+    asks: shape?.asks ?? { decimals: null, dayOrder: null },
+    several: match?.several ?? [],
+    sums: [],
     firstLines: shape?.firstLines ?? [],
     headingLine: shape === null ? null : shape.skip + 1,
     byName:
@@ -58,13 +61,12 @@ export function endOfReport(
   return { ...end, message: state === 'refused' ? '' : importMessage(kind, end, '') };
 }
 
-/** What a report came to whose rows were written. @param remark what else is to be said */
+/** What a report came to whose rows were written. */
 export function doneEnd(
   kind: ReportKind,
   notes: Notes,
   result: ImportResult,
-  remark: string,
-  read: number,
+  { remark, read, sums }: ReportResult,
 ): ImportEnd {
   for (const { line, reason } of result.listed) notes.refused.push({ line, reason, text: '' });
   const { kept, unchanged } = result;
@@ -78,6 +80,11 @@ export function doneEnd(
     refused: notes.refusedCount + result.refused,
     firstDay,
     lastDay,
+    sums: REPORT_SPECS[kind].figures.map(({ field }, at) => ({
+      field,
+      file: sums[at],
+      kept: sums[at] - result.refusedSums[at],
+    })),
   };
   return { ...end, message: importMessage(kind, end, remark) };
 }

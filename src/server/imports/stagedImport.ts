@@ -26,6 +26,8 @@ export interface ImportResult {
   kept: number;
   unchanged: number;
   refused: number;
+  /** Sums of the refused, in the order of the kind's figures. */
+  refusedSums: number[];
   /** The first of the refused, by line. */
   listed: { line: number; reason: string }[];
   firstDay: string | null;
@@ -61,6 +63,7 @@ export class StagedImport {
     kept: 0,
     unchanged: 0,
     refused: 0,
+    refusedSums: [],
     listed: [],
     firstDay: null,
     lastDay: null,
@@ -71,6 +74,7 @@ export class StagedImport {
     this.accountId = accountId;
     this.spec = spec;
     this.table = factTable(spec.kind);
+    this.result.refusedSums = spec.figures.map(() => 0);
     this.factDays = factDays(tx, accountId, spec.kind, this.table);
   }
 
@@ -155,7 +159,8 @@ export class StagedImport {
       const id = this.placeIds.get(number)!;
       if (id === null) {
         this.refuse(
-          segment.line[row],
+          segment,
+          row,
           `“${this.placeNames.get(number)}” means several campaigns or ad groups of this account, or its ids belong elsewhere. Fetch the report with ids.`,
         );
         continue;
@@ -172,19 +177,22 @@ export class StagedImport {
     return { fresh, merging };
   }
 
-  private refuse(line: number, reason: string) {
-    this.result.refused += 1;
-    if (this.result.listed.length < MOST_LISTED) this.result.listed.push({ line, reason });
+  private refuse({ line, figures }: Segment, row: number, reason: string) {
+    const { result } = this;
+    result.refused += 1;
+    figures.forEach((column, at) => (result.refusedSums[at] += column[row]));
+    if (result.listed.length < MOST_LISTED) result.listed.push({ line: line[row], reason });
   }
 
   /** Puts rows in the order of their key, and refuses those that repeat an earlier one. */
-  private withoutRepeats({ day, place, detail, line }: Segment, rows: number[]): number[] {
+  private withoutRepeats(segment: Segment, rows: number[]): number[] {
+    const { day, place, detail } = segment;
     rows.sort((a, b) => day[a] - day[b] || place[a] - place[b] || detail[a] - detail[b]);
     return rows.filter((row, at) => {
       const before = rows[at - 1];
       const isRepeat =
         at > 0 && day[row] === day[before] && place[row] === place[before] && detail[row] === detail[before];
-      if (isRepeat) this.refuse(line[row], this.repeats());
+      if (isRepeat) this.refuse(segment, row, this.repeats());
       return !isRepeat;
     });
   }
@@ -208,7 +216,9 @@ export class StagedImport {
     const { kept, unchanged, repeated } = await mergeStage(this.tx, this.accountId, this.table, firstSeen);
     this.result.kept += kept;
     this.result.unchanged += unchanged;
-    for (const at of repeated) this.refuse(at, this.repeats());
+    if (repeated.length === 0) return;
+    const rowOf = new Map(rows.map((row) => [segment.line[row], row]));
+    for (const at of repeated) this.refuse(segment, rowOf.get(at)!, this.repeats());
   }
 
   private columns(segment: Segment): CopyColumn[] {

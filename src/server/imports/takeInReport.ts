@@ -93,7 +93,7 @@ export async function takeInFromMarket(
   const quiet: Watcher = { onProgress: () => {}, onWriting: async () => {} };
   return withOwnClient(async (tx) => {
     const spec = REPORT_SPECS[kind];
-    const hints = { matches: new Map() };
+    const hints = { met: new Map() };
     const read = await stage(tx, {
       account,
       spec,
@@ -154,13 +154,8 @@ async function readAndWrite(reading: Reading): Promise<ImportEnd> {
       read.staged,
       newest?.lastDay,
     );
-    return doneEnd(
-      spec.kind,
-      notes,
-      read.result,
-      `${read.report.remark} ${structure}`.trim(),
-      read.report.read,
-    );
+    const remark = `${read.report.remark} ${structure}`.trim();
+    return doneEnd(spec.kind, notes, read.result, { ...read.report, remark });
   });
 }
 

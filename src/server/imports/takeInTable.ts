@@ -38,7 +38,7 @@ export async function takeInTable(
     const table = await readTable(TABLE_SPECS[kind], asText(source), account.currency, hints);
     await keepPointedAt(account.id, kind, file, table.headings);
     const result =
-      table.match.missing.length > 0
+      table.match.missing.length > 0 || table.asks.decimals !== null
         ? null
         : await db().begin((tx) => KEEPERS[kind](tx, account, table.rows));
     refused = [...table.refused, ...(result?.refused ?? []).map((row) => ({ ...row, text: '' }))].sort(
@@ -63,6 +63,9 @@ const blank: ImportEnd = {
   matched: {},
   unmatched: [],
   unread: [],
+  asks: { decimals: null, dayOrder: null },
+  several: [],
+  sums: [],
   firstLines: [],
   headingLine: null,
   byName: false,
@@ -73,7 +76,7 @@ const blank: ImportEnd = {
 
 function endOf(
   kind: TableKind,
-  { headings, firstLines, headingLine, match, rows, refused: unread }: ReadTable,
+  { headings, firstLines, headingLine, asks, match, rows, refused: unread }: ReadTable,
   result: TableResult | null,
   refused: number,
 ): ImportEnd {
@@ -88,6 +91,8 @@ function endOf(
     matched,
     unmatched: match.missing,
     unread: match.unread,
+    asks,
+    several: match.several,
   };
   if (result === null) {
     const end: ImportEnd = { ...known, state: 'needs-mapping' };

@@ -114,6 +114,8 @@ describe('headings that are not recognised', () => {
     firstLines: [['A shop'], ['When', 'Code', 'Sold', 'Rest'], ['1 Oct', 'B01', '4', 'x']],
     headingLine: 2,
     asksPeriod: true,
+    asks: { decimals: '3,441', dayOrder: '05/11/2026' },
+    several: [],
   } as unknown as ImportAnswer;
 
   test('are asked for by the field, and remembered for the file once each has its column', async () => {
@@ -150,6 +152,23 @@ describe('headings that are not recognised', () => {
     pick('Line of the headings', 'line 3: 1 Oct · B01 · 4 · x');
     fireEvent.click(screen.getByRole('button', { name: 'Read it again so' }));
     expect(said).toEqual([{ headingLine: 3 }]);
+  });
+
+  test('and how its amounts and days are written is asked with its own values, and sent with both answers', () => {
+    const said: unknown[] = [];
+    draw(
+      <MappingForm
+        answer={ANSWER}
+        imports={imports({ takeAgain: (one) => Promise.resolve(void said.push(one)) })}
+      />,
+    );
+    const group = screen.getByRole('group', { name: 'Read in two ways' });
+    const send = within(group).getByRole('button', { name: 'Read it so' }) as HTMLButtonElement;
+    pick('“3,441” is', '3441: thousands');
+    expect(send.disabled).toBe(true);
+    pick('In “05/11/2026”', 'the month comes first');
+    fireEvent.click(send);
+    expect(said).toEqual([{ decimals: 'point', dayOrder: 'month-first' }]);
   });
 });
 

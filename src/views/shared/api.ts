@@ -251,6 +251,8 @@ export function saveBlob(blob: Blob, name: string): void {
 /** What the sender of a file says of it: the line that holds its headings, the days that it sums up. */
 export interface FileSaid {
   headingLine?: number;
+  decimals?: 'point' | 'comma';
+  dayOrder?: 'day-first' | 'month-first';
   from?: string;
   to?: string;
 }

@@ -2,6 +2,9 @@ import { dayOfNumber } from './days';
 import type { Workbook } from './openWorkbook';
 import { readXml } from './readXml';
 
+/** Stands where a formula was saved without what it comes to; no field takes it. */
+const NO_RESULT = '#formula without a saved result';
+
 /** The largest sheet there is. */
 const MOST_ROWS = 1_048_576;
 const MOST_COLUMNS = 16_384;
@@ -27,6 +30,7 @@ export async function* sheetRows(book: Workbook, sheet: string): AsyncGenerator<
   let value = '';
   let isValue = false;
   let isHint = false;
+  let [isFormula, hasResult] = [false, false];
   const pieces = readXml(await book.archive.part(sheet), {
     open: (name, attribute) => {
       if (name === 'row') {
@@ -38,7 +42,10 @@ export async function* sheetRows(book: Workbook, sheet: string): AsyncGenerator<
         type = attribute('t');
         style = Number(attribute('s') ?? 0);
         value = '';
+        [isFormula, hasResult] = [false, false];
       }
+      if (name === 'f') isFormula = true;
+      if (name === 'v') hasResult = true;
       if (name === 'rPh') isHint = true;
       isValue = (name === 'v' && type !== 'inlineStr') || (name === 't' && type === 'inlineStr' && !isHint);
     },
@@ -49,7 +56,8 @@ export async function* sheetRows(book: Workbook, sheet: string): AsyncGenerator<
       isValue = false;
       if (name === 'rPh') isHint = false;
       if (name === 'c') {
-        const text = cellText(book, type, style, value);
+        // What a formula comes to is in the sheet, or nobody knows it here: it is not nothing.
+        const text = isFormula && !hasResult ? NO_RESULT : cellText(book, type, style, value);
         if (text === '') return;
         while (cells.length < column - 1) cells.push('');
         cells.push(text);

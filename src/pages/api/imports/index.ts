@@ -5,6 +5,8 @@ import { endpoint } from '../../../server/http/endpoint';
 import { importAnswer, loadImports, needImport } from '../../../server/imports/answer';
 import { takeIn } from '../../../server/imports/takeIn';
 
+const MARKS = { point: '.', comma: ',' } as const;
+
 export const GET = endpoint({
   may: 'see',
   query: accountQuery,
@@ -14,11 +16,17 @@ export const GET = endpoint({
 export const POST = endpoint({
   may: 'set up',
   query: importQuery,
-  run: async ({ query: { account: id, kind, name, headingLine, from, to }, request, caller }) => {
+  run: async ({ query: { account: id, kind, name, from, to, decimals, ...said }, request, caller }) => {
     const account = await needAccount(id);
     const length = Number(request.headers.get('content-length'));
     const period = from === undefined || to === undefined ? undefined : { from, to };
-    const file = { name: name || null, bytes: length > 0 ? length : null, headingLine, period };
+    const file = {
+      name: name || null,
+      bytes: length > 0 ? length : null,
+      ...said,
+      decimals: decimals && MARKS[decimals],
+      period,
+    };
     const importId = await takeIn(caller, account, kind, bodyOf(request), file);
     return importAnswer(await needImport(account.id, importId));
   },

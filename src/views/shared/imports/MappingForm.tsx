@@ -5,6 +5,7 @@ import { FIELD_LABELS } from '../../../contract/reportFields';
 import { Choice, Field } from '../kit';
 import type { Option } from '../kit';
 import { HeadingLine } from './HeadingLine';
+import { Notation } from './Notation';
 import { SummedOver } from './SummedOver';
 import type { ImportsState } from './useImports';
 
@@ -27,6 +28,7 @@ export function MappingForm({ imports, answer }: { imports: ImportsState; answer
       <h2 className="pageTitle">Which column is which?</h2>
       <HeadingLine key={answer.importId} imports={imports} answer={answer} />
       {answer.asksPeriod && <SummedOver imports={imports} />}
+      <Notation imports={imports} answer={answer} />
       <div className="fields mapping">
         {answer.fields.map((field) => (
           <Field

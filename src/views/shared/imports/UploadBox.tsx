@@ -1,8 +1,10 @@
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
-import { formatCount, formatShare } from '../../../core/units';
-import { IMPORT_LABELS } from '../../../contract/reportFields';
-import type { ImportKind } from '../../../contract/reportFields';
+import type { ImportAnswer } from '../../../contract/api';
+import { FACTS } from '../../../contract/facts';
+import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { FIELD_LABELS, IMPORT_LABELS } from '../../../contract/reportFields';
+import type { ImportKind, ReportField, ReportKind } from '../../../contract/reportFields';
 import { Choice, Progress } from '../kit';
 import type { Option } from '../kit';
 import type { ImportsState, Upload } from './useImports';
@@ -70,6 +72,7 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
           {answer.message}
         </p>
       )}
+      {answer && answer.sums.length > 0 && <FileSums answer={answer} />}
       {answer && imports.mapping === null && answer.firstLines.length > 0 && (
         <div className="bar">
           {answer.unread.length > 0 && (
@@ -85,6 +88,25 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
         </div>
       )}
     </section>
+  );
+}
+
+/** What the file sums up to beside what is here of it: one glance tells whether it is what was meant. */
+function FileSums({ answer }: { answer: ImportAnswer }) {
+  const { figures } = FACTS[answer.kind as ReportKind];
+  const unitOf = (field: string) => figures.find((one) => one.field === field)?.unit;
+  const show = (field: string, value: number) =>
+    unitOf(field) === 'amount' ? formatMoney(value) : formatCount(value);
+  return (
+    <p className="line" aria-label="Sums of the file">
+      {answer.sums.map(({ field, file, kept }) => (
+        <span className="oneLine sum" key={field}>
+          <span className="faint">{FIELD_LABELS[field as ReportField]}</span>{' '}
+          <strong>{show(field, kept)}</strong>
+          {kept !== file && <span className="over"> of {show(field, file)} in the file</span>}{' '}
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -1,0 +1,36 @@
+import { FIELD_LABELS } from '../../contract/reportFields';
+import { parseAmount, parseCount } from './figures';
+import type { RowRules } from './reportRow';
+
+const TOTAL = /^(grand |overall )?(total|totals|sum)s?\b\s*:?$/i;
+
+/**
+ * Makes the reader of a file's own total lines: figures under "Total", with neither a day nor an id.
+ * @returns a line's figures in the order of the kind's, NaN where it leaves one open; null for any other line
+ */
+export function totalLineReader({
+  spec,
+  columns,
+  width,
+  notation,
+}: RowRules): (fields: string[]) => number[] | null {
+  const isFigure = new Set<number>(spec.figures.flatMap(({ field }) => columns[field] ?? []));
+  return (fields) => {
+    if (fields.length > width) return null;
+    const texts = fields.flatMap((text, at) => (text.trim() === '' || isFigure.has(at) ? [] : [text.trim()]));
+    // Beside the word nothing but a currency may stand: a campaign may be called "Total" too.
+    if (!texts.some((text) => TOTAL.test(text)) || texts.length > 2) return null;
+    if (
+      columns.day !== undefined &&
+      !TOTAL.test(fields[columns.day].trim()) &&
+      fields[columns.day].trim() !== ''
+    )
+      return null;
+    return spec.figures.map(({ field, unit }) => {
+      const text = columns[field] === undefined ? '' : (fields[columns[field]] ?? '').trim();
+      if (text === '') return NaN;
+      const value = (unit === 'count' ? parseCount : parseAmount)(text, FIELD_LABELS[field], notation);
+      return typeof value === 'number' ? value : NaN;
+    });
+  };
+}
