@@ -3,6 +3,7 @@ import {
   chownSync,
   existsSync,
   mkdirSync,
+  readdirSync,
   readFileSync,
   readlinkSync,
   rmSync,
@@ -58,8 +59,15 @@ function runningServer(cluster) {
 
 async function makeCluster(bin, cluster, account, password) {
   if (existsSync(path.join(cluster, 'PG_VERSION')) && existsSync(path.join(cluster, 'mowing-ready'))) return;
+  const making = `${cluster}-making`;
+  // Only what a start of ours began and was cut off at is made anew: whatever else stands there is somebody's.
+  if (existsSync(cluster) && readdirSync(cluster).length > 0 && !existsSync(making))
+    throw new Error(
+      `${cluster} holds files that Mowing did not make, and leaves them alone. Choose another folder with --data-dir, or move them away.`,
+    );
   say('Making the database …');
-  rmSync(cluster, { recursive: true, force: true }); // a half-made cluster of a start that was cut off
+  writeFileSync(making, '');
+  rmSync(cluster, { recursive: true, force: true });
   mkdirSync(cluster, { recursive: true, mode: 0o700 });
   if (isRoot) chownSync(cluster, account.uid, account.gid);
   const passwordFile = path.join(cluster, '..', `.initdb-${process.pid}`);
@@ -99,6 +107,7 @@ async function makeCluster(bin, cluster, account, password) {
     ].join('\n'),
   );
   writeFileSync(path.join(cluster, 'mowing-ready'), '');
+  rmSync(making, { force: true });
 }
 
 /**

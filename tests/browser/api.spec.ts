@@ -1,3 +1,4 @@
+import { request as httpRequest } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { aReport, aReportRow } from '../make/report';
 import { newAccount, freshStage } from './page';
@@ -100,6 +101,32 @@ test('a foreign origin or host is refused, a script without an origin is not', a
   expect(await status({ origin: 'https://elsewhere.example' })).toBe(403);
   expect(await status({ host: 'elsewhere.example' })).toBe(403);
   expect(await status({ origin: baseURL! })).toBe(201);
+});
+
+test('files carry the same guard as pages; strange methods and pictures made to order are refused', async ({
+  request,
+  baseURL,
+}) => {
+  const page = await (await request.get('/round')).text();
+  const file = /\/_astro\/[\w.-]+\.js/.exec(page)![0];
+  const answer = await request.get(file);
+  expect(answer.headers()['x-content-type-options']).toBe('nosniff');
+  expect(answer.headers()['cross-origin-resource-policy']).toBe('same-origin');
+  const foreign = await request.get(file, { headers: { host: 'elsewhere.example' } });
+  expect(foreign.status()).toBe(403);
+  for (const method of ['TRACE', 'PROPFIND']) {
+    const { port, hostname } = new URL(baseURL!);
+    const status = await new Promise<number>((resolve, reject) =>
+      httpRequest({ host: hostname, port, path: '/round', method }, (one) => {
+        one.resume();
+        resolve(one.statusCode!);
+      })
+        .on('error', reject)
+        .end(),
+    );
+    expect([method, status]).toEqual([method, 405]);
+  }
+  expect((await request.get('/_image?href=%2Ffavicon.svg&w=4000&f=webp')).status()).toBe(404);
 });
 
 test('pages allow no foreign script, and an unknown page says so', async ({ request }) => {

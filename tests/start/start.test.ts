@@ -3,12 +3,14 @@ import type { ChildProcess } from 'node:child_process';
 import {
   chmodSync,
   existsSync,
+  mkdirSync,
   mkdtempSync,
   readFileSync,
   readdirSync,
   readlinkSync,
   rmSync,
   statSync,
+  writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -206,4 +208,16 @@ describe('what it cannot do it says', () => {
     expect(one.output()).toContain(`Port ${port} is in use by another program`);
     other.close();
   });
+});
+
+test('a data folder that holds somebody else’s files is left as it is', async () => {
+  const strange = mkdtempSync(path.join(tmpdir(), 'mowing-strange-'));
+  chmodSync(strange, 0o755);
+  mkdirSync(path.join(strange, 'postgres'));
+  writeFileSync(path.join(strange, 'postgres', 'notes.txt'), 'kept');
+  const one = start(['--data-dir', strange]);
+  expect(await one.ended).not.toBe(0);
+  expect(one.output()).toContain('holds files that Mowing did not make');
+  expect(readFileSync(path.join(strange, 'postgres', 'notes.txt'), 'utf8')).toBe('kept');
+  rmSync(strange, { recursive: true, force: true });
 });

@@ -6,6 +6,20 @@ function allowedHosts(): Set<string> {
   return new Set(['127.0.0.1', 'localhost', '[::1]', ...more.filter((name) => name !== '')]);
 }
 
+/** What a browser or script may ask with; anything else is refused before it reaches a page. */
+export const METHODS: ReadonlySet<string> = new Set([
+  'GET',
+  'HEAD',
+  'POST',
+  'PUT',
+  'PATCH',
+  'DELETE',
+  'OPTIONS',
+]);
+
+/** Whether the machine may be asked under a host's name, with or without a port. */
+export const isAllowedHost = (host: string | undefined): boolean => allowedHosts().has(hostOf(host ?? ''));
+
 const hostOf = (hostAndPort: string) => hostAndPort.toLowerCase().replace(/:\d+$/, '');
 
 /**
@@ -14,7 +28,7 @@ const hostOf = (hostAndPort: string) => hostAndPort.toLowerCase().replace(/:\d+$
  */
 export function guardRequest(request: Request): void {
   const host = request.headers.get('host') ?? '';
-  if (!allowedHosts().has(hostOf(host)))
+  if (!isAllowedHost(host))
     throw new MowingError(
       'foreign-origin',
       `Mowing does not answer under the name “${hostOf(host)}”. Set MOWING_HOSTS to allow it.`,

@@ -1,16 +1,21 @@
 import { createHash } from 'node:crypto';
 
+/** What every answer carries, files too. */
+export const HEADERS: readonly (readonly [string, string])[] = [
+  ['x-content-type-options', 'nosniff'],
+  ['x-frame-options', 'DENY'],
+  ['referrer-policy', 'no-referrer'],
+  ['cross-origin-opener-policy', 'same-origin'],
+  ['cross-origin-resource-policy', 'same-origin'],
+];
+
 /**
  * Security headers. For pages, the scripts that the framework writes into the page itself are allowed one by one, by
  * their hash; no other inline script runs. Styles may be inline: the component library sets them.
  */
 export async function secure(response: Response): Promise<Response> {
   const headers = new Headers(response.headers);
-  headers.set('x-content-type-options', 'nosniff');
-  headers.set('x-frame-options', 'DENY');
-  headers.set('referrer-policy', 'no-referrer');
-  headers.set('cross-origin-opener-policy', 'same-origin');
-  headers.set('cross-origin-resource-policy', 'same-origin');
+  for (const [name, value] of HEADERS) headers.set(name, value);
   if (!headers.get('content-type')?.startsWith('text/html')) {
     headers.set('cache-control', headers.get('cache-control') ?? 'no-store');
     return new Response(response.body, { status: response.status, headers });

@@ -9,6 +9,7 @@ import { resumeBales } from '../changes/sendBale';
 import { askForDueJobs, runDueJobs } from '../jobs/runJobs';
 import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
+import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
 
 const port = Number(process.env.MOWING_PORT ?? 4321);
@@ -25,6 +26,7 @@ const hashed = sirv('dist/client', { etag: true, maxAge: 31_536_000, immutable: 
 const plain = sirv('dist/client', { etag: true, maxAge: 0 });
 
 const server = createServer((request, response) => {
+  if (!passGate(request, response)) return;
   compress(request as never, response as never, () => {
     const serve = request.url?.startsWith('/_astro/') ? hashed : plain;
     serve(request, response, () => withResponse(response, () => handler(request, response)));
