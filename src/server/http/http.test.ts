@@ -5,6 +5,7 @@ import { MowingError } from '../../contract/mowingError';
 import { endpoint } from './endpoint';
 import { fileResponse } from './fileResponse';
 import { guardRequest } from './guard';
+import { readValues } from './read';
 import { secure } from './secureHeaders';
 
 process.env.MOWING_LOG = 'silent';
@@ -125,6 +126,27 @@ describe('an endpoint', () => {
   ])('refuses a body that is %s', async (_, text, status) => {
     const request = new Request('http://127.0.0.1/', { method: 'POST', body: text });
     expect((await call({ ...see(() => 'fine'), body: Joi.object({}) }, { request })).status).toBe(status);
+  });
+});
+
+describe('texts that no database keeps', () => {
+  const schema = Joi.object<{ name: string; list: unknown[] }>({ name: Joi.string(), list: Joi.array() });
+  const faultsOf = (value: unknown) => {
+    try {
+      readValues(value, schema, 'body');
+      return [];
+    } catch (error) {
+      return (error as MowingError).faults.map(({ where, what }) => `${where}: ${what}`);
+    }
+  };
+
+  test('are refused with where they stand, in names of fields too; whole pairs are one character', () => {
+    expect(faultsOf({ name: 'a\0b' })).toEqual(['body.name: "body.name" holds a NUL character']);
+    expect(faultsOf({ list: [{ deep: '\ud83d' }] })).toEqual([
+      'body.list.0.deep: "body.list.0.deep" holds half a character',
+    ]);
+    expect(faultsOf({ list: [{ 'k\0': 1 }] })).toHaveLength(1);
+    expect(faultsOf({ name: 'jar 🫙 “5 l”' })).toEqual([]);
   });
 });
 

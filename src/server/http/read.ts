@@ -31,6 +31,9 @@ async function readText(request: Request): Promise<string> {
 
 /** Values as their schema has them. @param where they stand: query, path, body @throws MowingError with every fault */
 export function readValues<T>(value: unknown, schema: ObjectSchema<T>, where: string): T {
+  const unkept = unkeptTexts(value, where);
+  if (unkept.length > 0)
+    throw new MowingError('bad-request', unkept.map((fault) => fault.what).join('; '), unkept);
   const result = schema.validate(value, { abortEarly: false, convert: true });
   if (!result.error) return result.value as T;
   const faults = result.error.details.map((fault) => ({
@@ -38,4 +41,20 @@ export function readValues<T>(value: unknown, schema: ObjectSchema<T>, where: st
     what: fault.message,
   }));
   throw new MowingError('bad-request', faults.map((fault) => fault.what).join('; '), faults);
+}
+
+/** Texts that no database keeps: with a NUL, or with half a character. */
+function unkeptTexts(value: unknown, where: string): { where: string; what: string }[] {
+  if (typeof value === 'string') {
+    if (value.includes('\0')) return [{ where, what: `"${where}" holds a NUL character` }];
+    // Half of a pair that makes one character.
+    return /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(value)
+      ? [{ where, what: `"${where}" holds half a character` }]
+      : [];
+  }
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, one]) => [
+    ...unkeptTexts(key, `${where}.${key.replace(/[^\w-]/g, '?')}`),
+    ...unkeptTexts(one, `${where}.${key.replace(/[^\w-]/g, '?')}`),
+  ]);
 }
