@@ -1,4 +1,4 @@
-/** Words of headings that are three capital letters and a currency besides; they name one only in brackets. */
+/** Words of headings that are a currency's code besides; they name one only in brackets and capitals. */
 const COMMON_WORDS = new Set([
   'ALL',
   'TOP',
@@ -41,7 +41,11 @@ export function currencyOfHeading(heading: string): string | null {
   const sign = /\p{Sc}/u.exec(heading);
   if (sign) return sign[0];
   for (const [, inner] of heading.matchAll(/[([]\s*([^)\]]+?)\s*[)\]]/g))
-    if (CODES.has(inner.toUpperCase())) return inner.toUpperCase();
+    if (
+      CODES.has(inner.toUpperCase()) &&
+      (inner === inner.toUpperCase() || !COMMON_WORDS.has(inner.toUpperCase()))
+    )
+      return inner.toUpperCase();
   const last = /(?:^|[\s_,-])([A-Z]{3})$/.exec(heading.trim());
   return last && CODES.has(last[1]) && !COMMON_WORDS.has(last[1]) ? last[1] : null;
 }
