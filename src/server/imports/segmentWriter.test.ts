@@ -23,6 +23,18 @@ const aRow = (over: Partial<ReportRow> = {}, place: Partial<typeof PLACE> = {}):
 });
 const aWriter = (segmentRows = 1000) => new SegmentWriter(REPORT_SPECS.terms, segmentRows);
 
+test('what a row over several days says of bids stands at its end, and the newest end counts', () => {
+  const writer = aWriter();
+  const told = (from: string, to: string, bid: number) =>
+    writer.add(aRow({ day: from, span: { from, to }, values: [null, null, null, null, null, bid] }), 1);
+  const { place } = told('2026-10-16', '2026-10-31', 500_000);
+  told('2026-10-17', '2026-10-20', 400_000);
+  expect(writer.latest.get(place)).toMatchObject({
+    day: '2026-10-31',
+    values: [null, null, null, null, null, 500_000],
+  });
+});
+
 describe('rows on their way to the database', () => {
   test('name a place and a term once, and are numbers from then on', () => {
     const writer = aWriter();

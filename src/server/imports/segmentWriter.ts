@@ -92,8 +92,10 @@ export class SegmentWriter {
     const numbers = { place: Math.abs(place), detail: this.detailNumber(row.detail) };
     this.put(row.day, numbers, row.figures, line);
     if (row.span !== null) this.noteSpan(row.span, line);
-    if (row.values !== null && !((this.latest.get(numbers.place)?.day ?? '') > row.day))
-      this.latest.set(numbers.place, { day: row.day, line, values: row.values });
+    // What stands is told at the end of the days that a row sums up, not in their middle.
+    const toldOn = row.span?.to ?? row.day;
+    if (row.values !== null && !((this.latest.get(numbers.place)?.day ?? '') > toldOn))
+      this.latest.set(numbers.place, { day: toldOn, line, values: row.values });
     return numbers;
   }
 
