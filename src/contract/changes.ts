@@ -102,6 +102,15 @@ export interface BaleInfo {
   refused: number;
 }
 
+/** What became of sending. A bale that cannot be delivered is tried again by itself. */
+export interface SendResult {
+  baleId: number;
+  /** Changes that stayed in the tray, because they wait for others that did not go along. */
+  waiting: number;
+  /** Why it has no answer yet, in words; empty when every change has its answer. */
+  trouble: string;
+}
+
 /** What to make of what is still open of a bale that was carried out by hand. */
 export const SETTLINGS = ['carried-out', 'back-to-tray'] as const;
 export type Settling = (typeof SETTLINGS)[number];

@@ -20,13 +20,17 @@ function exactNumber(text: string): number {
   return value;
 }
 
-/** Opens a pool. Nothing connects before the first query. */
-export function connect(url: string, options: { max?: number; onclose?: () => void } = {}): Db {
+/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old */
+export function connect(
+  url: string,
+  options: { max?: number; onclose?: () => void; stays?: boolean } = {},
+): Db {
   return postgres(url, {
     max: options.max ?? 8,
     onclose: options.onclose,
     socket: promptSocket,
-    idle_timeout: 60,
+    idle_timeout: options.stays ? 0 : 60,
+    ...(options.stays && { max_lifetime: 0 }),
     connect_timeout: 10,
     onnotice: () => {},
     connection: { application_name: 'mowing', client_min_messages: 'warning' },

@@ -150,6 +150,43 @@ describe('nothing is lost, and nothing sent twice', () => {
     expect(await inMarket('market down')).toBe(1);
   });
 
+  test('when the market hangs: the sender is told, no transaction waits for it, and a second try asks for the same lot', async () => {
+    const ids = await stage(aNegative('hung market'));
+    shop.wire.set('hangs');
+    const sending = sendBale(THIS_MACHINE, account, ids);
+    await expect.poll(async () => (await stateOf(ids))[0].state).toBe('sending');
+    const [{ busy }] = await db()<{ busy: number }[]>`
+      select count(*)::integer as busy from pg_stat_activity
+      where datname = current_database() and state = 'idle in transaction'`;
+    expect(busy).toBe(0);
+    await resumeBales(); // somebody is at it: no second try begins beside the first
+    const [bale] = await loadBales(account);
+    expect(bale).toMatchObject({ state: 'sending', tries: 0 });
+    const lots = () =>
+      db()`select lot_key, is_answered from mowing.lot where account_id = ${account} and bale_id = ${bale.id}`;
+    const [lot] = await lots();
+    expect((await sending).trouble).toContain('did not answer');
+    shop.wire.set('passes');
+    await resumeBales();
+    expect(await lots()).toEqual([{ ...lot, is_answered: true }]);
+    expect((await stateOf(ids))[0].state).toBe('accepted');
+    expect(await inMarket('hung market')).toBe(1);
+  });
+
+  test('when a change waits for another that stays in the tray: it stays there too, and is not told as refused', async () => {
+    const ids = await stage(
+      aKeyword('goes later'),
+      { ...aNegative('goes later'), after: 0 },
+      aNegative('goes now'),
+    );
+    const { waiting } = await sendBale(THIS_MACHINE, account, ids.slice(1));
+    expect(waiting).toBe(1);
+    expect((await stateOf(ids)).map(({ state }) => state)).toEqual(['staged', 'staged', 'accepted']);
+    await expect(sendBale(THIS_MACHINE, account, [ids[1]])).rejects.toThrow('wait for others');
+    await sendBale(THIS_MACHINE, account, ids);
+    expect((await stateOf(ids)).map(({ state }) => state)).toEqual(['accepted', 'accepted', 'accepted']);
+  });
+
   test('when the same change is accepted twice in the round', async () => {
     const [first] = await stage(aNegative('staged twice'));
     expect(await stageChanges(THIS_MACHINE, account, [aNegative('Staged twice')])).toEqual([null]);

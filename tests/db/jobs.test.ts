@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeEach, describe, expect, test } from 'vitest';
 import { accountsDue, insertJob, listJobs, takeJob } from '../../src/db/queries/jobs';
 import { MowingError } from '../../src/contract/mowingError';
-import { closeContext, db } from '../../src/server/context/context';
+import { stampDays } from '../../src/db/queries/syncDays';
+import { closeContext, db, programNo } from '../../src/server/context/context';
 import { askForJob, cancelJob } from '../../src/server/jobs/askForJob';
 import type { JobAt, JobKind } from '../../src/server/jobs/kind';
 import { runDueJobs } from '../../src/server/jobs/runJobs';
@@ -77,7 +78,7 @@ describe('a job', () => {
     const busy = gate();
     const work = runDueJobs([aKind(() => busy.opened.then(() => 'done'))]);
     await expect.poll(async () => (await jobOf(account)).state).toBe('running');
-    expect(await takeJob(db(), randomUUID(), [name])).toBeUndefined();
+    expect(await takeJob(db(), randomUUID(), await programNo(), [name])).toBeUndefined();
     busy.open();
     await work;
     expect((await jobOf(account)).state).toBe('done');
@@ -124,7 +125,35 @@ describe('a job', () => {
     await runDueJobs([kind]);
     await runDueJobs([kind]);
     expect(tries).toBe(2);
-    expect(await jobOf(account)).toMatchObject({ state: 'failed', message: 'The market does not answer.' });
+    expect(await jobOf(account)).toMatchObject({
+      state: 'failed',
+      message:
+        'Given up after 2 tries. The market does not answer. What was done until then stays; ask for it again to go on from there.',
+    });
+  });
+
+  test('whose program was killed is taken over at once; one that kills each is given up', async () => {
+    const [account] = accounts;
+    await ask(account);
+    let runs = 0;
+    const killed = () =>
+      db()`update mowing.job set state = 'running', owner = gen_random_uuid(), program_no = 2147483647, touched_at = now()
+           where account_id = ${account}`;
+    const kind = aKind(async () => {
+      runs += 1;
+      return 'done';
+    });
+    await killed();
+    await runDueJobs([kind]);
+    expect([runs, (await jobOf(account)).state]).toEqual([1, 'done']);
+    await ask(account);
+    await db()`update mowing.job set tries = 1 where account_id = ${account} and state = 'waiting'`;
+    await db()`update mowing.job set state = 'running', program_no = 2147483647 where account_id = ${account} and state = 'waiting'`;
+    await runDueJobs([kind]);
+    expect([runs, (await jobOf(account)).message]).toEqual([
+      1,
+      expect.stringContaining('It was cut off 2 times'),
+    ]);
   });
 
   test('is cancelled at once while it waits, and before its next step while it runs', async () => {
@@ -173,6 +202,26 @@ test('a daily job is due at an hour of the account’s own day', async () => {
   expect(await due('UTC', hour)).toBe(true);
   if (hour !== elsewhere) expect(await due('Asia/Tokyo', hour)).toBe(false);
   expect(await due('Asia/Tokyo', elsewhere)).toBe(true);
+});
+
+test('a daily job that was given up does not count as done: it comes again after an hour, whatever days came in on its way', async () => {
+  const [account] = accounts;
+  await db()`update mowing.account set market_id = ${name}, market_day = '2026-11-20', time_zone = 'UTC' where account_id = ${account}`;
+  const isDue = async () => (await accountsDue(db(), name, 0)).includes(account);
+  const id = (await ask(account))!;
+  const ended = (state: string, ago: string) =>
+    db()`update mowing.job set state = ${state}, finished_at = now() - ${ago}::interval where job_id = ${id}`;
+  await stampDays(db(), account, 'terms', ['2026-11-19'], '2026-11-20');
+  expect(await isDue()).toBe(false); // it waits
+  await ended('failed', '1 minute');
+  expect(await isDue()).toBe(false);
+  const [{ isEarly }] = await db()<
+    { isEarly: boolean }[]
+  >`select extract(epoch from now() - date_trunc('day', now())) < 3700 as "isEarly"`;
+  await ended('failed', '61 minutes');
+  if (!isEarly) expect(await isDue()).toBe(true);
+  await ended('done', '1 second');
+  expect(await isDue()).toBe(false);
 });
 
 test('who asked for what stands in the trail, and on what was asked for', async () => {

@@ -12,7 +12,7 @@ let home: string;
 
 beforeAll(async () => {
   market = await aMarket();
-  client = marketClient(market.url, market.secret, 1);
+  client = marketClient(market.url, market.secret, { tries: 1 });
   home = (await client.entities(market.key, 'ad-groups')).items.find(({ name }) => name === 'exact')!.id;
 });
 afterAll(() => market.end());
@@ -221,13 +221,13 @@ describe('a market in trouble', () => {
   test('that says to come back later is waited for', async () => {
     await market.fault('too-many');
     const before = Date.now();
-    expect(await marketClient(market.url, market.secret, 2).accounts()).not.toHaveLength(0);
+    expect(await marketClient(market.url, market.secret, { tries: 2 }).accounts()).not.toHaveLength(0);
     expect(Date.now() - before).toBeGreaterThan(900);
   });
 
   test('that answers 500 is asked again, by a client that is told to', async () => {
     await market.fault('error', 'unavailable');
-    expect(await marketClient(market.url, market.secret, 3).accounts()).not.toHaveLength(0);
+    expect(await marketClient(market.url, market.secret, { tries: 3 }).accounts()).not.toHaveLength(0);
   });
 
   test('that fails in the middle of a batch has carried out none of it', async () => {

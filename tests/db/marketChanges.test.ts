@@ -11,7 +11,7 @@ let home: string;
 
 beforeAll(async () => {
   market = await aMarket();
-  client = marketClient(market.url, market.secret, 1);
+  client = marketClient(market.url, market.secret, { tries: 1 });
   home = (await client.entities(market.key, 'ad-groups')).items.find(({ name }) => name === 'exact')!.id;
 });
 afterAll(() => market.end());

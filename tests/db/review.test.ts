@@ -4,7 +4,7 @@ import type { Db } from '../../src/db/connection';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { insertImport, refuseAbandonedImports, findImport, touchImport } from '../../src/db/queries/imports';
 import { changeAccount, createAccount, loadAccounts } from '../../src/server/accounts/accounts';
-import { closeContext, db } from '../../src/server/context/context';
+import { closeContext, db, programNo } from '../../src/server/context/context';
 import type { ReviewData } from '../../src/contract/review';
 import { loadReview as loadText } from '../../src/server/review/loadReview';
 import { loadTermDays } from '../../src/server/review/loadTermDays';
@@ -214,16 +214,28 @@ describe('accounts', () => {
 });
 
 test('an import that its process left unfinished is told as cut off, a running one is left alone', async () => {
-  const start = () =>
-    insertImport(db(), { kind: 'terms', accountId: account.id, fileName: 'half.csv', bytesTotal: null });
-  const [left, running, writing] = [await start(), await start(), await start()];
+  const own = await programNo();
+  const ended = 2_147_483_647;
+  const start = (program: number) =>
+    insertImport(
+      db(),
+      { kind: 'terms', accountId: account.id, fileName: 'half.csv', bytesTotal: null },
+      program,
+    );
+  const [left, running, writing, killed] = [
+    await start(own),
+    await start(own),
+    await start(own),
+    await start(ended),
+  ];
   await touchImport(db(), writing, { state: 'writing', bytesRead: 1, read: 1 });
   await db()`update mowing.import set touched_at = now() - interval '5 minutes' where import_id in (${left}, ${writing})`;
   await refuseAbandonedImports(db());
-  expect(await findImport(db(), left)).toMatchObject({
-    state: 'refused',
-    message: expect.stringContaining('Import the file again'),
-  });
+  for (const cutOff of [left, killed])
+    expect(await findImport(db(), cutOff)).toMatchObject({
+      state: 'refused',
+      message: expect.stringContaining('Import the file again'),
+    });
   expect(await findImport(db(), running)).toMatchObject({ state: 'reading' });
   expect(await findImport(db(), writing)).toMatchObject({ state: 'writing' });
 });

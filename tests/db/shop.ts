@@ -8,11 +8,14 @@ import { market } from '../../src/server/market/market';
 import { accountOfMarket } from '../../src/server/market/openMarket';
 import { syncAccount } from '../../src/server/sync/syncAccount';
 import { aMarket } from './market';
+import { aWire } from './wire';
 
 /** A small shop on a market of its own, synced into an account, with a home and an ad group that looks for terms. */
 export async function aShop() {
   const shop = await aMarket();
-  process.env.MOWING_MARKET_URL = shop.url;
+  const wire = await aWire(shop.url);
+  process.env.MOWING_MARKET_URL = wire.url;
+  process.env.MOWING_MARKET_ANSWER_S = '5';
   process.env.MOWING_MARKET_SECRET = shop.secret;
   const remote = (await market().accounts()).find(({ id }) => id === shop.key)!;
   const account = await accountOfMarket(remote, false);
@@ -21,14 +24,21 @@ export async function aShop() {
   const auto = groups.find(({ name }) => name === 'auto')!;
   return {
     ...shop,
+    /** Between the application and the market. */
+    wire,
     account,
     home: groups.find(({ name }) => name === 'exact')!.id,
     source: auto.id,
     campaign: auto.campaignId,
     product: auto.productId!,
+    end: async () => {
+      await wire.end();
+      await shop.end();
+    },
     sync: () => syncAccount(account, market(), async () => {}),
     /** Nothing goes wrong any more, and nothing is staged. */
     calm: async () => {
+      wire.set('passes');
       await shop.fault();
       const staged = await loadChanges(account, { state: 'staged' });
       if (staged.length > 0)

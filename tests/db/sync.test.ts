@@ -20,7 +20,7 @@ import { aMarket } from './market';
 import type { TestMarket } from './market';
 
 let market: TestMarket;
-const client = () => marketClient(market.url, market.secret, 2);
+const client = () => marketClient(market.url, market.secret, { tries: 2 });
 const quiet = async () => {};
 
 beforeAll(async () => {

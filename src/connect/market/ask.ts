@@ -1,7 +1,7 @@
 import { setTimeout as sleep } from 'node:timers/promises';
 import { MowingError } from '../../contract/mowingError';
 
-const ANSWER_WITHIN_MS = 30_000;
+const SIGNED_IN_WITHIN_MS = 10_000;
 /** Pause before the second try, doubled from then on. */
 const FIRST_PAUSE_MS = 250;
 const LONGEST_WAIT_S = 20;
@@ -12,8 +12,16 @@ export interface Asker {
   body: <T>(path: string, init?: RequestInit, how?: AskHow) => Promise<T>;
 }
 
+/** How long, and how often, an answer is waited for. */
+export interface Patience {
+  tries: number;
+  answerWithinMs: number;
+}
+
 export interface AskHow {
   withinMs?: number;
+  /** In place of `withinMs`, for an answer that may take as long as it moves. */
+  signal?: AbortSignal;
   /** How often a request that found no answer is tried; what must not act twice is tried once. */
   tries?: number;
 }
@@ -22,23 +30,30 @@ export interface AskHow {
  * Every call throws MowingError: 'market-down' when no answer came (it may or may not have acted),
  * 'market-refused' when the market answered that it will not.
  */
-export function asker(url: string, secret: string, usualTries: number): Asker {
+export function asker(url: string, secret: string, { tries: usualTries, answerWithinMs }: Patience): Asker {
   let token: string | null = null;
 
   async function signIn(): Promise<string> {
-    const answer = await reach(`${url}/token`, json({ secret }));
+    const answer = await reach(`${url}/token`, {
+      ...json({ secret }),
+      signal: AbortSignal.timeout(Math.min(SIGNED_IN_WITHIN_MS, answerWithinMs)),
+    });
     if (!answer.ok) throw await refusal(answer);
-    return ((await answer.json()) as { token: string }).token;
+    try {
+      return ((await answer.json()) as { token: string }).token;
+    } catch (error) {
+      throw down(error);
+    }
   }
 
-  async function once(path: string, init: RequestInit, withinMs: number): Promise<Response> {
+  async function once(path: string, init: RequestInit, how: AskHow): Promise<Response> {
     for (let tries = 0; ; tries += 1) {
       token ??= await signIn();
       const headers = { ...(init.headers as Record<string, string>), authorization: `Bearer ${token}` };
       const answer = await reach(`${url}${path}`, {
         ...init,
         headers,
-        signal: AbortSignal.timeout(withinMs),
+        signal: how.signal ?? AbortSignal.timeout(how.withinMs ?? answerWithinMs),
       });
       if (answer.status !== 401 || tries > 0) return answer;
       token = null; // the token ran out, or the market was started anew
@@ -50,7 +65,7 @@ export function asker(url: string, secret: string, usualTries: number): Asker {
     for (let tries = 1; ; tries += 1) {
       let pause = FIRST_PAUSE_MS * 2 ** (tries - 1);
       try {
-        const answer = await once(path, init, how.withinMs ?? ANSWER_WITHIN_MS);
+        const answer = await once(path, init, how);
         if (answer.ok) return answer;
         const mayRetry = answer.status === 429 || answer.status >= 500;
         if (!mayRetry || tries >= most) throw await refusal(answer);

@@ -11,6 +11,7 @@ import type {
 } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import { asker, json } from './ask';
+import type { Patience } from './ask';
 import { fetchReport } from './fetchReport';
 import type { FetchedReport, ReportOrder } from './fetchReport';
 
@@ -48,14 +49,19 @@ export interface MarketClient {
 }
 
 const POLL_MS = 300;
+/** Of what a page asks for: better told soon that the market is silent than kept waiting. */
+const SOMEBODY_WAITS = { withinMs: 8000, tries: 2 };
 
 /**
  * Client of the stand-in market at `url`. Calls that find no answer are tried again with growing pauses, except those
  * that send changes: their bale is kept and sent again with its key.
- * @param tries how often a call is tried
  */
-export function marketClient(url: string, secret: string, tries = 4): MarketClient {
-  const market = asker(url, secret, tries);
+export function marketClient(
+  url: string,
+  secret: string,
+  { tries = 4, answerWithinMs = 30_000 }: Partial<Patience> = {},
+): MarketClient {
+  const market = asker(url, secret, { tries, answerWithinMs });
   const { ask, body } = market;
   return {
     isUp: async () => {
@@ -91,12 +97,15 @@ export function marketClient(url: string, secret: string, tries = 4): MarketClie
         await body<{ suggestions: (BidSuggestion | null)[] }>(
           `/accounts/${account}/suggestions/bids`,
           json({ targets }),
+          SOMEBODY_WAITS,
         )
       ).suggestions,
     suggestTargets: async (account, adGroup) =>
       (
         await body<{ suggestions: TargetSuggestion[] }>(
           `/accounts/${account}/suggestions/targets?adGroup=${encodeURIComponent(adGroup)}`,
+          {},
+          SOMEBODY_WAITS,
         )
       ).suggestions,
     clock: (account) => body<Clock>(`/accounts/${account}/clock`),

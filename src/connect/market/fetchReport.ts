@@ -24,6 +24,7 @@ export interface FetchedReport {
 const FIRST_POLL_MS = 40;
 const LAST_POLL_MS = 1500;
 const READY_WITHIN_MS = 15 * 60_000;
+const IDLE_MS = 30_000;
 
 /** Asks for a report, waits until it is made, and opens its file. @throws MowingError as every call to a market */
 export async function fetchReport(
@@ -34,8 +35,10 @@ export async function fetchReport(
   const path = `/accounts/${account}/reports`;
   const { id } = await body<MarketReport>(path, json({ ...order, format: 'csv' }));
   const report = await whenReady(() => body<MarketReport>(`${path}/${id}`));
-  const answer = await ask(`${path}/${id}/file`, {}, { withinMs: READY_WITHIN_MS });
-  return { report, csv: unpacked(answer) };
+  const idle = idleLimit();
+  const answer = await ask(`${path}/${id}/file`, {}, { signal: idle.signal });
+  idle.rest(); // its reader may be busy with the one before
+  return { report, csv: unpacked(answer, idle) };
 }
 
 async function whenReady(look: () => Promise<MarketReport>): Promise<MarketReport> {
@@ -53,13 +56,33 @@ async function whenReady(look: () => Promise<MarketReport>): Promise<MarketRepor
   );
 }
 
-async function* unpacked(answer: Response): AsyncGenerator<Uint8Array> {
+/** Ends a download of which nothing more comes; while its reader is at work, nothing is counted. */
+function idleLimit() {
+  const ended = new AbortController();
+  let timer: NodeJS.Timeout | undefined;
+  const rest = () => clearTimeout(timer);
+  const wait = () => {
+    rest();
+    timer = setTimeout(() => ended.abort(new DOMException('no more of it came', 'TimeoutError')), IDLE_MS);
+  };
+  wait();
+  return { signal: ended.signal, wait, rest };
+}
+
+async function* unpacked(answer: Response, idle: ReturnType<typeof idleLimit>): AsyncGenerator<Uint8Array> {
   const file = Readable.fromWeb(answer.body as never);
   const text = file.pipe(createGunzip());
   file.on('error', (error) => text.destroy(error));
+  idle.wait();
   try {
-    for await (const part of text) yield part as Uint8Array;
+    for await (const part of text) {
+      idle.rest();
+      yield part as Uint8Array;
+      idle.wait();
+    }
+    idle.rest();
   } catch {
+    idle.rest();
     throw new MowingError(
       'market-down',
       'The market’s report was cut off on its way. Nothing of it was kept; it is asked for again.',

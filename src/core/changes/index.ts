@@ -29,6 +29,7 @@ export {
 } from './change';
 export type { ChangeState } from './change';
 export { CHANGE_PURPOSES } from './purposes';
+export { partWaiting } from './waits';
 export type { ChangePurpose } from './purposes';
 export { isRunning, standingOf } from './standing';
 export type { AdGroupNow, CampaignNow, Entities, NegativeNow, Standing, TargetNow } from './standing';

@@ -1,5 +1,6 @@
 import type { ImportKind } from '../../contract/reportFields';
 import type { Query } from '../connection';
+import { isGone } from './programs';
 
 export type ImportState = 'reading' | 'writing' | 'needs-mapping' | 'done' | 'refused';
 
@@ -48,10 +49,11 @@ const columns = (sql: Query, isSingle: boolean) => sql`
 export async function insertImport(
   sql: Query,
   start: { accountId: number; kind: ImportKind; fileName: string | null; bytesTotal: number | null },
+  program: number,
 ): Promise<number> {
   const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.import (account_id, kind, file_name, state, bytes_total)
-    values (${start.accountId}, ${start.kind}, ${start.fileName}, 'reading', ${start.bytesTotal})
+    insert into mowing.import (account_id, kind, file_name, state, bytes_total, program_no)
+    values (${start.accountId}, ${start.kind}, ${start.fileName}, 'reading', ${start.bytesTotal}, ${program})
     returning import_id as id`;
   return id;
 }
@@ -99,15 +101,16 @@ export async function finishImport(sql: Query, importId: number, end: ImportEnd)
 }
 
 /**
- * Imports that an ended process left unfinished are told as refused: their transaction is gone. One that reads tells
- * of itself every second; one that writes is silent for as long as the database takes.
+ * Imports that an ended program left unfinished are told as refused: their transaction is gone. So is one of which nobody has told
+ * for long although its program lives: one that reads tells of itself every second, one that writes is silent for as long as the database takes.
  */
 export async function refuseAbandonedImports(sql: Query): Promise<number> {
   const rows = await sql`
     update mowing.import set state = 'refused', finished_at = now(),
       message = 'The import was cut off when Mowing stopped. Nothing of it was kept. Import the file again.'
-    where (state = 'reading' and touched_at < now() - interval '1 minute')
-       or (state = 'writing' and touched_at < now() - interval '30 minutes')`;
+    where finished_at is null and (${isGone(sql, 'program_no')}
+       or (state = 'reading' and touched_at < now() - interval '1 minute')
+       or (state = 'writing' and touched_at < now() - interval '30 minutes'))`;
   return rows.count;
 }
 

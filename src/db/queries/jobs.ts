@@ -1,4 +1,5 @@
 import type { Query } from '../connection';
+import { isGone } from './programs';
 
 export type JobState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
@@ -45,22 +46,29 @@ export async function insertJob(
 /**
  * Takes the next job that is due, for an owner that nobody else is. One whose process gives no sign of life is taken over. An account's
  * jobs run one after another; several accounts' beside one another.
+ * One that is taken over has used up a try.
+ * @param program its number: when that ends, the job is taken over at once
  * @param kinds those that this program knows
  */
 export async function takeJob(
   sql: Query,
   owner: string,
+  program: number,
   kinds: readonly string[],
 ): Promise<JobRow | undefined> {
-  const alive = sql`interval '1 second' * ${DEAD_AFTER_S}`;
+  const isDead = (
+    job: string,
+  ) => sql`(${sql(`${job}.touched_at`)} < now() - interval '1 second' * ${DEAD_AFTER_S}
+    or ${isGone(sql, `${job}.program_no`)})`;
   const rows = await sql<JobRow[]>`
-    update mowing.job set state = 'running', owner = ${owner}, started_at = coalesce(started_at, now()), touched_at = now()
+    update mowing.job set state = 'running', owner = ${owner}, program_no = ${program}, started_at = coalesce(started_at, now()),
+      touched_at = now(), tries = case state when 'running' then tries + 1 else tries end
     where job_id = (
       select j.job_id from mowing.job j
       where j.kind = any(${kinds})
-        and ((j.state = 'waiting' and j.next_try_at <= now()) or (j.state = 'running' and j.touched_at < now() - ${alive}))
+        and ((j.state = 'waiting' and j.next_try_at <= now()) or (j.state = 'running' and ${isDead('j')}))
         and not exists (select from mowing.job o where o.account_id = j.account_id and o.job_id <> j.job_id
-                        and o.state = 'running' and o.touched_at >= now() - ${alive})
+                        and o.state = 'running' and not ${isDead('o')})
         and not exists (select from mowing.job o where o.account_id = j.account_id and o.job_id < j.job_id
                         and o.state = 'waiting' and o.next_try_at <= now())
       order by j.next_try_at, j.job_id limit 1 for update skip locked
@@ -142,19 +150,28 @@ export async function listJobs(sql: Query, accountId: number, most = 10): Promis
     select ${columns(sql)} from mowing.job where account_id = ${accountId} order by job_id desc limit ${most}`;
 }
 
+/** A daily job that failed is asked for again so long after. */
+export const RENEWED_AFTER_S = 3600;
+
 /**
- * Connected accounts that are due for a job of a kind that runs daily at an hour of theirs: none of it waits, runs, or ended since that hour
- * last struck in the account's time zone.
+ * Connected accounts that are due for a job of a kind that runs daily at an hour of theirs: none of it waits or runs, and since that hour
+ * last struck in the account's time zone none was done (or cancelled: somebody did not want it). A job that failed does not count
+ * as done, nor do the days that came in on its way; it comes again after a while.
  */
 export async function accountsDue(sql: Query, kind: string, hour: number): Promise<number[]> {
   const rows = await sql<{ id: number }[]>`
     select a.account_id as id from mowing.account a,
       lateral (select date_trunc('day', now() at time zone a.time_zone) + make_interval(hours => ${hour}) as today) h,
       lateral (select (case when h.today <= now() at time zone a.time_zone then h.today else h.today - interval '1 day' end)
-        at time zone a.time_zone as struck) d
+        at time zone a.time_zone as struck) d,
+      lateral (select bool_or(j.state in ('waiting', 'running')) as is_on,
+          bool_or(j.state in ('done', 'cancelled') and coalesce(j.finished_at, j.asked_at) >= d.struck) as is_over,
+          max(j.finished_at) filter (where j.state = 'failed' and j.finished_at >= d.struck) as failed_at
+        from mowing.job j where j.account_id = a.account_id and j.kind = ${kind}) j
     where a.market_id is not null and a.market_day is not null
-      and not exists (select from mowing.job j where j.account_id = a.account_id and j.kind = ${kind}
-                      and (j.state in ('waiting', 'running') or coalesce(j.finished_at, j.asked_at) >= d.struck))
-      and not exists (select from mowing.sync_day s where s.account_id = a.account_id and s.synced_at >= d.struck)`;
+      and not coalesce(j.is_on, false) and not coalesce(j.is_over, false)
+      and case when j.failed_at is null
+        then not exists (select from mowing.sync_day s where s.account_id = a.account_id and s.synced_at >= d.struck)
+        else j.failed_at < now() - make_interval(secs => ${RENEWED_AFTER_S}) end`;
   return rows.map(({ id }) => id);
 }

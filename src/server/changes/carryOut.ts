@@ -9,6 +9,7 @@ import {
   insertBale,
   listAwaitingBales,
   listUnanswered,
+  lockStaged,
 } from '../../db/queries/bales';
 import { answerChange } from '../../db/queries/changes';
 import { dropDrafts } from '../../db/queries/drafts';
@@ -33,9 +34,14 @@ export async function carryOut(
   if (day > today)
     throw new MowingError('bad-request', `The day ${day} has not come yet (today is ${today}).`);
   const baleId = await recorded(caller, accountId, async (tx, note) => {
-    const id = await insertBale(tx, accountId, ids, randomUUID(), day);
-    if (id === null) return null;
-    note({ what: 'carried out by hand', subject: `bale ${id}`, to: { changes: ids.length, day, borneOut } });
+    const staged = (await lockStaged(tx, accountId, ids)).map(({ id }) => id);
+    if (staged.length === 0) return null;
+    const id = await insertBale(tx, accountId, staged, randomUUID(), day);
+    note({
+      what: 'carried out by hand',
+      subject: `bale ${id}`,
+      to: { changes: staged.length, day, borneOut },
+    });
     if (borneOut === 'all') await takeRest(tx, accountId, id);
     return id;
   });

@@ -1,37 +1,23 @@
 import { randomUUID } from 'node:crypto';
-import type { MarketAnswer, MarketChange } from '../../contract/market';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { partWaiting } from '../../core/changes';
+import { formatCount } from '../../core/units';
+import type { SendResult } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
-import type { Query, Transaction } from '../../db/connection';
-import { findAccount, raiseRevision } from '../../db/queries/accounts';
-import {
-  finishBale,
-  insertBale,
-  listSendingBales,
-  listUnanswered,
-  lockBale,
-  noteTrouble,
-} from '../../db/queries/bales';
-import { dropDrafts } from '../../db/queries/drafts';
-import { answerChange } from '../../db/queries/changes';
-import { db, log } from '../context/context';
+import { findAccount } from '../../db/queries/accounts';
+import { insertBale, listSendingBales, lockStaged } from '../../db/queries/bales';
+import { db, programNo } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
-import { market } from '../market/market';
-import { refusal, takeAccepted } from './takeAccepted';
-import type { Answered } from './takeAccepted';
-import { toMarketChanges } from './toMarketChanges';
+import { deliverBale } from './deliverBale';
 
-/** A bale that cannot be delivered is tried again by itself. */
-export interface SendResult {
-  baleId: number;
-  /** Empty when every change has its answer. */
-  trouble: string;
-}
+/** Whoever sends waits no longer than so for a sign of the market; the bale goes on by itself. */
+const MOST_PATIENCE_MS = 10_000;
 
 /**
  * Sends staged changes as one bale. The bale is written down before the market is asked: whatever happens then,
- * it is delivered later with the same key, and never twice.
- * @throws MowingError 'conflict' when none of the changes is staged any more (a second click), or the account has no market
+ * it is delivered later with the same keys, and never twice. What waits for a change that is not among them stays in the tray.
+ * @throws MowingError 'conflict' when none of the changes is staged any more (a second click), all wait, or the account has no market
  */
 export async function sendBale(caller: Caller, accountId: number, changeIds: number[]): Promise<SendResult> {
   const account = await findAccount(db(), accountId);
@@ -41,142 +27,47 @@ export async function sendBale(caller: Caller, accountId: number, changeIds: num
       'conflict',
       `${account.name} is fed by files and has no market to send to. Take the change file, carry it out by hand, and say so with “Carried out”; the changes stay in the tray.`,
     );
-  const baleId = await recorded(caller, accountId, async (tx, note) => {
-    const id = await insertBale(tx, accountId, changeIds, randomUUID());
-    if (id !== null) note({ what: 'send', subject: `bale ${id}`, to: { changes: changeIds.length } });
-    return id;
+  const { baleId, waiting } = await recorded(caller, accountId, async (tx, note) => {
+    const { go, wait } = partWaiting(await lockStaged(tx, accountId, changeIds));
+    if (go.length === 0) throw new MowingError('conflict', wait.length > 0 ? ALL_WAIT : NOT_STAGED);
+    const id = await insertBale(
+      tx,
+      accountId,
+      go.map((one) => one.id),
+      randomUUID(),
+    );
+    note({ what: 'send', subject: `bale ${id}`, to: { changes: go.length } });
+    return { baleId: id, waiting: wait.length };
   });
-  if (baleId === null)
-    throw new MowingError(
-      'conflict',
-      'These changes were sent or withdrawn already. The ledger shows what became of them.',
-    );
-  return { baleId, trouble: await deliverBale(accountId, baleId) };
+  return { baleId, waiting, trouble: await patiently(accountId, baleId) };
 }
 
-/** Delivers all bales that are under way; called at the start and every few seconds. */
+const NOT_STAGED = 'These changes were sent or withdrawn already. The ledger shows what became of them.';
+const ALL_WAIT =
+  'These changes wait for others that are in the tray or have no answer yet. Send those first, or all together; nothing was sent.';
+
+/** Delivers a bale for somebody who waits. @returns why it is not answered yet; empty when it is */
+export async function patiently(accountId: number, baleId: number): Promise<string> {
+  let heardAt = Date.now();
+  const delivered = deliverBale(accountId, baleId, () => (heardAt = Date.now()));
+  delivered.catch(() => {}); // told to whoever still waits
+  const silence = async () => {
+    while (Date.now() - heardAt < MOST_PATIENCE_MS) await sleep(250, undefined, { ref: false });
+    return `The market has not answered for ${formatCount(MOST_PATIENCE_MS / 1000)} s. Nothing is lost: Mowing keeps asking, and the ledger shows each answer as it comes.`;
+  };
+  return Promise.race([delivered, silence()]);
+}
+
+/** Accounts whose bales are delivered beside one another: a market that hangs for one keeps none of the others waiting. */
+const ACCOUNTS_AT_ONCE = 4;
+
+/** Delivers all bales that are under way and that nobody delivers; called at the start and every few seconds. */
 export async function resumeBales(): Promise<void> {
-  for (const { id, accountId } of await listSendingBales(db())) await deliverBale(accountId, id);
-}
-
-/** Changes that are handed to the market at once: the answers of each lot are kept before the next, so that it is seen how far it is. */
-const LOT = 200;
-
-/**
- * Delivers one bale, lot by lot: a change that waits for another one goes only after that was accepted.
- * @returns why it could not be delivered to its end, empty when it was (or another process is at it)
- */
-export async function deliverBale(accountId: number, baleId: number): Promise<string> {
-  try {
-    for (;;) {
-      const outcome = await db().begin((tx) => deliverLot(tx, accountId, baleId));
-      if (outcome === 'not mine') return '';
-      if (outcome === 'done') break;
-    }
-    await db().begin((tx) => endBale(tx, accountId, baleId));
-    return '';
-  } catch (error) {
-    if (!(error instanceof MowingError)) log().error({ err: error, baleId }, 'delivering a bale failed');
-    const trouble =
-      error instanceof MowingError
-        ? error.message
-        : 'Mowing could not note the answer; it will ask the market again with the same key.';
-    await noteTrouble(db(), accountId, baleId, trouble);
-    return trouble;
-  }
-}
-
-async function deliverLot(
-  tx: Transaction,
-  accountId: number,
-  baleId: number,
-): Promise<'not mine' | 'more' | 'done'> {
-  const bale = await lockBale(tx, accountId, baleId);
-  if (!bale) return 'not mine';
-  const unanswered = await listUnanswered(tx, accountId, baleId);
-  const ready = unanswered
-    .filter(({ afterId, afterState }) => afterId === null || afterState === 'accepted')
-    .slice(0, LOT);
-  if (ready.length === 0) return 'done';
-  const { changes, unknown } = await toMarketChanges(tx, accountId, ready);
-  for (const { id } of unknown)
-    await answerChange(
-      tx,
-      accountId,
-      id,
-      refusal(
-        'unknown-to-market',
-        'The market does not know the campaign, ad group or target: it came from a file. Nothing was sent for this change.',
-      ),
-    );
-  if (changes.length === 0) return 'more';
-  const account = (await findAccount(tx, accountId))!;
-  // A lot that is asked again after a failure begins with the same change, and so has the same key.
-  const answers = await ask(account.marketId!, `${bale.key}-${ready[0].id}`, changes);
-  const byRef = new Map(ready.map((one) => [String(one.id), one]));
-  let taken = 0;
-  for (const answer of answers) {
-    const one = byRef.get(answer.ref);
-    if (!one) continue;
-    await takeAnswer(tx, accountId, one, answer);
-    taken += 1;
-  }
-  // Without an answer to any of them the next lot would be the same one.
-  return taken > 0 ? 'more' : 'done';
-}
-
-/** A batch that the market refuses as a whole is refused change by change: asking again would not help. */
-async function ask(account: string, key: string, changes: MarketChange[]): Promise<MarketAnswer[]> {
-  try {
-    return await market().sendChanges(account, key, changes);
-  } catch (error) {
-    if (!(error instanceof MowingError) || error.code !== 'market-refused') throw error;
-    return changes.map(({ ref }) => ({
-      ref,
-      accepted: false,
-      code: 'batch-refused',
-      sentence: error.message,
-      id: null,
-    }));
-  }
-}
-
-async function takeAnswer(tx: Transaction, accountId: number, one: Answered, answer: MarketAnswer) {
-  const { id, accepted } = answer;
-  if (!accepted || id === null)
-    return answerChange(
-      tx,
-      accountId,
-      one.id,
-      refusal(answer.code ?? 'refused', answer.sentence ?? 'The market gave no reason.'),
-    );
-  const made = await tx
-    .savepoint((inner) => takeAccepted(inner, accountId, one, id))
-    .catch((error: unknown) => {
-      // The market has carried it out: that stands, whatever our copy makes of it. Asked again it would be answered alike, for ever.
-      log().error(
-        { err: error, change: one.id },
-        'an accepted change could not be copied; the next sync brings it',
-      );
-      return { targetId: null, negativeId: null };
-    });
-  await answerChange(tx, accountId, one.id, { accepted: true, code: null, sentence: null, ...made });
-}
-
-async function endBale(tx: Query, accountId: number, baleId: number) {
-  if (!(await lockBale(tx, accountId, baleId))) return;
-  // What still waits, waits for a change that was refused.
-  for (const { id } of await listUnanswered(tx, accountId, baleId))
-    await answerChange(
-      tx,
-      accountId,
-      id,
-      refusal(
-        'first-refused',
-        'Not sent: the change that has to come first was refused, and without it this one would have no place.',
-      ),
-    );
-  await finishBale(tx, accountId, baleId);
-  await raiseRevision(tx, accountId);
-  await dropDrafts(tx, accountId);
+  const bales = await listSendingBales(db(), await programNo());
+  const accounts = [...new Set(bales.map(({ accountId }) => accountId))];
+  const lane = async () => {
+    for (let account = accounts.shift(); account !== undefined; account = accounts.shift())
+      for (const bale of bales) if (bale.accountId === account) await deliverBale(account, bale.id);
+  };
+  await Promise.all(Array.from({ length: ACCOUNTS_AT_ONCE }, lane));
 }

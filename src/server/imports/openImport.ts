@@ -2,7 +2,7 @@ import { raiseRevision } from '../../db/queries/accounts';
 import { finishImport, insertImport, insertRefused } from '../../db/queries/imports';
 import type { ImportEnd } from '../../db/queries/imports';
 import type { ImportKind } from '../../contract/reportFields';
-import { db } from '../context/context';
+import { db, programNo } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 
@@ -13,8 +13,10 @@ export async function openImport(
   kind: ImportKind,
   file: { name: string | null; bytes: number | null },
 ): Promise<number> {
+  const program = await programNo();
   return recorded(caller, accountId, async (tx, note) => {
-    const id = await insertImport(tx, { accountId, kind, fileName: file.name, bytesTotal: file.bytes });
+    const start = { accountId, kind, fileName: file.name, bytesTotal: file.bytes };
+    const id = await insertImport(tx, start, program);
     note({ what: 'import', subject: `import ${id}`, to: { kind, ...file } });
     return id;
   });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { MowingError } from '../../contract/mowingError';
 import {
+  RENEWED_AFTER_S,
   accountsDue,
   endJob,
   insertJob,
@@ -10,7 +11,7 @@ import {
   touchJob,
 } from '../../db/queries/jobs';
 import type { JobRow } from '../../db/queries/jobs';
-import { db, log } from '../context/context';
+import { db, log, programNo } from '../context/context';
 import { MOWING, recorded } from '../trail';
 import { JOB_KINDS } from './kinds';
 import { JobStopped } from './kind';
@@ -32,7 +33,7 @@ export async function runDueJobs(kinds: readonly JobKind[] = JOB_KINDS): Promise
   const lane = async () => {
     for (;;) {
       const owner = randomUUID();
-      const job = await takeJob(db(), owner, names);
+      const job = await takeJob(db(), owner, await programNo(), names);
       if (job === undefined) return;
       await run(
         job,
@@ -74,6 +75,11 @@ async function run(job: JobRow, owner: string, kind: JobKind): Promise<void> {
   }, HEARTBEAT_MS);
   try {
     await touch();
+    if (job.tries >= kind.tries)
+      throw new MowingError(
+        'internal',
+        `It was cut off ${job.tries} times, each time with the program that ran it.`,
+      );
     const message = await kind.run({
       accountId: job.accountId,
       input: job.input,
@@ -101,5 +107,15 @@ async function fail(job: JobRow, owner: string, kind: JobKind, error: unknown): 
   const isWorthAnother = known && (error.code === 'market-down' || error.code === 'market-refused');
   if (isWorthAnother && job.tries + 1 < kind.tries)
     await retryJob(db(), job.jobId, owner, kind.firstPauseS * 2 ** job.tries, told);
-  else await endJob(db(), job.jobId, owner, 'failed', told);
+  else await endJob(db(), job.jobId, owner, 'failed', givenUp(job, kind, told));
+}
+
+/** What is said of a job that is not tried again by itself. */
+function givenUp({ tries }: JobRow, { dailyAt }: JobKind, why: string): string {
+  const after = tries > 0 ? `Given up after ${tries + 1} tries. ` : '';
+  const next =
+    dailyAt === null
+      ? 'What was done until then stays; ask for it again to go on from there.'
+      : `It is asked for again by itself ${RENEWED_AFTER_S / 60} minutes after this, or at once when you ask.`;
+  return `${after}${why} ${next}`;
 }

@@ -17,6 +17,7 @@ import type {
   ChangeInfo,
   FileDifferences,
   NewChange,
+  SendResult,
   Settling,
   UndoAnswer,
 } from '../../contract/changes';
@@ -139,8 +140,7 @@ export const api = {
     ask<BaleEffects>(`/api/effects?${query({ account, bale })}`),
   purposeEffects: (account: number) => ask<PurposeEffects>(`/api/effects?${query({ account })}`),
   bales: (account: number) => ask<BaleInfo[]>(`/api/bales?${query({ account })}`),
-  sendBale: (account: number, ids: number[]) =>
-    ask<{ baleId: number; trouble: string }>('/api/bales', send('POST', { account, ids })),
+  sendBale: (account: number, ids: number[]) => ask<SendResult>('/api/bales', send('POST', { account, ids })),
   carryOut: (request: CarriedOutRequest) =>
     ask<{ baleId: number }>('/api/bales/carried-out', send('POST', request)),
   settleBale: (account: number, id: number, as: Settling) =>

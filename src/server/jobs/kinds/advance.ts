@@ -36,15 +36,28 @@ export const advance: JobKind<Input> = {
   },
 };
 
+/** Days that do not move on for so long are given up, to be tried again. */
+const STILL_AFTER_MS = 5 * 60_000;
+
 async function pass(marketId: string, until: string, tell: JobAt<Input>['tell']) {
+  // A trouble that the market told of before this try asked is over: days are asked for anew.
+  let hasAsked = false;
+  let movedAt = Date.now();
+  let lastDay = '';
   for (;;) {
     const { today, passing } = await market().clock(marketId);
     const left = dayNumber(until) - dayNumber(today);
     if (left <= 0 && !(passing && passing.done < passing.of)) return;
+    if (today !== lastDay) [lastDay, movedAt] = [today, Date.now()];
+    else if (Date.now() - movedAt > STILL_AFTER_MS)
+      throw new MowingError('market-down', `The market stands still at its ${formatFullDay(today)}.`);
     const isUnderWay = passing !== null && passing.trouble === '' && passing.done < passing.of;
-    if (passing && passing.trouble !== '' && passing.done < passing.of)
+    if (hasAsked && passing && passing.trouble !== '' && passing.done < passing.of)
       throw new MowingError('market-refused', `The market could not let the days pass: ${passing.trouble}`);
-    if (!isUnderWay) await market().advance(marketId, left);
+    if (!isUnderWay) {
+      await market().advance(marketId, left);
+      hasAsked = true;
+    }
     const of = passing?.of ?? left;
     await tell({
       doing: `letting days pass: ${formatFullDay(today)}`,

@@ -35,7 +35,11 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   }, [isOpen]);
 
   const send = async () => {
-    const { baleId, trouble } = await tray.send.mutateAsync();
+    const { baleId, waiting, trouble } = await tray.send.mutateAsync();
+    if (waiting > 0)
+      tell(
+        `${changeCount(waiting)} stayed in the tray: ${waiting === 1 ? 'it waits' : 'they wait'} for changes that have not been accepted yet.`,
+      );
     if (trouble !== '') tell(trouble, { kind: 'warning' });
     else {
       onOpen(false);

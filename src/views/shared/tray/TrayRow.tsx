@@ -21,16 +21,22 @@ export function TrayRow({ one, tray, limits, currency }: TrayRowProps) {
   const findings = checkChange(one.change, limits);
   const subject = one.subject ? ` “${one.subject}”` : '';
   const value = setValueOf(one.change);
+  const first = [...tray.changes, ...tray.sending].find(({ id }) => id === one.afterId);
+  const isHeldUp = first?.state === 'sending';
+  const waitsFor = first
+    ? `Waits for “${describeChange(first.change)}”, which ${isHeldUp ? 'was sent and has no answer yet' : 'has to be accepted first'}.`
+    : 'Sent once the change it belongs to was accepted.';
   return (
     <TableRow>
       <TableCell>
         {one.afterId !== null && (
-          <span className="faint" title="Sent once the change above it was accepted">
+          <span className="faint" title={waitsFor}>
             ↳{' '}
           </span>
         )}
         {describeChange(one.change)}
         {subject}
+        {isHeldUp && <div className="faint">{waitsFor}</div>}
         {findings.map(({ code, sentence }) => (
           <div key={code} className="over">
             ▲ {sentence} The market will refuse it.

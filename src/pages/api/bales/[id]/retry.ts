@@ -1,6 +1,6 @@
 import { accountQuery, idPath } from '../../../../contract/schemas';
 import { needAccount } from '../../../../server/accounts/accounts';
-import { deliverBale } from '../../../../server/changes/sendBale';
+import { patiently } from '../../../../server/changes/sendBale';
 import { endpoint } from '../../../../server/http/endpoint';
 
 export const POST = endpoint({
@@ -9,6 +9,6 @@ export const POST = endpoint({
   query: accountQuery,
   run: async ({ path: { id }, query: { account } }) => {
     await needAccount(account);
-    return { baleId: id, trouble: await deliverBale(account, id) };
+    return { baleId: id, trouble: await patiently(account, id) };
   },
 });
