@@ -1,6 +1,10 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { createHash } from 'node:crypto';
+import { THEME_SCRIPT } from './src/layouts/themeScript.ts';
+
+const hashOf = (script) => `sha256-${createHash('sha256').update(script).digest('base64')}`;
 
 export default defineConfig({
   output: 'server',
@@ -13,6 +17,8 @@ export default defineConfig({
   // The guide's pictures are served as they are.
   image: { service: { entrypoint: './src/layouts/plainImages.ts' } },
   devToolbar: { enabled: false },
+  // Hashes of the scripts that this build writes into pages; the middleware takes the policy for scripts from here.
+  experimental: { csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT)] } } },
   vite: {
     worker: { format: 'es' },
     build: { assetsInlineLimit: 0 },

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import path from 'node:path';
 import { isPortFree, keepPort } from './parts/files.mjs';
 import { keepRunning, waitForAnswer } from './parts/children.mjs';
+import { endCommands } from './parts/commands.mjs';
 import { readOptions } from './parts/options.mjs';
 import { prepare, runProgram } from './parts/stage.mjs';
 import { fail, say } from './parts/say.mjs';
@@ -50,6 +51,7 @@ async function main() {
     stopping = true;
     say('Stopping …');
     clearInterval(watch);
+    endCommands();
     for (const child of running.reverse()) await child.stop();
     await postgres?.stop();
     release();
@@ -59,8 +61,7 @@ async function main() {
   process.on('SIGTERM', () => void stop(0));
   process.on('SIGHUP', () => void stop(0));
   try {
-    const stage = await prepare(options);
-    postgres = stage.postgres;
+    const stage = await prepare(options, (started) => (postgres = started));
     if (stopping) return;
     const logs = path.join(options.dataDir, 'logs');
     mkdirSync(logs, { recursive: true });
@@ -71,11 +72,13 @@ async function main() {
     const marketPort = String(await keepPort(path.join(options.dataDir, 'market-port')));
     const env = { ...stage.env, MOWING_MARKET_PORT: marketPort };
     if (env.MOWING_MARKET_URL.endsWith(`:${kept}`)) env.MOWING_MARKET_URL = `http://127.0.0.1:${marketPort}`;
+    if (stopping) return;
     say('Starting the stand-in market …');
     running.push(keepRunning('market', env, path.join(logs, 'market.log')));
     await waitForAnswer(`http://127.0.0.1:${marketPort}/health`, 60, 'stand-in market');
     if (options.demo)
       await runProgram('demo', ['--size', options.size, ...(options.fresh ? ['--fresh'] : [])], env);
+    if (stopping) return;
     say('Starting the application …');
     running.push(keepRunning('app', env, path.join(logs, 'app.log')));
     await waitForAnswer(`http://127.0.0.1:${options.port}/api/health`, 60, 'application');
@@ -88,6 +91,7 @@ async function main() {
     process.stdout.write(`\nMowing is ready at http://127.0.0.1:${options.port}\n`);
     say(`Logs: ${logs}. Ctrl-C stops everything.`);
   } catch (error) {
+    if (stopping) return;
     process.stderr.write(`\nMowing could not start: ${error.message}\n`);
     await stop(1);
   }

@@ -1,31 +1,72 @@
 // Long-running child programs. They hold an IPC channel to the starter and end by themselves when it is gone,
 // so that even a killed starter leaves nothing behind that would hold a port.
 import { spawn } from 'node:child_process';
-import { openSync } from 'node:fs';
 import path from 'node:path';
 import { root } from './options.mjs';
 import { say } from './say.mjs';
+
+/** A program that ran for so long was well: the pauses before it is started again begin anew. */
+const WELL_AFTER_MS = 30_000;
+/** Logs are cut into files of this size, and so many old ones are kept. */
+const LOG_SIZE = '10M';
+const LOGS_KEPT = 4;
+const LOG_AGAIN_AFTER_MS = 5000;
+
+/**
+ * What a program says, kept in files that are bounded. A disk that is full costs lines of the log, and ends nothing.
+ * @returns {(part: Buffer) => void}
+ */
+function openLog(file) {
+  let stream;
+  let openAfter = 0;
+  let opening;
+  const open = async () => {
+    const { createStream } = await import('rotating-file-stream');
+    const made = createStream(path.basename(file), {
+      path: path.dirname(file),
+      size: LOG_SIZE,
+      maxFiles: LOGS_KEPT,
+    });
+    made.on('error', () => {
+      stream = undefined;
+      openAfter = Date.now() + LOG_AGAIN_AFTER_MS;
+      made.destroy();
+    });
+    stream = made;
+  };
+  return (part) => {
+    if (stream) return void stream.write(part);
+    if (Date.now() < openAfter) return;
+    opening ??= open()
+      .catch(() => (openAfter = Date.now() + LOG_AGAIN_AFTER_MS))
+      .finally(() => (opening = undefined));
+    void opening.then(() => stream?.write(part));
+  };
+}
 
 /** Starts dist/programs/NAME.mjs, logs to `logFile`, and starts it again when it dies before `stop`. */
 export function keepRunning(name, env, logFile) {
   let stopping = false;
   let child;
   let restarts = 0;
+  const log = openLog(logFile);
   const start = () => {
-    const log = openSync(logFile, 'a');
+    const startedAt = Date.now();
     child = spawn(
       process.execPath,
       ['--enable-source-maps', path.join(root, 'dist/programs', `${name}.mjs`)],
       {
         cwd: root,
         env: { ...process.env, ...env },
-        stdio: ['ignore', log, log, 'ipc'],
+        stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
         detached: true, // Ctrl-C reaches the starter alone, which then stops its children in order
       },
     );
+    child.stdout.on('data', log);
+    child.stderr.on('data', log);
     child.once('exit', (code, signal) => {
       if (stopping) return;
-      restarts += 1;
+      restarts = Date.now() - startedAt > WELL_AFTER_MS ? 1 : restarts + 1;
       say(`The ${name} ended (${signal ?? `code ${code}`}); starting it again. Its log: ${logFile}`);
       setTimeout(() => !stopping && start(), Math.min(10_000, 500 * 2 ** Math.min(restarts, 5)));
     });

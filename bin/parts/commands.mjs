@@ -1,6 +1,14 @@
 import { spawn } from 'node:child_process';
 import { root } from './options.mjs';
 
+/** Programs that are being run to their end: a starter that is stopped early ends them. */
+const underWay = new Set();
+
+/** Ends whatever is being run. */
+export function endCommands() {
+  for (const child of underWay) child.kill('SIGTERM');
+}
+
 /**
  * Runs a program to its end and returns its exit code and output.
  * `output` is 'keep' (returned), 'show' (let through to the terminal) or 'drop' (for programs whose
@@ -16,6 +24,8 @@ export function run(command, args, { output: how = 'keep', env, uid, gid, cwd = 
       env: { ...process.env, ...env },
       stdio: ['ignore', stream, stream],
     });
+    underWay.add(child);
+    child.once('exit', () => underWay.delete(child));
     let output = '';
     child.stdout?.on('data', (part) => (output += part));
     child.stderr?.on('data', (part) => (output += part));

@@ -29,18 +29,32 @@ async function ensureDebianPackage(name, beforeInstall) {
   await must('apt-get', ['install', '-y', '--no-install-recommends', name], { env });
 }
 
-function findPostgresFolder() {
+/** @param version the major version wanted; left out: the newest */
+function findPostgresFolder(version) {
   const base = '/usr/lib/postgresql';
   if (!existsSync(base)) return undefined;
   const versions = readdirSync(base).filter((name) => existsSync(path.join(base, name, 'bin', 'postgres')));
   versions.sort((a, b) => Number(b) - Number(a));
-  return versions[0] && path.join(base, versions[0], 'bin');
+  const found = version === undefined ? versions[0] : versions.find((name) => name === version);
+  return found && path.join(base, found, 'bin');
 }
 
-/** Folder of the PostgreSQL programs (initdb, pg_ctl, postgres); installs the package when there is none. */
-export async function ensurePostgres() {
-  const found = findPostgresFolder();
+/**
+ * Folder of the PostgreSQL programs (initdb, pg_ctl, postgres, pg_dump); installs the package when there is none.
+ * @param version that of a cluster which is there already: no other server reads its files
+ * @throws with what to do when that version can be had no more
+ */
+export async function ensurePostgres(version) {
+  const found = findPostgresFolder(version);
   if (found) return found;
+  if (version !== undefined) {
+    await ensureDebianPackage(`postgresql-${version}`).catch(() => {});
+    const late = findPostgresFolder(version);
+    if (late) return late;
+    throw new Error(
+      `The database was made by PostgreSQL ${version}, which is not installed here. Install postgresql-${version}; or choose a new folder with --data-dir and restore a backup into it.`,
+    );
+  }
   await ensureDebianPackage('postgresql', () => {
     // Without this Debian starts a cluster of its own, which nobody asked for.
     mkdirSync('/etc/postgresql-common', { recursive: true });

@@ -3,7 +3,9 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { must } from './commands.mjs';
 import { keep, keepPort, newSecret } from './files.mjs';
-import { ensurePackages } from './packages.mjs';
+import { ensurePackages, ensurePostgres } from './packages.mjs';
+import { backUpBeforeMigrations } from './backups.mjs';
+import { addressOf } from './databases.mjs';
 import { ensureBuild } from './build.mjs';
 import { root } from './options.mjs';
 import { startPostgres } from './postgres.mjs';
@@ -22,13 +24,33 @@ export function runProgram(name, args, env, output = 'show') {
 }
 
 /**
+ * The database of a data folder (or DATABASE_URL) alone, for what needs no build.
+ * @returns {Promise<{bin: string, url: string, adminUrl: string, letGo: () => Promise<void>}>}
+ */
+export async function openDatabase({ dataDir, databaseUrl }) {
+  mkdirSync(dataDir, { recursive: true });
+  await ensurePackages();
+  if (databaseUrl)
+    return {
+      bin: await ensurePostgres(),
+      url: databaseUrl,
+      adminUrl: addressOf(databaseUrl, 'postgres'),
+      letGo: async () => {},
+    };
+  const { bin, url, adminUrl, joined, stop } = await startPostgres(dataDir);
+  return { bin, url, adminUrl, letGo: async () => void (joined || (await stop())) };
+}
+
+/**
  * Prepares the data folder, database and build. `emptied` drops all tables first (tests).
+ * @param onPostgres told of the PostgreSQL as soon as it runs: whoever is stopped early stops it too
  * @returns the environment for all programs, and the PostgreSQL that was started (undefined with DATABASE_URL).
  */
-export async function prepare({ dataDir, port, databaseUrl, emptied = false }) {
+export async function prepare({ dataDir, port, databaseUrl, emptied = false }, onPostgres = () => {}) {
   mkdirSync(dataDir, { recursive: true });
   await ensurePackages();
   const postgres = databaseUrl ? undefined : await startPostgres(dataDir);
+  onPostgres(postgres);
   await ensureBuild();
   const marketPort = await keepPort(path.join(dataDir, 'market-port'), true);
   const env = {
@@ -44,6 +66,7 @@ export async function prepare({ dataDir, port, databaseUrl, emptied = false }) {
     MOWING_MARKET_SECRET:
       process.env.MOWING_MARKET_SECRET ?? keep(path.join(dataDir, 'market-secret'), newSecret),
   };
+  if (postgres && !emptied) await backUpBeforeMigrations(postgres.bin, env.DATABASE_URL, dataDir);
   say('Bringing the tables up to date …');
   await runProgram('migrate', emptied ? ['--emptied'] : [], env);
   return { env, postgres };

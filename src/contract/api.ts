@@ -191,3 +191,15 @@ export interface FieldSumsAnswer {
 export interface ErrorAnswer {
   error: { code: string; message: string; faults: { where: string; what: string }[] };
 }
+
+/** How the application and what it stands on are. */
+export interface Health {
+  ok: boolean;
+  version: string;
+  database: 'ok' | 'down';
+  market: 'ok' | 'down';
+  /** Room on the disk of the data folder; null: not known. */
+  freeMegabytes: number | null;
+  /** What will be in want soon, in sentences. */
+  warnings: string[];
+}

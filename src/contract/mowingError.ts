@@ -9,6 +9,8 @@ export type ErrorCode =
   | 'unreadable-file'
   | 'market-down'
   | 'market-refused'
+  | 'no-room'
+  | 'busy'
   | 'internal';
 
 const STATUS: Record<ErrorCode, number> = {
@@ -21,6 +23,8 @@ const STATUS: Record<ErrorCode, number> = {
   'unreadable-file': 422,
   'market-down': 503,
   'market-refused': 502,
+  'no-room': 507,
+  busy: 503,
   internal: 500,
 };
 

@@ -20,10 +20,10 @@ function exactNumber(text: string): number {
   return value;
 }
 
-/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old */
+/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old @param options.longestMs a statement that takes longer is ended */
 export function connect(
   url: string,
-  options: { max?: number; onclose?: () => void; stays?: boolean } = {},
+  options: { max?: number; onclose?: () => void; stays?: boolean; longestMs?: number } = {},
 ): Db {
   return postgres(url, {
     max: options.max ?? 8,
@@ -33,7 +33,11 @@ export function connect(
     ...(options.stays && { max_lifetime: 0 }),
     connect_timeout: 10,
     onnotice: () => {},
-    connection: { application_name: 'mowing', client_min_messages: 'warning' },
+    connection: {
+      application_name: 'mowing',
+      client_min_messages: 'warning',
+      ...(options.longestMs && { statement_timeout: options.longestMs }),
+    },
     types: {
       day: { to: 1082, from: [1082], serialize: (day: string) => day, parse: (day: string) => day },
       exact: { to: 20, from: [20, 1700], serialize: (value: number) => String(value), parse: exactNumber },

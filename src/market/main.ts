@@ -4,6 +4,10 @@ import path from 'node:path';
 import { marketServer } from './http/server';
 import { connectMarket } from './store/connection';
 
+// The starter may be gone before the market is open.
+let isStarterGone = process.send !== undefined && !process.connected;
+process.once('disconnect', () => (isStarterGone = true));
+
 const url = process.env.DATABASE_URL;
 const secret = process.env.MOWING_MARKET_SECRET;
 const port = Number(process.env.MOWING_MARKET_PORT ?? 4322);
@@ -23,6 +27,7 @@ async function stop() {
 }
 
 process.on('SIGTERM', stop);
-process.on('disconnect', stop); // the starter is gone
+if (isStarterGone) void stop();
+else process.on('disconnect', () => void stop());
 await server.listen({ port, host: '127.0.0.1' });
 server.log.info({ port }, 'market is open');

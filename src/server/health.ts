@@ -1,18 +1,39 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import { version } from '../../package.json';
+import type { Health } from '../contract/api';
+import { formatCount } from '../core/units';
 import { isUp } from '../db/queries/health';
 import { db } from './context/context';
+import { freeBytes, leastFree } from './machine/room';
 import { market } from './market/market';
 
-export interface Health {
-  ok: boolean;
-  version: string;
-  database: 'ok' | 'down';
-  market: 'ok' | 'down';
+/** Whoever does not answer within this is down: who asks wants to know now. */
+const ANSWER_WITHIN_MS = 3000;
+
+/** Whether the application, its database and its market answer, and what will be in want soon. Answers within a few seconds, whatever hangs. */
+export async function loadHealth(): Promise<Health> {
+  const [isDatabaseUp, isMarketUp, free] = await Promise.all([
+    soon(isUp(db()), false),
+    soon(market().isUp(), false),
+    soon(
+      freeBytes().catch(() => null),
+      null,
+    ),
+  ]);
+  const word = (isWell: boolean) => (isWell ? 'ok' : 'down');
+  const isLow = free !== null && free < leastFree();
+  return {
+    ok: isDatabaseUp && isMarketUp,
+    version,
+    database: word(isDatabaseUp),
+    market: word(isMarketUp),
+    freeMegabytes: free === null ? null : Math.round(free / 1e6),
+    warnings: isLow ? [lowDisk(free)] : [],
+  };
 }
 
-/** Whether the application, its database and its market answer. */
-export async function loadHealth(): Promise<Health> {
-  const [isDatabaseUp, isMarketUp] = await Promise.all([isUp(db()), market().isUp()]);
-  const word = (isWell: boolean) => (isWell ? 'ok' : 'down');
-  return { ok: isDatabaseUp && isMarketUp, version, database: word(isDatabaseUp), market: word(isMarketUp) };
-}
+const lowDisk = (free: number) =>
+  `The disk of the data folder has ${formatCount(Math.round(free / 1e6))} MB left. Make room: without it imports are refused, and the database stops.`;
+
+const soon = <T>(answer: Promise<T>, otherwise: T): Promise<T> =>
+  Promise.race([answer, sleep(ANSWER_WITHIN_MS, otherwise, { ref: false })]);

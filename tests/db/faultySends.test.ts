@@ -78,9 +78,13 @@ test(
       const ids = json.ids.filter((id): id is number => id !== null);
       staged.push(...ids);
       const dice = chance();
-      if (dice < 0.05) ((troubles.hung += 1), shop.wire.set('hangs'));
-      else if (dice < 0.12) ((troubles.cut += 1), shop.wire.set('cuts the answer'));
-      else if (dice < 0.32) {
+      if (dice < 0.05) {
+        troubles.hung += 1;
+        shop.wire.set('hangs');
+      } else if (dice < 0.12) {
+        troubles.cut += 1;
+        shop.wire.set('cuts the answer');
+      } else if (dice < 0.32) {
         troubles.faults += 1;
         await shop.fault(
           ...Array.from(

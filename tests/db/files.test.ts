@@ -108,7 +108,7 @@ describe('every kind of report', () => {
     const result = await take(mine, 'terms', theirs);
     expect(result).toMatchObject({ state: 'refused', kept: 0 });
     expect(result.message).toContain(
-      'The file is one of “Kites of a friend”: its campaign “Kites – exact” belongs there.',
+      'The file is one of another account: its campaign “Kites – exact” belongs there.',
     );
     // A campaign that was renamed is still this account's.
     expect(await take(mine, 'terms', FILES.terms.replaceAll('Weights', 'Glass'))).toMatchObject({

@@ -47,3 +47,16 @@ export async function* inPieces(bytes: Uint8Array | string, size = 7): AsyncGene
   const all = typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes;
   for (let at = 0; at < all.length; at += size) yield all.subarray(at, at + size);
 }
+
+/** A long report: every row a term of its own. @param own tells its campaign from those of other accounts */
+export function manyRows(rows: number, own: string): string {
+  const common = {
+    campaignId: `C-${own}`,
+    campaign: `Campaign ${own}`,
+    adGroupId: `G-${own}`,
+    targetId: `T-${own}`,
+  };
+  return aReport({
+    rows: Array.from({ length: rows }, (_, at) => aReportRow({ ...common, term: `term ${at}` })),
+  });
+}

@@ -203,7 +203,7 @@ class Rows {
     }
     const isWhole = !this.reader.isOpen;
     this.taken = null;
-    this.reader.push(this.decoder.push(data.subarray(start, end + 1)));
+    this.reader.push(this.decoder.push(data.subarray(start, end + 1), this.reader.nextLine));
     const taken = this.taken as { day: Day; numbers: RowNumbers } | null;
     if (isWhole && this.isQuick && taken !== null)
       this.known.learn(data, start, end, taken.day, taken.numbers);
@@ -231,7 +231,7 @@ class Rows {
   private pushRest() {
     const { rest } = this;
     this.rest = new Uint8Array();
-    this.reader.push(this.decoder.push(rest));
+    this.reader.push(this.decoder.push(rest, this.reader.nextLine));
   }
 
   /** Reads what is left. @throws MowingError when the file was cut off */

@@ -39,6 +39,13 @@ export class RecordReader {
     return this.rest !== '';
   }
 
+  /** The number of the line that the next text begins in. */
+  get nextLine(): number {
+    let lines = this.line;
+    for (let at = this.rest.indexOf('\n'); at >= 0; at = this.rest.indexOf('\n', at + 1)) lines += 1;
+    return lines;
+  }
+
   /** Counts a line that somebody else has read, and returns its number. */
   passLine(): number {
     this.line += 1;

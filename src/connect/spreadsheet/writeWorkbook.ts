@@ -6,9 +6,13 @@ export const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsh
 /** Letters of rows that are packed at once. */
 const LOT_LETTERS = 65_536;
 
-/** A text that a spreadsheet would run as a formula gets an apostrophe in front. */
+/**
+ * A text that a spreadsheet would run as a formula gets an apostrophe in front; so does what would begin a cell of its own where the
+ * spreadsheet parts cells by another mark than the file does.
+ */
 export function neutralCell(text: string): string {
-  return /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+  const behindMarks = text.replace(/([;,|\t\r\n]["']*)(?=[=+\-@])/g, "$1'");
+  return /^[=+\-@\t\r]/.test(text) ? `'${behindMarks}` : behindMarks;
 }
 
 /** Writes rows as a workbook of one sheet, streamed: numbers as numbers, everything else as text. */

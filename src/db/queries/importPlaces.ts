@@ -48,11 +48,10 @@ export async function resolvePlaces(
  * without campaigns of its own takes any.
  */
 async function refuseForeign(tx: Query, accountId: number): Promise<void> {
-  const [foreign] = await tx<{ account: string; campaign: string }[]>`
-    select a.name as account, c.name as campaign
+  const [foreign] = await tx<{ campaign: string }[]>`
+    select c.name as campaign
     from place p
     join mowing.campaign c on c.market_id = p.campaign_mid and c.name = p.campaign and c.account_id <> ${accountId}
-    join mowing.account a on a.account_id = c.account_id
     where exists (select from mowing.campaign own where own.account_id = ${accountId} and own.market_id is not null)
       and not exists (select from mowing.campaign own
                       where own.account_id = ${accountId} and own.market_id = p.campaign_mid and own.name = p.campaign)
@@ -60,7 +59,7 @@ async function refuseForeign(tx: Query, accountId: number): Promise<void> {
   if (foreign)
     throw new MowingError(
       'unreadable-file',
-      `The file is one of “${foreign.account}”: its campaign “${foreign.campaign}” belongs there. Nothing was taken in. Choose that account first.`,
+      `The file is one of another account: its campaign “${foreign.campaign}” belongs there. Nothing was taken in. Choose the account that it comes from first.`,
     );
 }
 

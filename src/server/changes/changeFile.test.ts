@@ -56,6 +56,14 @@ describe('the change file', () => {
     });
   });
 
+  test.each([
+    ['tea;=1+1', "tea;'=1+1"],
+    ['tea,"@sum', `tea,"'@sum`],
+    ['tea, -20 %', 'tea, -20 %'],
+  ])('keeps one that parts cells elsewhere from running "%s"', (text, written) => {
+    expect(neutralCell(text)).toBe(written);
+  });
+
   test.each(['=1+1', '+49', '-x', '@sum', '\tx'])('keeps a spreadsheet from running "%s"', async (text) => {
     expect(neutralCell(text)).toBe(`'${text}`);
     const harmful = aChangeInfo({

@@ -1,6 +1,7 @@
 import pino from 'pino';
 import { connect, databaseUrl } from '../../db/connection';
 import type { Db } from '../../db/connection';
+import { asReading, readingSql } from './reading';
 import { showThatAlive } from './alive';
 import type { Alive } from './alive';
 
@@ -8,8 +9,14 @@ import type { Alive } from './alive';
 // both must use, and end, the same pool.
 const KEY = Symbol.for('mowing.context');
 
+/** Readings that are worked on at once, each with a connection for certain. */
+export const READING_AT_ONCE = 6;
+const LONGEST_READING_MS = 120_000;
+
 interface Context {
   sql: Db;
+  /** Connections of their own for requests that only read: they keep no sending, import or job waiting. */
+  reads: Db;
   log: pino.Logger;
   /** Made when it is first asked for: a program that only reads needs none. */
   alive?: Alive;
@@ -18,6 +25,7 @@ interface Context {
 function make(): Context {
   return {
     sql: connect(databaseUrl()),
+    reads: connect(databaseUrl(), { max: READING_AT_ONCE, longestMs: LONGEST_READING_MS }),
     log: pino({ level: process.env.MOWING_LOG ?? 'info', base: { part: 'app' } }),
   };
 }
@@ -27,8 +35,12 @@ function context(): Context {
   return (keeper[KEY] ??= make());
 }
 
-/** The application's connection pool. */
-export const db = (): Db => context().sql;
+/** The application's connection pool; that of the reading under way, where there is one. */
+export const db = (): Db => readingSql() ?? context().sql;
+
+/** Works for a request that only reads; what the database does for it ends when its client has left. */
+export const reading = <T>(signal: AbortSignal, work: () => Promise<T>): Promise<T> =>
+  asReading(context().reads, signal, work);
 
 /** The application's log: one JSON object a line. */
 export const log = (): pino.Logger => context().log;
@@ -51,5 +63,6 @@ export async function programNo(): Promise<number> {
 /** Ends the pool once its queries are done, at most 5 seconds later. */
 export async function closeContext(): Promise<void> {
   await context().alive?.end();
+  await context().reads.end({ timeout: 5 });
   await context().sql.end({ timeout: 5 });
 }

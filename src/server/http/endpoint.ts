@@ -2,10 +2,13 @@ import type { APIContext, APIRoute } from 'astro';
 import type { ObjectSchema } from 'joi';
 import type { ErrorAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
-import { log } from '../context/context';
+import { log, reading, READING_AT_ONCE } from '../context/context';
 import { THIS_MACHINE } from '../trail';
 import type { Caller, Right } from '../trail';
+import { isDiskFull } from '../machine/room';
+import { drainBody } from './bodyOf';
 import { readBody, readValues } from './read';
+import { Turns } from './turns';
 
 /** What an endpoint's work is given: everything is checked by then. */
 interface Asked<Q, B, P> {
@@ -23,6 +26,8 @@ interface EndpointSpec<Q, B, P> {
   /** Of JSON. Report files are read from the request as they come. */
   body?: ObjectSchema<B>;
   path?: ObjectSchema<P>;
+  /** Reads next to nothing: it waits for no turn, and answers while others are busy. */
+  isLight?: boolean;
   /** Of the answer, when all is well. */
   status?: number;
   run: (asked: Asked<Q, B, P>) => unknown;
@@ -38,11 +43,17 @@ export type Endpoint = APIRoute & { may: Right };
 export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: EndpointSpec<Q, B, P>): Endpoint {
   const { may, status, run } = spec;
   const route: APIRoute = async (context) => {
+    const answer = await answered(context);
+    // The sender of a body hears an answer only behind its own end.
+    if (!(await drainBody(context.request))) answer.headers.set('connection', 'close');
+    return answer;
+  };
+  const answered = async (context: APIContext): Promise<Response> => {
     try {
       const caller = callerOf(context);
       if (!caller.rights.includes(may))
         throw new MowingError('forbidden', `${caller.name} may not do this. Ask for the right to ${may}.`);
-      const value = await run({
+      const asked = {
         caller,
         request: context.request,
         path: spec.path ? readValues(context.params, spec.path, 'path') : (undefined as P),
@@ -50,7 +61,9 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
           ? readValues(Object.fromEntries(context.url.searchParams), spec.query, 'query')
           : (undefined as Q),
         body: spec.body ? await readBody(context.request, spec.body) : (undefined as B),
-      });
+      };
+      const value =
+        may === 'see' && !spec.isLight ? await inTurn(context.request, () => run(asked)) : await run(asked);
       return value instanceof Response ? value : Response.json(value, { status });
     } catch (error) {
       return errorResponse(error, context.url.pathname);
@@ -58,6 +71,23 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
   };
   return Object.assign(route, { may });
 }
+
+/** Many look at once: a few are answered at once, some wait, and the rest is told to come back. */
+const turns = new Turns({ atOnce: READING_AT_ONCE, waiting: 200, patienceMs: 15_000 });
+
+function inTurn(request: Request, work: () => unknown): Promise<unknown> {
+  const { signal } = request;
+  const once = () => turns.take(signal, () => reading(signal, async () => work()));
+  // The cancel of another's query may come late and meet this one: it is asked again.
+  return once().catch((error: unknown) => {
+    if (isCancelled(error) && !signal.aborted && request.method === 'GET') return once();
+    throw error;
+  });
+}
+
+/** By the database, or because the client has left. */
+const isCancelled = (error: unknown) =>
+  (error as { code?: unknown }).code === '57014' || (error as { name?: string }).name === 'AbortError';
 
 /** Whoever reaches the application is this machine, for as long as nobody signs in. */
 const callerOf = (_: APIContext): Caller => THIS_MACHINE;
@@ -70,11 +100,22 @@ export const jsonText = (text: string): Response =>
 export function errorResponse(error: unknown, path: string): Response {
   const known = error instanceof MowingError ? error : internal(error, path);
   const body: ErrorAnswer = { error: { code: known.code, message: known.message, faults: known.faults } };
-  return Response.json(body, { status: known.status });
+  const headers = known.code === 'busy' ? { 'retry-after': '2' } : undefined;
+  return Response.json(body, { status: known.status, headers });
 }
 
 function internal(error: unknown, path: string): MowingError {
-  log().error({ err: error, path }, 'request failed');
+  if (!isCancelled(error)) log().error({ err: error, path }, 'request failed');
+  if (isCancelled(error))
+    return new MowingError(
+      'busy',
+      'That took the database too long and was ended. Nothing was changed. Ask for fewer days or rows, or try again.',
+    );
+  if (isDiskFull(error))
+    return new MowingError(
+      'no-room',
+      'The disk is full. Nothing was changed. Make room on the disk of the data folder, and try again.',
+    );
   if (isDatabaseDown(error))
     return new MowingError(
       'internal',

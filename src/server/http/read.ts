@@ -1,5 +1,6 @@
 import type { ObjectSchema } from 'joi';
 import { MowingError } from '../../contract/mowingError';
+import { bodyOf } from './bodyOf';
 
 /** Largest JSON request taken, in bytes. Report files are not JSON and have no such limit. */
 const MOST_JSON_BYTES = 20_000_000;
@@ -20,7 +21,7 @@ async function readText(request: Request): Promise<string> {
   const decoder = new TextDecoder();
   let bytes = 0;
   let text = '';
-  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+  for await (const part of bodyOf(request)) {
     bytes += part.length;
     if (bytes > MOST_JSON_BYTES)
       throw new MowingError('too-large', `The request is larger than ${MOST_JSON_BYTES / 1e6} MB.`);

@@ -15,6 +15,8 @@ export interface GivenFile {
   /** How its amounts and days in numbers are written, where it does not tell; remembered too. */
   decimals?: DecimalMark;
   dayOrder?: DayOrder;
+  /** Waits until all of it has come in: nothing is locked before. Left out: it is here. */
+  whole?: () => Promise<void>;
   /** The days that its rows sum up, where it has no days itself. */
   period?: Window;
 }

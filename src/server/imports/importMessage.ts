@@ -1,4 +1,5 @@
 import { MowingError } from '../../contract/mowingError';
+import { isDiskFull } from '../machine/room';
 import { FACTS, REPORT_KINDS } from '../../contract/facts';
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ImportKind, ReportField } from '../../contract/reportFields';
@@ -86,6 +87,8 @@ export function refusedMessage(error: unknown): string {
   if (error instanceof MowingError) return error.message;
   if (isCutOff(error))
     return 'The upload was cut off before its end. Nothing was taken in. Send the file again.';
+  if (isDiskFull(error))
+    return 'The disk is full. Nothing was taken in. Make room on the disk of the data folder, and send the file again.';
   return 'The import failed for a reason that lies with Mowing, not with the file. Nothing was taken in; the log tells more. Try again.';
 }
 

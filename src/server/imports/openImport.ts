@@ -1,8 +1,8 @@
 import { raiseRevision } from '../../db/queries/accounts';
-import { finishImport, insertImport, insertRefused } from '../../db/queries/imports';
-import type { ImportEnd } from '../../db/queries/imports';
+import { finishImport, insertImport, insertRefused, touchImport } from '../../db/queries/imports';
+import type { ImportEnd, ImportState } from '../../db/queries/imports';
 import type { ImportKind } from '../../contract/reportFields';
-import { db, programNo } from '../context/context';
+import { db, log, programNo } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 
@@ -20,6 +20,21 @@ export async function openImport(
     note({ what: 'import', subject: `import ${id}`, to: { kind, ...file } });
     return id;
   });
+}
+
+const SIGN_OF_LIFE_MS = 10_000;
+
+/** Shows that an import is in hand even while nothing of its file comes. @returns what ends it */
+export function showInHand(
+  importId: number,
+  at: () => { state: ImportState; bytesRead: number; read: number },
+): () => void {
+  const timer = setInterval(() => {
+    touchImport(db(), importId, at()).catch((error: unknown) =>
+      log().warn({ err: error }, 'no sign of life'),
+    );
+  }, SIGN_OF_LIFE_MS);
+  return () => clearInterval(timer);
 }
 
 /** Writes down what became of it; open pages learn of new figures. */

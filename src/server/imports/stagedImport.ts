@@ -44,6 +44,7 @@ export class StagedImport {
   private readonly tx: Transaction;
   private readonly accountId: number;
   private readonly spec: ReportSpec;
+  private readonly whole: () => Promise<void>;
   private readonly table: FactTable;
   private under: Promise<void> = Promise.resolve();
   private hasBegun = false;
@@ -69,10 +70,12 @@ export class StagedImport {
     lastDay: null,
   };
 
-  constructor(tx: Transaction, accountId: number, spec: ReportSpec) {
+  /** @param whole waits until the file is here as a whole; left out: it is */
+  constructor(tx: Transaction, accountId: number, spec: ReportSpec, whole = () => Promise.resolve()) {
     this.tx = tx;
     this.accountId = accountId;
     this.spec = spec;
+    this.whole = whole;
     this.table = factTable(spec.kind);
     this.result.refusedSums = spec.figures.map(() => 0);
     this.factDays = factDays(tx, accountId, spec.kind, this.table);
@@ -107,6 +110,8 @@ export class StagedImport {
   private async take(segment: Segment): Promise<void> {
     const { tx, accountId, table } = this;
     if (!this.hasBegun) {
+      // A sender that stalls must hold no lock that others wait for.
+      await this.whole();
       await beginImport(tx, accountId);
       await makeStage(tx, table);
       this.hasBegun = true;

@@ -1,5 +1,5 @@
 import type { Caller } from '../trail';
-import { closeImport, openImport } from './openImport';
+import { closeImport, openImport, showInHand } from './openImport';
 import { asText } from '../../connect/spreadsheet';
 import { MowingError } from '../../contract/mowingError';
 import type { ReportKind } from '../../contract/reportFields';
@@ -9,7 +9,7 @@ import type { Query, Transaction } from '../../db/connection';
 import type { AccountRow } from '../../db/queries/accounts';
 import { touchImport } from '../../db/queries/imports';
 import { findCoverage } from '../../db/queries/coverage';
-import type { ImportEnd } from '../../db/queries/imports';
+import type { ImportEnd, ImportState } from '../../db/queries/imports';
 import { db, log } from '../context/context';
 import { todayOf } from '../accounts/today';
 import { refusedMessage } from './importMessage';
@@ -52,6 +52,8 @@ export async function takeInReport(
   const notes = newNotes();
   const startedAt = Date.now();
   let end: ImportEnd;
+  let state: ImportState = 'reading';
+  const letGo = showInHand(importId, () => ({ state, bytesRead: notes.bytes, read: notes.rows }));
   try {
     const reading = {
       account,
@@ -59,19 +61,22 @@ export async function takeInReport(
       source: asText(source),
       hints: await hintsOf(account, kind, file),
       notes,
-      watcher: watcherOf(importId),
+      watcher: watcherOf(importId, () => (state = 'writing')),
       segmentRows,
+      whole: file.whole,
     };
     end = await readAndWrite(reading);
     await keepPointedAt(account.id, kind, file, end.headings);
   } catch (error) {
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
     end = { ...endOfReport(kind, notes, 'refused'), message: refusedMessage(error) };
+  } finally {
+    letGo();
   }
   await closeImport(account.id, importId, end, notes.refused);
-  const { state, read, kept } = end;
+  const { read, kept } = end;
   log().info(
-    { importId, account: account.id, kind, state, read, kept, ms: Date.now() - startedAt },
+    { importId, account: account.id, kind, state: end.state, read, kept, ms: Date.now() - startedAt },
     'import',
   );
   return importId;
@@ -117,7 +122,7 @@ const marketFault = (what: string) =>
     `The market’s report ${what}. Nothing of it was kept; it is asked for again.`,
   );
 
-function watcherOf(importId: number): Watcher {
+function watcherOf(importId: number, writes: () => void): Watcher {
   let toldAt = Date.now();
   return {
     onProgress: (bytesRead, read) => {
@@ -125,7 +130,10 @@ function watcherOf(importId: number): Watcher {
       toldAt = Date.now();
       touchImport(db(), importId, { state: 'reading', bytesRead, read }).catch((error) => log().warn(error));
     },
-    onWriting: (bytesRead, read) => touchImport(db(), importId, { state: 'writing', bytesRead, read }),
+    onWriting: (bytesRead, read) => {
+      writes();
+      return touchImport(db(), importId, { state: 'writing', bytesRead, read });
+    },
   };
 }
 
@@ -138,6 +146,7 @@ interface Reading {
   notes: Notes;
   watcher: Watcher;
   segmentRows: number;
+  whole?: () => Promise<void>;
 }
 
 async function readAndWrite(reading: Reading): Promise<ImportEnd> {
@@ -162,7 +171,7 @@ async function readAndWrite(reading: Reading): Promise<ImportEnd> {
 /** Reads a file into the account's tables. Null when its headings have to be matched first. */
 async function stage(
   tx: Transaction,
-  { account, spec, source, hints, notes, watcher, segmentRows }: Reading,
+  { account, spec, source, hints, notes, watcher, segmentRows, whole }: Reading,
 ): Promise<{
   report: ReportResult;
   result: ImportResult;
@@ -170,7 +179,7 @@ async function stage(
   staged: StagedImport;
 } | null> {
   const writer = new SegmentWriter(spec, segmentRows);
-  const staged = new StagedImport(tx, account.id, spec);
+  const staged = new StagedImport(tx, account.id, spec, whole);
   try {
     const report = await readReport(
       source,
@@ -188,7 +197,7 @@ async function stage(
 }
 
 function receiver(
-  { account, spec, hints, notes, watcher }: Omit<Reading, 'source' | 'segmentRows'>,
+  { account, spec, hints, notes, watcher }: Omit<Reading, 'source' | 'segmentRows' | 'whole'>,
   writer: SegmentWriter,
   staged: StagedImport,
 ): ReportReceiver {

@@ -1,6 +1,6 @@
 import type { TableResult } from './tables/tableResult';
 import type { Caller } from '../trail';
-import { closeImport, openImport } from './openImport';
+import { closeImport, openImport, showInHand } from './openImport';
 import { asText } from '../../connect/spreadsheet';
 import { readTable, TABLE_SPECS } from '../../connect/tables';
 import type { ReadTable, TableRow } from '../../connect/tables';
@@ -31,6 +31,7 @@ export async function takeInTable(
   const importId = await openImport(caller, account.id, kind, file);
   let end: ImportEnd;
   let refused: { line: number; reason: string; text: string }[] = [];
+  const letGo = showInHand(importId, () => ({ state: 'reading', bytesRead: 0, read: 0 }));
   try {
     if (file.period !== undefined)
       throw new MowingError('bad-request', 'A list has no days; import it without a period.');
@@ -48,6 +49,8 @@ export async function takeInTable(
   } catch (error) {
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
     end = { ...blank, message: refusedMessage(error) };
+  } finally {
+    letGo();
   }
   await closeImport(account.id, importId, end, refused);
   return importId;

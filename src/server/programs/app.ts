@@ -11,6 +11,7 @@ import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
 import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
+import { whenStarterIsGone } from './starter';
 
 const port = Number(process.env.MOWING_PORT ?? 4321);
 const host = process.env.MOWING_HOST ?? '127.0.0.1';
@@ -37,31 +38,43 @@ server.requestTimeout = 0; // an upload of a large report may take longer than a
 server.keepAliveTimeout = 75_000;
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
-/** What an ended process may have left: bales without an answer, imports that will never finish. */
-async function pickUp() {
-  try {
-    await refuseAbandonedImports(db());
-    await resumeBales();
-    await askForDueJobs();
-  } catch (error) {
-    log().error({ err: error }, 'picking up failed; tried again');
-  }
+/** Does something now and every so often, never twice at once: one duty that hangs keeps no other waiting. */
+function again(what: string, everyMs: number, duty: () => Promise<unknown>): NodeJS.Timeout {
+  let isAtIt = false;
+  const once = async () => {
+    if (isAtIt) return;
+    isAtIt = true;
+    try {
+      await duty();
+    } catch (error) {
+      log().error({ err: error }, `${what} failed; tried again`);
+    } finally {
+      isAtIt = false;
+    }
+  };
+  void once();
+  return setInterval(once, everyMs);
 }
-const timer = setInterval(pickUp, PICK_UP_EVERY_MS);
-void pickUp();
 
-/** Jobs are rows that any process takes: this one looks whenever it has a lane free. */
-const work = () =>
-  void runDueJobs().catch((error: unknown) =>
-    log().error({ err: error }, 'looking for jobs failed; tried again'),
-  );
-const jobTimer = setInterval(work, LOOK_FOR_JOBS_EVERY_MS);
+const duties = [
+  // What an ended program may have left: imports that will never finish, bales without an answer.
+  again('refusing abandoned imports', PICK_UP_EVERY_MS, () => refuseAbandonedImports(db())),
+  again('delivering bales', PICK_UP_EVERY_MS, resumeBales),
+  again('asking for due jobs', PICK_UP_EVERY_MS, askForDueJobs),
+];
+// Jobs are rows that any program takes: this one looks whenever it has a lane free, also while others are at work.
+duties.push(
+  setInterval(() => {
+    runDueJobs().catch((error: unknown) =>
+      log().error({ err: error }, 'looking for jobs failed; tried again'),
+    );
+  }, LOOK_FOR_JOBS_EVERY_MS),
+);
 
 async function stop() {
   // Whatever hangs (a database that is gone, a download nobody reads): a stop ends.
   setTimeout(() => process.exit(1), 2 * STOP_GRACE_MS).unref();
-  clearInterval(timer);
-  clearInterval(jobTimer);
+  for (const duty of duties) clearInterval(duty);
   server.close();
   const hard = setTimeout(() => server.closeAllConnections(), STOP_GRACE_MS);
   server.closeIdleConnections();
@@ -72,4 +85,4 @@ async function stop() {
 }
 
 process.once('SIGTERM', () => void stop());
-process.once('disconnect', () => void stop()); // the starter is gone
+whenStarterIsGone(() => void stop());

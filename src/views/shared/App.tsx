@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { THEME_KEY, theme } from '../../theme/theme';
 import { writeNumbersAs } from '../../core/units';
+import { ApiError } from './api';
 import { ErrorBoundary } from './ErrorBoundary';
 import { readerLocale } from './reader';
 
@@ -16,7 +17,7 @@ export function App({ children }: { children: ReactNode }) {
   const [client] = useState(
     () =>
       new QueryClient({
-        defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 5000 } },
+        defaultOptions: { queries: { retry: isWorthAnother, refetchOnWindowFocus: true, staleTime: 5000 } },
       }),
   );
   return (
@@ -34,3 +35,7 @@ export function App({ children }: { children: ReactNode }) {
     </ThemeProvider>
   );
 }
+
+/** One that was told to come back asks again, with growing pauses; any other trouble is asked about once more. */
+const isWorthAnother = (failures: number, error: unknown) =>
+  failures < (error instanceof ApiError && error.code === 'busy' ? 6 : 1);

@@ -7,6 +7,7 @@ import type {
   ImportAnswer,
   SummedInfo,
   NewAccount,
+  Health,
   ProductsAnswer,
   SyncInfo,
 } from '../../contract/api';
@@ -104,6 +105,7 @@ interface PinnedTerm {
 
 export const api = {
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
+  health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
   setTarget: (id: number, targetAcos: number) =>
     ask<AccountInfo>(`/api/accounts/${id}`, send('PATCH', { targetAcos })),

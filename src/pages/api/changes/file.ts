@@ -20,6 +20,8 @@ export const GET = endpoint({
 /** Reads an edited change file back: answers what it says differently, and changes nothing. */
 export const POST = endpoint({
   may: 'see',
+  // It waits for its sender first.
+  isLight: true,
   query: accountQuery,
   run: ({ query: { account }, request }) => readChangeFile(account, bodyOf(request)),
 });

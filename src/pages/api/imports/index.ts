@@ -1,8 +1,8 @@
 import { accountQuery, importQuery } from '../../../contract/schemas';
 import { needAccount } from '../../../server/accounts/accounts';
-import { bodyOf } from '../../../server/http/bodyOf';
 import { endpoint } from '../../../server/http/endpoint';
 import { importAnswer, loadImports, needImport } from '../../../server/imports/answer';
+import { withUpload } from '../../../server/http/upload';
 import { takeIn } from '../../../server/imports/takeIn';
 
 const MARKS = { point: '.', comma: ',' } as const;
@@ -27,7 +27,9 @@ export const POST = endpoint({
       decimals: decimals && MARKS[decimals],
       period,
     };
-    const importId = await takeIn(caller, account, kind, bodyOf(request), file);
+    const importId = await withUpload(request, file.bytes, ({ source, whole }) =>
+      takeIn(caller, account, kind, source, { ...file, whole }),
+    );
     return importAnswer(await needImport(account.id, importId));
   },
 });

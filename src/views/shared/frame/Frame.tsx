@@ -7,6 +7,7 @@ import type { KeyMap } from '../useKeys';
 import type { TrayState } from '../tray/useTray';
 import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
+import { MachineWarning } from './MachineWarning';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
 import { PARTS, PAGES, goTo } from './pages';
@@ -57,7 +58,7 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
     escape: () => openTray(false),
   });
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: '48px minmax(0, 1fr) auto', height: '100vh' }}>
+    <Box sx={{ display: 'grid', gridTemplateRows: '48px auto minmax(0, 1fr) auto', height: '100vh' }}>
       <TopBar
         place={place}
         accounts={accounts}
@@ -67,6 +68,7 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
         onHelp={() => openHelp(true)}
         onFind={() => openFind(true)}
       />
+      <MachineWarning />
       {children}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
       {isFindOpen && (

@@ -1,0 +1,51 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import type { Db } from '../../db/connection';
+
+/** What a request that only reads works with: queries of its own, which end when its client has left. */
+interface Reading {
+  sql: Db;
+}
+
+// Kept on the process: the pages' build and the program around it are two bundles, and must share it.
+const KEY = Symbol.for('mowing.reading');
+const keeper = globalThis as unknown as Record<symbol, AsyncLocalStorage<Reading> | undefined>;
+const current = (keeper[KEY] ??= new AsyncLocalStorage<Reading>());
+
+/** The queries of the reading under way; undefined where nothing is read for a request. */
+export const readingSql = (): Db | undefined => current.getStore()?.sql;
+
+/** What the driver's queries know of themselves. */
+interface Watched {
+  executed: boolean;
+  active: boolean;
+  state: unknown;
+  cancel: () => void;
+}
+
+/**
+ * Runs the work of a request that only reads.
+ * @param pool of its own for readings: a cancel that comes late must never meet somebody's writing
+ * @param signal aborted when the client has left: what runs for it in the database ends
+ */
+export async function asReading<T>(pool: Db, signal: AbortSignal, work: () => Promise<T>): Promise<T> {
+  const queries = new Set<Watched>();
+  const sql = new Proxy(pool, {
+    apply: (query, self, args) => {
+      signal.throwIfAborted();
+      const made = Reflect.apply(query as never, self, args) as Watched;
+      if (typeof made?.cancel === 'function') queries.add(made);
+      return made;
+    },
+  });
+  const leave = () => {
+    // Those that run, or wait for a connection; fragments are never executed, and what is done is not active.
+    for (const one of queries) if (one.executed && (one.active || one.state === null)) one.cancel();
+  };
+  signal.throwIfAborted();
+  signal.addEventListener('abort', leave, { once: true });
+  try {
+    return await current.run({ sql }, work);
+  } finally {
+    signal.removeEventListener('abort', leave);
+  }
+}
