@@ -1,16 +1,43 @@
 // npm run bench: measures on a database of its own, beside whatever runs.
+// npm run bench -- --soak MINUTES [--processes 2]: nine people at work for so long; errors, memory, slow answers.
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
 import { bundlePrograms } from './parts/build.mjs';
-import { keepRunning } from './parts/children.mjs';
+import { keepRunning, waitForAnswer } from './parts/children.mjs';
 import { must } from './parts/commands.mjs';
 import { keepPort } from './parts/files.mjs';
 import { readOptions, root } from './parts/options.mjs';
 import { ensureChromium } from './parts/packages.mjs';
-import { prepare } from './parts/stage.mjs';
+import { prepare, runProgram } from './parts/stage.mjs';
 import { fail } from './parts/say.mjs';
 
+function readArguments() {
+  const { values } = parseArgs({
+    options: { soak: { type: 'string' }, processes: { type: 'string', default: '1' } },
+  });
+  const soak = values.soak === undefined ? null : Number(values.soak);
+  const processes = Number(values.processes);
+  if (soak !== null && !(soak > 0)) throw new Error(`"${values.soak}" is no number of minutes.`);
+  if (!Number.isInteger(processes) || processes < 1 || processes > 8)
+    throw new Error(`"${values.processes}" is no number of processes from 1 to 8.`);
+  return { soak, processes };
+}
+
+/** Starts so many applications on ports of their own. */
+async function openApps(env, logs, processes) {
+  const apps = [];
+  for (let at = 1; at <= processes; at += 1) {
+    const port = await keepPort(path.join(env.MOWING_DATA_DIR, `app-port-${at}`));
+    const url = `http://127.0.0.1:${port}`;
+    const app = keepRunning('app', { ...env, MOWING_PORT: String(port) }, path.join(logs, `app-${at}.log`));
+    apps.push({ ...app, url });
+  }
+  return apps;
+}
+
 async function main() {
+  const { soak, processes } = readArguments();
   const dataDir = process.env.MOWING_BENCH_DATA_DIR ?? path.join(root, '.data-bench');
   const { env, postgres } = await prepare({
     ...readOptions([]),
@@ -20,17 +47,31 @@ async function main() {
   });
   const logs = path.join(env.MOWING_DATA_DIR, 'logs');
   mkdirSync(logs, { recursive: true });
-  const port = await keepPort(path.join(env.MOWING_DATA_DIR, 'app-port'));
-  const running = { ...env, MOWING_PORT: String(port), MOWING_URL: `http://127.0.0.1:${port}` };
-  const app = keepRunning('app', running, path.join(logs, 'app.log'));
+  const running = [];
   try {
-    await bundlePrograms({ bench: 'tests/bench/main.ts' }, 'dist/programs');
-    await must(process.execPath, [path.join(root, 'dist/programs/bench.mjs')], {
+    if (soak !== null) {
+      running.push(keepRunning('market', env, path.join(logs, 'market.log')));
+      await waitForAnswer(`${env.MOWING_MARKET_URL}/health`, 60, 'stand-in market');
+      await runProgram('demo', [], env);
+    }
+    const apps = await openApps(env, logs, processes);
+    running.push(...apps);
+    await bundlePrograms({ bench: 'tests/bench/main.ts', soak: 'tests/bench/soak.ts' }, 'dist/programs');
+    for (const { url } of soak === null ? [] : apps)
+      await waitForAnswer(`${url}/api/health`, 60, 'application');
+    await must(process.execPath, [path.join(root, `dist/programs/${soak === null ? 'bench' : 'soak'}.mjs`)], {
       output: 'show',
-      env: { ...running, MOWING_CHROMIUM: await ensureChromium() },
+      env: {
+        ...env,
+        MOWING_URL: apps[0].url,
+        MOWING_SOAK_MINUTES: String(soak ?? 0),
+        MOWING_SOAK_URLS: apps.map(({ url }) => url).join(' '),
+        MOWING_SOAK_PIDS: apps.map(({ pid }) => pid()).join(' '),
+        MOWING_CHROMIUM: await ensureChromium(),
+      },
     });
   } finally {
-    await app.stop();
+    for (const one of running.reverse()) await one.stop();
     await postgres.stop();
   }
 }

@@ -73,6 +73,7 @@ export function keepRunning(name, env, logFile) {
   };
   start();
   return {
+    pid: () => child.pid,
     stop: () =>
       new Promise((resolve) => {
         stopping = true;

@@ -31,14 +31,17 @@ const text = (isGood: (value: string) => boolean, what: string) =>
     .custom((value: string, helpers) => (isGood(value) ? value : helpers.error('any.invalid')))
     .messages({ 'any.invalid': `{{#label}} ${what}` });
 
-export const day = text(isDay, 'is not a day; write it as 2026-11-05');
+/** A typed 2206 would have every list of days run over two centuries. */
+const isNear = (value: string) => isDay(value) && value >= '2000-01-01' && value <= '2099-12-31';
+
+export const day = text(isNear, 'is not a day from 2000 to 2099; write it as 2026-11-05');
 /** The ends of a window: days, or words that are worked out when it is looked at. */
 export const windowFrom = text(
-  (value) => isDay(value) || daysOfWords(value) !== null,
+  (value) => isNear(value) || daysOfWords(value) !== null,
   'is not a day; write it as 2026-11-05, or as last60 for the last 60 settled days',
 );
 export const windowTo = text(
-  (value) => isDay(value) || value === SETTLED,
+  (value) => isNear(value) || value === SETTLED,
   'is not a day; write it as 2026-11-05, or as settled for the last settled one',
 );
 export const money = Joi.number().integer().min(-9e15).max(9e15);
@@ -224,7 +227,7 @@ export const removalQuery = Joi.object<OfAccount & { id: number }>({
 export const monthGoalRequest = Joi.object<OfAccount & MonthGoal>({
   account: id.required(),
   month: Joi.string()
-    .pattern(/^\d{4}-(0[1-9]|1[0-2])-01$/, 'the first day of a month')
+    .pattern(/^20\d{2}-(0[1-9]|1[0-2])-01$/, 'the first day of a month from 2000 to 2099')
     .required(),
   sales: money.min(1).allow(null).required(),
   spend: money.min(1).allow(null).required(),

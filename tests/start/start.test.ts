@@ -1,13 +1,10 @@
-import { spawn } from 'node:child_process';
-import type { ChildProcess } from 'node:child_process';
 import {
+  symlinkSync,
   chmodSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
-  readdirSync,
-  readlinkSync,
   rmSync,
   statSync,
   writeFileSync,
@@ -16,177 +13,77 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { aStage } from './stage';
+import type { Stage, Started } from './stage';
 
 // What "npm start" does on a data folder of its own: the real starter, the real programs, real kills.
 
-const dataDir = mkdtempSync(path.join(tmpdir(), 'mowing-start-'));
-chmodSync(dataDir, 0o755); // PostgreSQL's own account has to reach it
-const running = new Set<ChildProcess>();
-let port: number;
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address() as { port: number };
-      probe.close(() => resolve(address.port));
-    });
-  });
-}
-
-interface Started {
-  child: ChildProcess;
-  output: () => string;
-  ended: Promise<number | null>;
-}
-
-function start(args: string[] = []): Started {
-  // A starter on its own: nothing of the stage on which the other tests play.
-  const own = Object.entries(process.env).filter(([name]) => !/^(MOWING_|DATABASE_URL$)/.test(name));
-  const env = Object.fromEntries(own);
-  const child = spawn(
-    process.execPath,
-    ['bin/start.mjs', '--data-dir', dataDir, '--port', String(port), ...args],
-    { env },
-  );
-  running.add(child);
-  let text = '';
-  child.stdout.on('data', (part) => (text += part));
-  child.stderr.on('data', (part) => (text += part));
-  const ended = new Promise<number | null>((resolve) =>
-    child.once('close', (code) => (running.delete(child), resolve(code))),
-  );
-  return { child, output: () => text, ended };
-}
-
-async function until(what: () => Promise<boolean> | boolean, seconds = 90): Promise<void> {
-  const end = Date.now() + seconds * 1000;
-  while (!(await what())) {
-    if (Date.now() > end)
-      throw new Error(
-        `It did not happen within ${seconds} s. Health: ${JSON.stringify(await health())}\n${mowing?.output()}\n${appLog()}`,
-      );
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-}
-
-const ready = (one: Started) =>
-  until(() => {
-    if (one.child.exitCode !== null) throw new Error(one.output());
-    return one.output().includes(`Mowing is ready at http://127.0.0.1:${port}`);
-  });
-
-/** The end of the application's log, for a test that fails. */
-function appLog(): string {
-  const file = path.join(dataDir, 'logs', 'app.log');
-  return existsSync(file) ? readFileSync(file, 'utf8').slice(-1500) : '';
-}
-
-async function health(): Promise<unknown> {
-  try {
-    const signal = AbortSignal.timeout(5000);
-    return await (await fetch(`http://127.0.0.1:${port}/api/health`, { signal })).json();
-  } catch {
-    return null;
-  }
-}
-const isWell = async () => ((await health()) as { ok?: boolean } | null)?.ok === true;
-
-/** Processes that work on our data folder: programs by their environment, PostgreSQL by its own folder. */
-function ours(name: string): number[] {
-  return readdirSync('/proc')
-    .filter((entry) => /^\d+$/.test(entry))
-    .map(Number)
-    .filter((pid) => {
-      try {
-        if (name === 'postgres')
-          return readlinkSync(`/proc/${pid}/cwd`) === path.join(dataDir, 'postgres') && pid === postmaster();
-        return (
-          readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`programs/${name}.mjs`) &&
-          readFileSync(`/proc/${pid}/environ`, 'utf8').includes(dataDir)
-        );
-      } catch {
-        return false;
-      }
-    });
-}
-const postmaster = () =>
-  Number(readFileSync(path.join(dataDir, 'postgres', 'postmaster.pid'), 'utf8').split('\n')[0]);
-const kill = (name: string) => ours(name).forEach((pid) => process.kill(pid, 'SIGKILL'));
-
+let stage: Stage;
 let mowing: Started;
 
 beforeAll(async () => {
-  port = await freePort();
-  mowing = start();
-  await ready(mowing);
+  stage = await aStage('start');
+  mowing = stage.start();
+  await stage.ready(mowing);
 });
 
-afterAll(async () => {
-  for (const child of running) child.kill('SIGTERM');
-  await until(() => running.size === 0, 30).catch(() => {});
-  rmSync(dataDir, { recursive: true, force: true });
-});
+afterAll(() => stage.end());
 
 describe('npm start', () => {
   test('answers when it says that it is ready', async () => {
-    expect(await health()).toMatchObject({ ok: true, database: 'ok', market: 'ok' });
+    expect(await stage.health()).toMatchObject({ ok: true, database: 'ok', market: 'ok' });
   });
 
   test('keeps its secrets to itself, and PostgreSQL on loopback', () => {
     for (const secret of ['postgres-password', 'market-secret'])
-      expect(statSync(path.join(dataDir, secret)).mode & 0o777).toBe(0o600);
-    expect(readFileSync(path.join(dataDir, 'postgres', 'postgresql.auto.conf'), 'utf8')).toContain(
+      expect(statSync(path.join(stage.dataDir, secret)).mode & 0o777).toBe(0o600);
+    expect(readFileSync(path.join(stage.dataDir, 'postgres', 'postgresql.auto.conf'), 'utf8')).toContain(
       "listen_addresses = '127.0.0.1'",
     );
   });
 
   test('does not start twice on one data folder, and says what to do', async () => {
-    const second = start();
+    const second = stage.start();
     expect(await second.ended).toBe(1);
     expect(second.output()).toContain('Mowing already runs on');
     expect(second.output()).toContain('give another --data-dir and --port');
-    expect(await isWell()).toBe(true);
+    expect(await stage.isWell()).toBe(true);
   });
 
   test.each(['app', 'market'])('starts the %s again when it is killed', async (name) => {
-    const before = ours(name);
+    const before = stage.ours(name);
     expect(before).toHaveLength(1);
-    kill(name);
-    await until(async () => ours(name).length === 1 && ours(name)[0] !== before[0] && (await isWell()));
+    stage.kill(name);
+    await stage.until(
+      async () =>
+        stage.ours(name).length === 1 && stage.ours(name)[0] !== before[0] && (await stage.isWell()),
+    );
   });
 
   test('starts PostgreSQL again when it is killed', async () => {
-    const before = postmaster();
-    kill('postgres');
-    await until(async () => (await isWell()) && postmaster() !== before);
+    const before = stage.postmaster();
+    stage.kill('postgres');
+    await stage.until(async () => (await stage.isWell()) && stage.postmaster() !== before);
   });
 
   test('after a kill of starter and PostgreSQL the next start finds everything as it was', async () => {
-    const made = await fetch(`http://127.0.0.1:${port}/api/accounts`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name: 'Still here', currency: 'EUR', targetAcos: 0.25 }),
-    });
+    const made = await stage.makeAccount('Still here');
     expect(made.status).toBe(201);
     mowing.child.kill('SIGKILL');
-    kill('postgres');
+    stage.kill('postgres');
     await mowing.ended;
-    mowing = start();
-    await ready(mowing);
-    const accounts = (await (await fetch(`http://127.0.0.1:${port}/api/accounts`)).json()) as {
-      name: string;
-    }[];
-    expect(accounts.map(({ name }) => name)).toEqual(['Still here']);
+    mowing = stage.start();
+    await stage.ready(mowing);
+    expect(await stage.accounts()).toEqual(['Still here']);
   });
 
   test('stops everything it started', async () => {
     mowing.child.kill('SIGINT');
     expect(await mowing.ended).toBe(0);
     // Those of the starter that was killed above may still be letting go.
-    await until(() => ['app', 'market'].every((name) => ours(name).length === 0), 20);
-    expect(existsSync(path.join(dataDir, 'postgres', 'postmaster.pid'))).toBe(false);
-    expect(await health()).toBeNull();
+    await stage.until(() => ['app', 'market'].every((name) => stage.ours(name).length === 0), 20);
+    expect(existsSync(path.join(stage.dataDir, 'postgres', 'postmaster.pid'))).toBe(false);
+    expect(await stage.health()).toBeNull();
   });
 });
 
@@ -195,19 +92,41 @@ describe('what it cannot do it says', () => {
     [['--port', '99999'], '"99999" is not a port'],
     [['--colour', 'red'], "Unknown option '--colour'"],
   ])('%j', async (args, told) => {
-    const one = start(args);
+    const one = stage.start(args);
     expect(await one.ended).toBe(1);
     expect(one.output()).toContain(told);
   });
 
   test('a port that is taken', async () => {
     const other = createServer();
-    await new Promise<void>((resolve) => other.listen(port, '127.0.0.1', resolve));
-    const one = start();
+    await new Promise<void>((resolve) => other.listen(stage.port, '127.0.0.1', resolve));
+    const one = stage.start();
     expect(await one.ended).toBe(1);
-    expect(one.output()).toContain(`Port ${port} is in use by another program`);
+    expect(one.output()).toContain(`Port ${stage.port} is in use by another program`);
     other.close();
   });
+});
+
+test('a starter that is stopped while the database is being made leaves nothing running', async () => {
+  const early = await aStage('early');
+  const one = early.start();
+  await early.until(() => one.output().includes('Making the database'));
+  one.child.kill('SIGTERM');
+  expect(await one.ended).toBe(0);
+  await early.until(() => ['app', 'market', 'postgres'].every((name) => early.ours(name).length === 0), 20);
+  await early.end();
+});
+
+test('a log that cannot be written ends nothing', async () => {
+  const full = await aStage('full');
+  mkdirSync(path.join(full.dataDir, 'logs'));
+  for (const name of ['app.log', 'market.log'])
+    symlinkSync('/dev/full', path.join(full.dataDir, 'logs', name));
+  await full.ready(full.start());
+  for (let at = 0; at < 5; at += 1) await full.accounts();
+  expect(await full.isWell()).toBe(true);
+  expect(full.ours('app')).toHaveLength(1);
+  await full.end();
 });
 
 test('a data folder that holds somebody else’s files is left as it is', async () => {
@@ -215,7 +134,7 @@ test('a data folder that holds somebody else’s files is left as it is', async 
   chmodSync(strange, 0o755);
   mkdirSync(path.join(strange, 'postgres'));
   writeFileSync(path.join(strange, 'postgres', 'notes.txt'), 'kept');
-  const one = start(['--data-dir', strange]);
+  const one = stage.start(['--data-dir', strange]);
   expect(await one.ended).not.toBe(0);
   expect(one.output()).toContain('holds files that Mowing did not make');
   expect(readFileSync(path.join(strange, 'postgres', 'notes.txt'), 'utf8')).toBe('kept');
