@@ -1,4 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
+import { MowingError } from './contract/mowingError';
 import { errorResponse } from './server/http/endpoint';
 import { guardRequest } from './server/http/guard';
 import { secure } from './server/http/secureHeaders';
@@ -10,6 +11,8 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   try {
     guardRequest(request);
     response = await next();
+    if (url.pathname.startsWith('/api/') && isPage(response))
+      throw new MowingError('not-found', `Nothing answers ${request.method} ${url.pathname}.`);
   } catch (error) {
     response = errorResponse(error, url.pathname);
   }
@@ -25,3 +28,6 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
     );
   return secure(response);
 });
+
+/** A script that asks for what is not there is told so in its own language, not by a page. */
+const isPage = (response: Response) => response.headers.get('content-type')?.startsWith('text/html') === true;

@@ -1,7 +1,7 @@
 import { request as httpRequest } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { aReport, aReportRow } from '../make/report';
-import { newAccount, freshStage } from './page';
+import { demoAccount, freshStage, newAccount, treeOf } from './page';
 
 test.beforeAll(freshStage);
 
@@ -13,6 +13,8 @@ test('health tells version, database and market', async ({ request }) => {
     version: expect.any(String),
     database: 'ok',
     market: 'ok',
+    freeMegabytes: expect.any(Number),
+    warnings: expect.any(Array),
   });
 });
 
@@ -137,4 +139,34 @@ test('pages allow no foreign script, and an unknown page says so', async ({ requ
   const missing = await request.get('/nowhere');
   expect(missing.status()).toBe(404);
   expect(await missing.text()).toContain('There is no such page');
+});
+
+test('what belongs to another account is not there, whose it is is not told, and no page answers a script', async ({
+  request,
+}) => {
+  const theirs = await demoAccount(request);
+  const mine = await newAccount(request, 'A second shop');
+  const { campaigns } = await treeOf(request, theirs);
+  const [{ id: campaign }] = campaigns;
+  const asked = [
+    () =>
+      request.get(
+        `/api/sums?account=${mine}&grain=day&from=2026-10-01&to=2026-10-31&scope=campaign:${campaign}`,
+      ),
+    () => request.get(`/api/history?account=${mine}&from=2026-10-01&campaignId=${campaign}`),
+    () => request.get(`/api/changes?account=${mine}&bale=1`),
+    () => request.post(`/api/bales/1/retry?account=${mine}`),
+    () => request.post('/api/changes/withdraw', { data: { account: mine, ids: [1] } }),
+    () => request.post('/api/changes/undo', { data: { account: mine, ids: [1] } }),
+    () => request.post('/api/jobs/cancel', { data: { account: mine, id: 1 } }),
+    () => request.get(`/api/nothing?account=${mine}`),
+    () => request.post(`/api/sums?account=${mine}`),
+  ];
+  for (const ask of asked) {
+    const answer = await ask();
+    const text = await answer.text();
+    expect([answer.url(), answer.status()]).toEqual([answer.url(), 404]);
+    expect((JSON.parse(text) as { error: { code: string } }).error.code).toBe('not-found');
+    expect(text).not.toContain('Tarnbrook');
+  }
 });

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { manyRows } from '../make/report';
 import {
   demoAccount,
   evidence,
@@ -213,4 +214,23 @@ test('a broken file is told in a sentence, and the page goes on', async ({ page,
   await expect(page.getByRole('status')).toContainText('The file is a web page, not a report');
   await page.getByLabel('Report file').setInputFiles(file('empty.csv', ''));
   await expect(page.getByRole('status')).toContainText('The file is empty');
+});
+
+test('eight megabytes with one bad byte are refused in the browser, once, with the line', async ({
+  page,
+  request,
+}) => {
+  const account = await newAccount(request, 'One bad byte');
+  const bytes = Buffer.from(manyRows(100_000, `bad-byte-${account}`));
+  bytes[bytes.indexOf('term 61234,')] = 0xff;
+  await page.goto(`/setup?account=${account}`);
+  await page
+    .getByLabel('Report file')
+    .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: bytes });
+  await expect(page.getByText(/line 61236 holds bytes that are no characters/).first()).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.waitForTimeout(7000); // a browser whose upload breaks off sends it again after a while
+  const imports = (await (await request.get(`/api/imports?account=${account}`)).json()) as unknown[];
+  expect(imports).toHaveLength(1);
 });

@@ -18,5 +18,6 @@ export const PUT = endpoint({
 export const DELETE = endpoint({
   may: 'decide',
   query: removalQuery,
+  owned: ({ query: { account, id } }) => ({ account, list: [id] }),
   run: ({ query: { account, id }, caller }) => removeNegativeList(caller, account, id),
 });

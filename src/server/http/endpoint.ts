@@ -5,6 +5,8 @@ import { MowingError } from '../../contract/mowingError';
 import { log, reading, READING_AT_ONCE } from '../context/context';
 import { THIS_MACHINE } from '../trail';
 import type { Caller, Right } from '../trail';
+import { needOwned } from '../accounts/owned';
+import type { Named } from '../accounts/owned';
 import { isDiskFull } from '../machine/room';
 import { drainBody } from './bodyOf';
 import { readBody, readValues } from './read';
@@ -23,6 +25,8 @@ interface EndpointSpec<Q, B, P> {
   /** Who may call it. */
   may: Right;
   query?: ObjectSchema<Q>;
+  /** What is asked about by its id, and has to be the account's: else the answer is 404. */
+  owned?: (asked: { query: Q; body: B; path: P }) => { account: number } & Named;
   /** Of JSON. Report files are read from the request as they come. */
   body?: ObjectSchema<B>;
   path?: ObjectSchema<P>;
@@ -62,6 +66,10 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
           : (undefined as Q),
         body: spec.body ? await readBody(context.request, spec.body) : (undefined as B),
       };
+      if (spec.owned) {
+        const { account, ...named } = spec.owned(asked);
+        await needOwned(account, named);
+      }
       const value =
         may === 'see' && !spec.isLight ? await inTurn(context.request, () => run(asked)) : await run(asked);
       return value instanceof Response ? value : Response.json(value, { status });

@@ -17,5 +17,6 @@ export const GET = endpoint({
 export const POST = endpoint({
   may: 'send',
   body: changeIds,
+  owned: ({ body: { account, ids } }) => ({ account, change: ids }),
   run: ({ body: { account, ids }, caller }) => sendBale(caller, account, ids),
 });

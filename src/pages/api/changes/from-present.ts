@@ -5,5 +5,6 @@ import { endpoint } from '../../../server/http/endpoint';
 export const POST = endpoint({
   may: 'decide',
   body: changeIds,
+  owned: ({ body: { account, ids } }) => ({ account, change: ids }),
   run: async ({ body: { account, ids }, caller }) => ({ ids: await goFromPresent(caller, account, ids) }),
 });

@@ -7,6 +7,7 @@ import { endpoint } from '../../../server/http/endpoint';
 export const GET = endpoint({
   may: 'see',
   query: changesQuery,
+  owned: ({ query: { account, bale } }) => ({ account, bale: bale === undefined ? [] : [bale] }),
   run: async ({ query: { account, state, bale } }) => {
     await needAccount(account);
     return loadChanges(account, { state, baleId: bale });

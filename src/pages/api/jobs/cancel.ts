@@ -6,5 +6,6 @@ import { cancelJob } from '../../../server/jobs/askForJob';
 export const POST = endpoint({
   may: 'set up',
   body: removalQuery,
+  owned: ({ body: { account, id } }) => ({ account, job: [id] }),
   run: ({ body: { account, id }, caller }) => cancelJob(caller, account, id),
 });

@@ -7,6 +7,7 @@ export const POST = endpoint({
   may: 'send',
   path: idPath,
   query: accountQuery,
+  owned: ({ path: { id }, query: { account } }) => ({ account, bale: [id] }),
   run: async ({ path: { id }, query: { account } }) => {
     await needAccount(account);
     return { baleId: id, trouble: await patiently(account, id) };

@@ -7,5 +7,6 @@ export const POST = endpoint({
   may: 'send',
   path: idPath,
   body: settleRequest,
+  owned: ({ path: { id }, body: { account } }) => ({ account, bale: [id] }),
   run: ({ path: { id }, body: { account, as }, caller }) => settleBale(caller, account, id, as),
 });
