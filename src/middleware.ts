@@ -1,6 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
-import { MowingError } from './contract/mowingError';
-import { errorResponse } from './server/http/endpoint';
+import { errorResponse, nothingThere } from './server/http/endpoint';
 import { guardRequest } from './server/http/guard';
 import { secure } from './server/http/secureHeaders';
 import { log } from './server/context/context';
@@ -12,7 +11,7 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
     guardRequest(request);
     response = await next();
     if (url.pathname.startsWith('/api/') && isPage(response))
-      throw new MowingError('not-found', `Nothing answers ${request.method} ${url.pathname}.`);
+      response = nothingThere(request.method, url.pathname);
   } catch (error) {
     response = errorResponse(error, url.pathname);
   }

@@ -104,6 +104,10 @@ const callerOf = (_: APIContext): Caller => THIS_MACHINE;
 export const jsonText = (text: string): Response =>
   new Response(text, { headers: { 'content-type': 'application/json' } });
 
+/** The answer to a script that asks for what no endpoint answers. */
+export const nothingThere = (method: string, path: string): Response =>
+  errorResponse(new MowingError('not-found', `Nothing answers ${method} ${path}.`), path);
+
 /** The answer to a failed request; what is not meant for users is logged and not told. */
 export function errorResponse(error: unknown, path: string): Response {
   const known = error instanceof MowingError ? error : internal(error, path);
