@@ -14,7 +14,7 @@ const LOG_AGAIN_AFTER_MS = 5000;
 
 /**
  * What a program says, kept in files that are bounded. A disk that is full costs lines of the log, and ends nothing.
- * @returns {(part: Buffer) => void}
+ * @returns {{ write: (part: Buffer) => void, end: () => void }}
  */
 function openLog(file) {
   let stream;
@@ -34,7 +34,7 @@ function openLog(file) {
     });
     stream = made;
   };
-  return (part) => {
+  const write = (part) => {
     if (stream) return void stream.write(part);
     if (Date.now() < openAfter) return;
     opening ??= open()
@@ -42,6 +42,7 @@ function openLog(file) {
       .finally(() => (opening = undefined));
     void opening.then(() => stream?.write(part));
   };
+  return { write, end: () => stream?.end() };
 }
 
 /** Starts dist/programs/NAME.mjs, logs to `logFile`, and starts it again when it dies before `stop`. */
@@ -62,8 +63,8 @@ export function keepRunning(name, env, logFile) {
         detached: true, // Ctrl-C reaches the starter alone, which then stops its children in order
       },
     );
-    child.stdout.on('data', log);
-    child.stderr.on('data', log);
+    child.stdout.on('data', log.write);
+    child.stderr.on('data', log.write);
     child.once('exit', (code, signal) => {
       if (stopping) return;
       restarts = Date.now() - startedAt > WELL_AFTER_MS ? 1 : restarts + 1;
@@ -77,9 +78,10 @@ export function keepRunning(name, env, logFile) {
     stop: () =>
       new Promise((resolve) => {
         stopping = true;
-        if (child.exitCode !== null || child.signalCode !== null) return resolve();
+        const ended = () => (log.end(), resolve());
+        if (child.exitCode !== null || child.signalCode !== null) return ended();
         const hard = setTimeout(() => child.kill('SIGKILL'), 8000);
-        child.once('exit', () => (clearTimeout(hard), resolve()));
+        child.once('close', () => (clearTimeout(hard), ended()));
         child.kill('SIGTERM');
       }),
   };

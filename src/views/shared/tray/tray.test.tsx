@@ -11,11 +11,12 @@ import type { CostlyNegative, NegativeChecked } from './useNegativeCheck';
 import type { TrayState } from './useTray';
 
 /** A tray of some changes, and what was done with it, in turn. */
-function aTray(changes: ChangeInfo[]) {
+function aTray(changes: ChangeInfo[], sending: ChangeInfo[] = []) {
   const done: unknown[][] = [];
   const does = (name: string) => ({ mutate: (what: unknown) => done.push([name, what]) });
   const tray = {
     changes,
+    sending,
     conflicts: findConflicts(changes),
     effect: sumExpected(changes.map(({ effect }) => effect)),
     withdraw: does('take out'),
@@ -26,8 +27,8 @@ function aTray(changes: ChangeInfo[]) {
 }
 
 const NOTHING_COSTLY = { costly: [], isChecking: false, fault: null, confirm: () => {} } as NegativeChecked;
-function drawTray(changes: ChangeInfo[]) {
-  const { tray, done } = aTray(changes);
+function drawTray(changes: ChangeInfo[], sending: ChangeInfo[] = []) {
+  const { tray, done } = aTray(changes, sending);
   draw(<TrayList tray={tray} check={NOTHING_COSTLY} limits={USUAL_LIMITS} currency="EUR" />);
   return done;
 }
@@ -41,6 +42,20 @@ const groups = () =>
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the tray', () => {
+  test('says of a change what it waits for, when that was sent and has no answer yet', () => {
+    const keyword = {
+      kind: 'add-keyword',
+      adGroupId: 1,
+      expression: 'tin bucket',
+      match: 'exact',
+      bid: 1,
+    } as const;
+    drawTray([aBid({ id: 2, afterId: 1 })], [aChangeInfo({ id: 1, state: 'sending', change: keyword })]);
+    expect(
+      screen.getByText(/Waits for “.*tin bucket.*”, which was sent and has no answer yet\./),
+    ).toBeTruthy();
+  });
+
   const CHANGES = [
     aBid({ id: 1, campaign: 'Jars', effect: { spend: -2_000_000, sales: 0 } }),
     aBid({ id: 2, campaign: 'Lids', effect: { spend: -9_000_000, sales: 1_500_000 } }),
