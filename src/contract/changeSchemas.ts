@@ -51,7 +51,7 @@ export const stageRequest = Joi.object<OfAccount & { changes: NewChange[] }>({
         change: change.required(),
         reason: Joi.string().max(1000).required(),
         figures: Joi.object().unknown(true).default({}),
-        carries: Joi.object({ held: Joi.number().greater(0).max(1), listId: id }).default({}),
+        carries: Joi.object({ listId: id }).default({}),
         effect: Joi.object({ spend: money.required(), sales: money.required() }).default({
           spend: 0,
           sales: 0,

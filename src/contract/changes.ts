@@ -25,8 +25,6 @@ export interface ChangeFigures {
 export interface ChangeCarries {
   /** The named list of negatives that it comes from. */
   listId?: number;
-  /** How far the campaign's bids were held when this one was worked out, because it runs dry: a share, 1: not at all. */
-  held?: number;
 }
 
 export interface NewChange {

@@ -4,21 +4,31 @@ import { PACES } from '../core/bids';
 import type { BidSettings, Pace } from '../core/bids';
 import { bands, doNothing, mowing, ratio } from './policies';
 import type { Policy } from './policies';
-import { MARKETS, runTrial, trialScenario } from './runTrial';
-import type { Market, Week } from './runTrial';
+import { MARKETS, runTrial, trialScenario, WORLDS } from './runTrial';
+import type { Market, Week, WorldName } from './runTrial';
 
 const say = (text: string) => process.stdout.write(`${text}\n`);
 const money = (micros: number) => Math.round(micros / 1e6).toLocaleString('en-GB');
 const cell = (text: string, width = 10) => text.padStart(width);
 const share = (value: number | null) => (value === null ? '–' : `${(value * 100).toFixed(1)} %`);
 
-function readArgs(): { weeks: number; pace: Pace; seeds: number[]; market: Market; rules: boolean } {
+interface Args {
+  weeks: number;
+  pace: Pace;
+  seeds: number[];
+  market: Market;
+  world: WorldName;
+  rules: boolean;
+}
+
+function readArgs(): Args {
   const { values } = parseArgs({
     options: {
       weeks: { type: 'string', default: '12' },
       policy: { type: 'string', default: 'steady' },
       seeds: { type: 'string', default: '4' },
       market: { type: 'string', default: 'small' },
+      world: { type: 'string', default: 'base' },
       rules: { type: 'boolean', default: false },
     },
   });
@@ -31,11 +41,14 @@ function readArgs(): { weeks: number; pace: Pace; seeds: number[]; market: Marke
     throw new Error(`--policy is one of ${Object.keys(PACES).join(', ')}, not “${values.policy}”.`);
   if (!(values.market in MARKETS))
     throw new Error(`--market is one of ${Object.keys(MARKETS).join(', ')}, not “${values.market}”.`);
+  if (!(values.world in WORLDS))
+    throw new Error(`--world is one of ${Object.keys(WORLDS).join(', ')}, not “${values.world}”.`);
   return {
     weeks,
     pace: values.policy as Pace,
     seeds: Array.from({ length: seeds }, (_, at) => 101 + at),
     market: values.market as Market,
+    world: values.world as WorldName,
     rules: values.rules,
   };
 }
@@ -47,9 +60,13 @@ function total(weeks: Week[]) {
   return { spend, sales, acos: sales > 0 ? spend / sales : null, profit: sum((week) => week.profit) };
 }
 
+/** Sales less what they are short of for the spend at the target: overspending counts against it. */
+const scoreOf = ({ spend, sales }: { spend: number; sales: number }, target: number) =>
+  sales - Math.max(0, spend / target - sales);
+
 /** What the rules of waiting and of testing cost or bring: the score of each, 100 for none. */
-function compareRules(weeks: number, pace: Pace, seeds: number[], market: Market) {
-  const target = trialScenario(0, market).targetAcos;
+function compareRules({ weeks, pace, seeds, market, world }: Args) {
+  const target = trialScenario(0, market, world).targetAcos;
   const free: Partial<BidSettings> = {
     hold: { settledDays: 0, secondSteps: true },
     testing: { cap: Infinity, share: 0 },
@@ -67,10 +84,9 @@ function compareRules(weeks: number, pace: Pace, seeds: number[], market: Market
   let none = 0;
   for (const [name, over] of rules) {
     const whole = total(
-      seeds.flatMap((seed) => runTrial(seed, weeks, mowing(pace, 'grow', undefined, over), market)),
+      seeds.flatMap((seed) => runTrial(seed, weeks, mowing(pace, 'grow', undefined, over), market, world)),
     );
-    // Sales above what the target allows for the spend count against it.
-    const score = whole.sales - Math.max(0, whole.spend / target - whole.sales);
+    const score = scoreOf(whole, target);
     none ||= score;
     say(
       `${name.padEnd(26)}${cell(share(whole.acos))}${cell(money(whole.sales))}${cell(((100 * score) / none).toFixed(1))}`,
@@ -79,24 +95,28 @@ function compareRules(weeks: number, pace: Pace, seeds: number[], market: Market
 }
 
 function main() {
-  const { weeks, pace, seeds, market, rules } = readArgs();
-  if (rules) return compareRules(weeks, pace, seeds, market);
-  const target = trialScenario(0, market).targetAcos;
+  const args = readArgs();
+  const { weeks, pace, seeds, market, world, rules } = args;
+  if (rules) return compareRules(args);
+  const target = trialScenario(0, market, world).targetAcos;
+  const bidsAlone: Partial<BidSettings> = { modifiers: [false, false, false] };
   let bandsAcos = target;
   const policies: [name: string, make: () => Policy][] = [
     ['do nothing', doNothing],
     ['bands', bands],
     ['ratio', ratio],
-    [`mowing, ${pace}`, () => mowing(pace)],
-    ['  keeping profit', () => mowing(pace, 'keep profit')],
+    // As the Round uses it: bids, and no modifiers.
+    [`mowing, ${pace}`, () => mowing(pace, 'grow', undefined, bidsAlone)],
+    ['  with modifiers', () => mowing(pace)],
+    ['  keeping profit', () => mowing(pace, 'keep profit', undefined, bidsAlone)],
     // At the target, the ACOS differs from the bands'; aimed at theirs, the two can be compared.
-    ['  aimed at bands’', () => mowing(pace, 'grow', bandsAcos)],
+    ['  aimed at bands’', () => mowing(pace, 'grow', bandsAcos, bidsAlone)],
   ];
   say(
-    `${seeds.length} markets, ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,
+    `${seeds.length} markets (${market}, ${world}), ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,
   );
   const results = policies.map(([name, make]) => {
-    const bySeed = seeds.map((seed) => runTrial(seed, weeks, make(), market));
+    const bySeed = seeds.map((seed) => runTrial(seed, weeks, make(), market, world));
     say(`\n${name}`);
     say(['week', 'spend', 'sales', 'ACOS', 'profit'].map((text) => cell(text)).join(''));
     for (let week = 0; week < weeks; week += 1) {
@@ -109,15 +129,19 @@ function main() {
     }
     const whole = total(bySeed.flat());
     if (name === 'bands') bandsAcos = whole.acos ?? target;
-    return { name, ...whole };
+    return { name, ...whole, scores: bySeed.map((list) => scoreOf(total(list), target)) };
   });
   const nothing = results[0];
   say('\nAll weeks');
   say(
     cell('', 18) +
-      ['spend', 'sales', 'ACOS', 'profit', 'sales ±', 'profit ±'].map((text) => cell(text)).join(''),
+      ['spend', 'sales', 'ACOS', 'profit', 'sales ±', 'profit ±', 'score', 'won']
+        .map((text) => cell(text))
+        .join(''),
   );
-  for (const { name, spend, sales, acos, profit } of results)
+  const sum = (list: number[]) => list.reduce((all, one) => all + one, 0);
+  const rival = results.find(({ name }) => name === 'bands')!;
+  for (const { name, spend, sales, acos, profit, scores } of results)
     say(
       name.padEnd(18) +
         [
@@ -126,7 +150,10 @@ function main() {
           share(acos),
           money(profit),
           share(sales / nothing.sales - 1),
-          share(profit / nothing.profit - 1),
+          share(nothing.profit > 0 ? profit / nothing.profit - 1 : null),
+          ((100 * sum(scores)) / sum(rival.scores)).toFixed(1),
+          // Market by market against the bands.
+          `${scores.filter((score, at) => score > rival.scores[at]).length}/${seeds.length}`,
         ]
           .map((text) => cell(text))
           .join(''),

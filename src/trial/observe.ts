@@ -1,4 +1,4 @@
-import type { BidObservations } from '../core/bids';
+import type { BidCampaign, BidObservations, EarlierModifiers } from '../core/bids';
 import { targetForm } from '../core/structure';
 import { dayNumber } from '../core/units';
 import type { PlayedMarket } from './playedMarket';
@@ -7,6 +7,7 @@ import type { PlayedMarket } from './playedMarket';
 export class BidMemory {
   private readonly list: { from: number; bids: Map<string, number> }[] = [];
   private readonly changes = new Map<string, { day: number; from: number }>();
+  private readonly modifiers: { from: number; list: BidCampaign['modifiers'][] }[] = [];
 
   /** Notes the bids that hold from today on. */
   note(market: PlayedMarket): void {
@@ -21,6 +22,23 @@ export class BidMemory {
         if (from !== undefined && from !== bid) this.changes.set(id, { day: today, from });
       }
     this.list.push({ from: today, bids });
+    this.modifiers.push({
+      from: today,
+      list: market.books.campaigns.map(({ modifiers: { top, rest, pages } }) => [top, rest, pages]),
+    });
+  }
+
+  /** Modifiers that held before they were set the next time, with the age of the day on which that was. */
+  earlierModifiers(today: number): EarlierModifiers[] {
+    return this.modifiers.flatMap(({ list }, at) => {
+      const next = this.modifiers[at + 1];
+      if (!next) return [];
+      return list.flatMap((modifiers, campaign) =>
+        String(modifiers) === String(next.list[campaign])
+          ? []
+          : [{ campaign, age: today - 1 - next.from, modifiers }],
+      );
+    });
   }
 
   bidOn(id: string, day: number): number {
@@ -42,12 +60,7 @@ export function defaultBid({ books }: PlayedMarket, adGroupId: string): number {
 const COMPLETION = [0.6, 0.7, 0.8, 0.83, 0.86, 0.89, 0.92, 0.95, 0.957, 0.964, 0.971, 0.979, 0.986, 0.993];
 
 /** What a market's seller can see today, as the engine is told it. */
-export function observe(
-  market: PlayedMarket,
-  memory: BidMemory,
-  held: number[] | null,
-  testsUsed = 0,
-): BidObservations {
+export function observe(market: PlayedMarket, memory: BidMemory, testsUsed = 0): BidObservations {
   const { books, world, scenario } = market;
   const today = dayNumber(market.today);
   const campaignAt = new Map(books.campaigns.map(({ id }, at) => [id, at]));
@@ -105,14 +118,14 @@ export function observe(
   return {
     completion: COMPLETION,
     products: world.products.map(({ price }) => ({ price, margin: MARGIN })),
-    campaigns: books.campaigns.map(({ budget, budgetKind, modifiers }, at) => ({
+    campaigns: books.campaigns.map(({ budget, budgetKind, modifiers }) => ({
       budget: budgetKind === 'daily' ? budget : null,
       modifiers: [modifiers.top, modifiers.rest, modifiers.pages],
-      held: held?.[at] ?? 1,
     })),
     scopes: [{ targetAcos: scenario.targetAcos }],
     targets,
     testsUsed,
+    earlierModifiers: memory.earlierModifiers(today),
     days: {
       target: Int32Array.from(days.target),
       age: Int32Array.from(days.age),

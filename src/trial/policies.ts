@@ -12,14 +12,19 @@ export type Policy = (market: PlayedMarket, memory: BidMemory) => void;
 /** Leaves everything as it is. */
 export const doNothing = (): Policy => () => {};
 
-/** Mowing's own method, its proposals all accepted. @param targetAcos share; without it the market's own target */
+/**
+ * Mowing's own method, its proposals all accepted.
+ * @param targetAcos share; without it the market's own target
+ * @param first pace of the first round
+ */
 export function mowing(
   pace: Pace,
   aim: 'grow' | 'keep profit' | 'strict' = 'grow',
   targetAcos?: number,
   over: Partial<BidSettings> = {},
+  first: Pace = pace,
 ): Policy {
-  let held: number[] | null = null;
+  let isFirst = true;
   let tests: { day: number; cost: number }[] = [];
   return (market, memory) => {
     const { books, scenario } = market;
@@ -27,20 +32,20 @@ export function mowing(
     const today = dayNumber(market.today);
     tests = tests.filter(({ day }) => day > today - DAYS_PER_MONTH);
     const used = tests.reduce((sum, { cost }) => sum + cost, 0);
-    const seen = observe(market, memory, held, used);
+    const seen = observe(market, memory, used);
     const scopes = targetAcos === undefined ? seen.scopes : [{ targetAcos }];
     const plan = proposeBids(
       { ...seen, scopes },
       {
         ...USUAL_SETTINGS,
-        step: PACES[pace],
+        step: PACES[isFirst ? first : pace],
         aim,
         limits: scenario.limits,
         modifiers: [modifiers.includes('top'), modifiers.includes('rest'), modifiers.includes('pages')],
         ...over,
       },
     );
-    held = plan.held;
+    isFirst = false;
     for (const { target, to, from, test } of plan.proposals) {
       if (to !== from) books.targets[target].bid = to;
       if (test && to !== from) tests.push({ day: today, cost: test.cost });

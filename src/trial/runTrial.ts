@@ -11,30 +11,50 @@ export type Week = WeekSums & { acos: number | null; profit: number };
 /** Days a market is played before anything is decided. */
 const HISTORY_DAYS = 60;
 
+/** What a market is like: the usual one, or unlike it in one thing. */
+export const WORLDS = {
+  base: {},
+  'half own price': { nature: { ownBidPrice: 0.5 } },
+  'own price': { nature: { ownBidPrice: 1 } },
+  drift: { nature: { drift: 2.5 } },
+  worthless: { nature: { worthless: 0.5 } },
+  flat: { nature: { flatPlacements: true } },
+  short: { days: 14 },
+} as const satisfies Record<string, Partial<Scenario>>;
+export type WorldName = keyof typeof WORLDS;
+
 /** Markets to play: few targets that most have shown what they are worth; or a long tail of targets that hardly sold yet. */
 export const MARKETS = {
   small: {},
+  medium: { targetsPerProduct: 60, tailQueries: 300, itemQueries: 20, headVolume: 110 },
   tail: { targetsPerProduct: 110, tailQueries: 800, itemQueries: 30, headVolume: 70 },
 } as const satisfies Record<string, Partial<Scenario>>;
 export type Market = keyof typeof MARKETS;
 
 /** A market of its own for a seed: the same seed is the same market for every policy. */
-export function trialScenario(seed: number, market: Market = 'small'): Scenario {
-  return { ...smallScenario(), ...MARKETS[market], seed, days: HISTORY_DAYS };
+export function trialScenario(seed: number, market: Market = 'small', world: WorldName = 'base'): Scenario {
+  return { ...smallScenario(), days: HISTORY_DAYS, ...MARKETS[market], ...WORLDS[world], seed };
 }
 
 /** Plays a market week by week under a policy. The same seed, weeks and policy give the same figures. */
-export function runTrial(seed: number, weeks: number, policy: Policy, kind: Market = 'small'): Week[] {
-  const market = new PlayedMarket(trialScenario(seed, kind));
+export function runTrial(
+  seed: number,
+  weeks: number,
+  policy: Policy,
+  kind: Market = 'small',
+  world: WorldName = 'base',
+): Week[] {
+  const scenario = trialScenario(seed, kind, world);
+  const market = new PlayedMarket(scenario);
   const memory = new BidMemory();
   memory.note(market);
-  market.play(HISTORY_DAYS);
+  market.play(scenario.days);
   const result: Week[] = [];
   for (let week = 0; week < weeks; week += 1) {
     policy(market, memory);
     memory.note(market);
     market.play(7);
-    const from = HISTORY_DAYS + week * 7;
+    const from = scenario.days + week * 7;
     const sums = market.sums(from, from + 7);
     result.push({
       ...sums,

@@ -43,7 +43,6 @@ function anAccount(size: number): BidObservations {
     campaigns: Array.from({ length: campaigns }, () => ({
       budget: 50_000_000,
       modifiers: [0.2, 0, 0] as [number, number, number],
-      held: 1,
     })),
     scopes: [{ targetAcos: 0.24 }],
     targets: Array.from({ length: size }, (_, target) => ({

@@ -25,7 +25,7 @@ export function someTargets(
   over: Partial<Pick<BidObservations, 'campaigns' | 'scopes' | 'products'>> & { scale?: number } = {},
 ): BidObservations {
   const scale = over.scale ?? 1;
-  const campaigns = over.campaigns ?? [{ budget: null, modifiers: [0, 0, 0], held: 1 }];
+  const campaigns = over.campaigns ?? [{ budget: null, modifiers: [0, 0, 0] }];
   const rows = specs.flatMap(({ clicks = 5, orders = 0, cpc = 0.4 }, target) =>
     Array.from({ length: DAYS }, (_, age) => ({
       target,
@@ -85,7 +85,7 @@ export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
     days: { targetId: [], age: [], clicks: [], spend: [], orders: [], sales: [] },
     placements: { campaignId: [], placement: [], age: [], clicks: [], spend: [], orders: [] },
     bidChanges: [],
-    held: [],
+    modifierChanges: [],
     before: [],
     testsUsed: 0,
     sums: { targets: [], placements: [] },

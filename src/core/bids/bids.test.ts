@@ -105,27 +105,6 @@ describe('a round of bids', () => {
   });
 });
 
-describe('budgets and placements', () => {
-  test('a campaign that runs dry is held down, and let go when it does not', () => {
-    const campaign = { budget: 2_000_000, modifiers: [0, 0, 0] as [number, number, number], held: 1 };
-    const dry = someTargets([{ clicks: 5, orders: 20, cpc: 0.4 }], { campaigns: [campaign] });
-    expect(proposeBids(dry, settings()).held[0]).toBeCloseTo(0.85, 12);
-    const wet = someTargets([{ clicks: 1, orders: 4, cpc: 0.4 }], {
-      campaigns: [{ ...campaign, held: 0.5 }],
-    });
-    expect(proposeBids(wet, settings()).held[0]).toBeCloseTo(0.545, 12);
-  });
-
-  test('a placement that sells better gets a raise, a quarter in a round at most; the base bid makes up for it', () => {
-    const observations = someTargets([{ clicks: 10, orders: 60 }]);
-    const { placements } = observations;
-    placements.placement = placements.placement.map((_, at) => (at % 2 === 0 ? 0 : 1));
-    placements.orders = placements.orders.map((_, at) => (at % 2 === 0 ? 12 : 2));
-    const { modifiers } = proposeBids(observations, settings());
-    expect(modifiers).toEqual([{ campaign: 0, placement: 0, from: 0, to: 0.25 }]);
-  });
-});
-
 describe('the weight of the prior', () => {
   test('is large where targets are alike, small where they differ', () => {
     const exposure = new Float64Array(200).fill(100);

@@ -1,6 +1,8 @@
+import { dryDays } from './dryDays';
 import { HISTORY_DAYS, shareAt } from './observations';
 import type { BidObservations } from './observations';
 import type { PlacementFactors } from './placementFactors';
+import { largest } from '../order';
 
 /** What is known of each target from its own days, by index. Money in micros. */
 export interface Exposures {
@@ -11,7 +13,9 @@ export interface Exposures {
   sales: Float64Array;
   /** Of these what came since each target's last change. */
   since: { exposure: Float64Array; clicks: Float64Array; orders: Float64Array; sales: Float64Array };
-  /** Mean daily clicks of 28 days, as the present bid would bring them. */
+  /** Of these what was there 28 days ago: what the days since then are told by. */
+  older: { exposure: Float64Array; orders: Float64Array; sales: Float64Array };
+  /** Mean daily clicks of 28 days, as the present effective bid would bring them with budget left. */
   flow: Float64Array;
   /** Cost per click at the present bid; what was paid where no bid is known. */
   cpc: Float64Array;
@@ -19,7 +23,11 @@ export interface Exposures {
   raises: Float64Array;
 }
 
-const FLOW_DAYS = 28;
+export const FLOW_DAYS = 28;
+/** Days that the estimates of the days before them are held against. */
+export const RECENT_DAYS = 28;
+const LEAST_WET_DAYS = 4;
+const DRY_FLOW = 1.25;
 /** Costs half as old count twice as much. */
 const COST_HALF_LIFE = 14;
 /** Clicks ~ bid, cost per click ~ bid to the 0.8. */
@@ -34,6 +42,38 @@ export function raiseOf(shares: number[], modifiers: readonly number[]): number 
   return shares.reduce((sum, share, placement) => sum + share * (1 + modifiers[placement]), 0);
 }
 
+/** Raises of campaigns by age, where their modifiers moved; the others have none. */
+function raisesByAge(
+  { campaigns, earlierModifiers = [] }: BidObservations,
+  factors: PlacementFactors,
+  now: Float64Array,
+): (Float64Array | undefined)[] {
+  const byAge: (Float64Array | undefined)[] = new Array(campaigns.length).fill(undefined);
+  // From the newest to the oldest: each holds on all days older than its age until the next one says otherwise.
+  for (const { campaign, age, modifiers } of [...earlierModifiers].sort((a, b) => a.age - b.age)) {
+    const list = (byAge[campaign] ??= new Float64Array(HISTORY_DAYS).fill(now[campaign]));
+    list.fill(raiseOf(factors.shares(campaign), modifiers), age + 1);
+  }
+  return byAge;
+}
+
+/** Days by which a campaign's clicks are taken to a daily flow, and how much that is short of what was there to be had. */
+interface FlowDays {
+  days: number;
+  factor: number;
+}
+
+/**
+ * On a day without budget left clicks were missed: the flow is from the others. With under four of them it is from all, and a quarter more.
+ */
+function flowDays(observations: BidObservations, dry: Uint8Array, days: number): FlowDays[] {
+  return observations.campaigns.map((_, campaign) => {
+    let wet = 0;
+    for (let age = 0; age < days; age += 1) wet += 1 - dry[campaign * FLOW_DAYS + age];
+    return wet < Math.min(LEAST_WET_DAYS, days) ? { days, factor: DRY_FLOW } : { days: wet, factor: 1 };
+  });
+}
+
 /** Sums the days of every target. Days before a bid change keep clicks and orders; their cost is moved to the present bid. */
 export function exposuresOf(observations: BidObservations, factors: PlacementFactors): Exposures {
   const { targets, campaigns, completion } = observations;
@@ -42,9 +82,13 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
   const column = () => new Float64Array(size);
   const sums = { exposure: column(), clicks: column(), orders: column(), sales: column(), flow: column() };
   const since = { exposure: column(), clicks: column(), orders: column(), sales: column() };
+  const older = { exposure: column(), orders: column(), sales: column() };
   const sinceAge = Int32Array.from(targets, ({ change }) => change?.daysAgo ?? 0);
   const [costClicks, costRatio] = [column(), column()];
   const raises = Float64Array.from(campaigns, ({ modifiers }, at) => raiseOf(factors.shares(at), modifiers));
+  const byAge = raisesByAge(observations, factors, raises);
+  const dry = dryDays(observations, FLOW_DAYS);
+  const flows = flowDays(observations, dry, Math.min(FLOW_DAYS, largest(age) + 1));
   // There are thirty days to a target: what depends on the age or the target alone is worked out before.
   const [share, weight] = [new Float64Array(HISTORY_DAYS), new Float64Array(HISTORY_DAYS)];
   for (let at = 0; at < HISTORY_DAYS; at += 1) {
@@ -73,17 +117,28 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
       since.orders[at] += orders[row];
       since.sales[at] += sales[row];
     }
+    if (old >= RECENT_DAYS) {
+      older.exposure[at] += exposed;
+      older.orders[at] += orders[row];
+      older.sales[at] += sales[row];
+    }
     sums.clicks[at] += came;
     sums.orders[at] += orders[row];
     sums.sales[at] += sales[row];
-    const moved = bid[row] > 0 && bidOf[at] > 0 ? bidOf[at] / bid[row] : 1;
-    if (old < FLOW_DAYS) sums.flow[at] += (came / FLOW_DAYS) * moved;
+    const raised = byAge[campaign];
+    const bidMoved = bid[row] > 0 && bidOf[at] > 0 ? bidOf[at] / bid[row] : 1;
+    const moved = raised === undefined ? bidMoved : (bidMoved * raises[campaign]) / raised[old];
+    if (old < FLOW_DAYS) {
+      const { days, factor } = flows[campaign];
+      const counts = factor > 1 || dry[campaign * FLOW_DAYS + old] === 0;
+      if (counts) sums.flow[at] += (came / days) * factor * moved;
+    }
     if (came === 0) continue;
     const cost = moved === 1 ? spend[row] : spend[row] * moved ** CPC_ELASTICITY;
     costClicks[at] += weight[old] * came;
     costRatio[at] += (weight[old] * cost) / effective[at];
   }
-  return { ...sums, since, raises, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
+  return { ...sums, since, older, raises, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
 }
 
 function costsPerClick(

@@ -153,13 +153,13 @@ describe('how far a round goes', () => {
     expect(strong.left).not.toBe('thin evidence');
   });
 
-  test('a campaign that runs dry gets no dearer clicks', () => {
+  test('a campaign that runs dry gets no dearer clicks: the same ones are bought cheaper', () => {
     const dry = someTargets([{ orders: 40, clicks: 20, cpc: 0.2 }], {
-      campaigns: [{ budget: 4_000_000, modifiers: [0, 0, 0], held: 1 }],
+      campaigns: [{ budget: 4_000_000, modifiers: [0, 0, 0] }],
     });
     const [proposal] = proposeBids(dry, settings()).proposals;
-    expect(proposal).toMatchObject({ step: 'none', left: 'runs dry', to: proposal.from });
-    expect(proposal.wanted).toBeGreaterThan(proposal.from);
+    expect(proposal).toMatchObject({ step: 'over', left: null });
+    expect(proposal.to).toBeLessThan(proposal.from);
   });
 });
 

@@ -16,6 +16,7 @@ export type {
   BidSettings,
   BidTarget,
   BroughtAlong,
+  EarlierModifiers,
   Pace,
   PlacementDays,
   StepLimits,

@@ -1,4 +1,6 @@
 import { smallest } from '../order';
+import { dryDays } from './dryDays';
+import { raiseOf } from './exposures';
 import type { BidObservations, BidSettings } from './observations';
 import type { PlacementFactors } from './placementFactors';
 
@@ -8,8 +10,8 @@ export interface CampaignPlan {
   modifiers: number[];
   /** Makes up in the base bids for what the modifiers raise: sum s f / sum s (1 + m). */
   scale: number;
-  /** How far its bids are held because it runs dry. */
-  held: number;
+  /** Effective bid / bid after over before: what the modifiers alone move. */
+  gain: number;
   /** Share of the last week's days on which it spent its budget; null without a daily one. */
   dry: number | null;
   /** Click-weighted placement factor: what a click of the campaign is worth against one at rest of search. */
@@ -22,12 +24,10 @@ const MOST_MODIFIER = 9;
 /** A raise moves by a quarter in a round at most. */
 const STEP = 0.25;
 const DRY_DAYS = 7;
-const DRY_SHARE = 0.97;
 
 /**
- * Modifiers 1 + m_i = f_i / min f over placements with more than 4 % of clicks, at most 25 % a round; and how far a campaign
- * that runs dry is held: over half of the last 7 days dry x 0.85, over a quarter x 0.955, under a tenth x 1.09, in 0.3 … 1. (A
- * campaign that runs dry buys the same clicks cheaper at a lower bid.)
+ * Modifiers 1 + m_i = f_i / min f, the minimum over placements with more than 4 % of clicks that stay fixed (over all where none does), at
+ * most 25 % a round.
  */
 export function campaignPlans(
   observations: BidObservations,
@@ -35,14 +35,17 @@ export function campaignPlans(
   settings: BidSettings,
 ): CampaignPlan[] {
   const dry = dryShares(observations);
-  return observations.campaigns.map(({ modifiers, held }, campaign) => {
+  return observations.campaigns.map(({ modifiers }, campaign) => {
     const shares = factors.shares(campaign);
     const f = shares.map((_, placement) => factors.at(campaign, placement));
-    const lowest = smallest(f.filter((_, placement) => shares[placement] > LEAST_SHARE));
+    // What may not be set stays as it is, and the bid with it: raises are over that. Where all may be set, over the least of them.
+    const isKnown = (placement: number) => shares[placement] > LEAST_SHARE;
+    const fixed = f.filter((_, placement) => isKnown(placement) && !settings.modifiers[placement]);
+    const lowest = smallest(fixed.length > 0 ? fixed : f.filter((_, placement) => isKnown(placement)));
     const next = f.map((factor, placement) => {
       const now = 1 + modifiers[placement];
       // Hardly a click there: nothing is known that would speak for another raise.
-      if (!settings.modifiers[placement] || shares[placement] <= LEAST_SHARE) return modifiers[placement];
+      if (!settings.modifiers[placement] || !isKnown(placement)) return modifiers[placement];
       const wanted = Math.min(1 + MOST_MODIFIER, Math.max(1, factor / lowest));
       return Math.min(now * (1 + STEP), Math.max(Math.max(1, now * (1 - STEP)), wanted)) - 1;
     });
@@ -52,28 +55,19 @@ export function campaignPlans(
     return {
       modifiers: rounded,
       scale: mix / raise,
-      held: heldBy(held, dry[campaign]),
+      gain: raise / raiseOf(shares, modifiers),
       dry: dry[campaign],
       mix,
     };
   });
 }
 
-function heldBy(held: number, dry: number | null): number {
-  if (dry === null) return held;
-  const factor = dry > 0.5 ? 0.85 : dry > 0.25 ? 0.955 : dry < 0.1 ? 1.09 : 1;
-  return Math.min(1, Math.max(0.3, held * factor));
-}
-
 /** Share of the last 7 days on which a campaign spent its budget; null without a daily one. */
-function dryShares({ campaigns, placements }: BidObservations): (number | null)[] {
-  const spent = new Float64Array(campaigns.length * DRY_DAYS);
-  for (let row = 0; row < placements.age.length; row += 1)
-    if (placements.age[row] < DRY_DAYS)
-      spent[placements.campaign[row] * DRY_DAYS + placements.age[row]] += placements.spend[row];
-  return campaigns.map(({ budget }, campaign) => {
+function dryShares(observations: BidObservations): (number | null)[] {
+  const dry = dryDays(observations, DRY_DAYS);
+  return observations.campaigns.map(({ budget }, campaign) => {
     if (budget === null) return null;
-    const days = spent.subarray(campaign * DRY_DAYS, (campaign + 1) * DRY_DAYS);
-    return days.filter((spend) => spend >= DRY_SHARE * budget).length / DRY_DAYS;
+    const days = dry.subarray(campaign * DRY_DAYS, (campaign + 1) * DRY_DAYS);
+    return days.reduce((sum, one) => sum + one, 0) / DRY_DAYS;
   });
 }

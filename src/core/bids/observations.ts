@@ -18,8 +18,6 @@ export interface BidCampaign {
   budget: Micros | null;
   /** Raise of bids by placement, as shares. */
   modifiers: [top: number, rest: number, pages: number];
-  /** How far its bids are held down because it runs dry, from the round before; 1: not at all. */
-  held: number;
 }
 
 /** A record that a target brings along. Sales in micros. */
@@ -43,6 +41,13 @@ export interface BidTarget {
   change: { daysAgo: number; from: Micros | null } | null;
   /** What its words (or item) brought elsewhere before it was made; null: nothing, or it was always there. */
   before: BroughtAlong | null;
+}
+
+/** Modifiers of a campaign that held on days older than an age, until an entry with a greater one. */
+export interface EarlierModifiers {
+  campaign: number;
+  age: number;
+  modifiers: BidCampaign['modifiers'];
 }
 
 /** What targets aim at: an ACOS, or a range in which nothing is to be done. Shares. */
@@ -87,6 +92,8 @@ export interface BidObservations {
   testsUsed: Micros;
   days: TargetDays;
   placements: PlacementDays;
+  /** Left out: modifiers were always as they are. */
+  earlierModifiers?: EarlierModifiers[];
 }
 
 /** How far a bid may move in one round, as shares of what it is. */
@@ -144,7 +151,7 @@ export const USUAL_SETTINGS: BidSettings = {
   step: PACES.steady,
   aim: 'grow',
   limits: { bidStep: 10_000, minBid: 20_000, maxBid: 1_000_000_000 },
-  modifiers: [true, false, true],
+  modifiers: [true, true, true],
   hold: { settledDays: 14, secondSteps: true },
   proof: { orders: 2, grade: 'fair' },
   testing: { cap: null, share: 0.005 },

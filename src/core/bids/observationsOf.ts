@@ -1,8 +1,8 @@
-import { targetForm } from '../structure';
-import type { Place, TreeIndex } from '../structure';
+import { PLACEMENTS, targetForm } from '../structure';
+import type { Place, Placement, TreeIndex } from '../structure';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
-import type { BidObservations, BroughtAlong } from './observations';
+import type { BidObservations, BroughtAlong, EarlierModifiers } from './observations';
 import { spreadSums } from './spread';
 import type { SummedAges } from './spread';
 
@@ -16,8 +16,8 @@ export interface BidFeed {
   placements: Columns<'campaignId' | 'placement' | 'age' | 'clicks' | 'spend' | 'orders'>;
   /** Accepted changes of bids. */
   bidChanges: { targetId: number; day: Day; from: Micros | null }[];
-  /** Campaigns whose bids are held down because they run dry, and how far. */
-  held: { campaignId: number; held: number }[];
+  /** Accepted changes of campaigns' modifiers, oldest first. */
+  modifierChanges: { campaignId: number; placement: Placement; day: Day; from: number }[];
   /** What the words (or items) of targets that were made from here brought elsewhere before that. */
   before: ({ targetId: number } & BroughtAlong)[];
   /** Which of these came summed over several days; they are spread over them. */
@@ -45,7 +45,6 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
   const { tree } = index;
   const at = <T extends { id: number }>(list: T[]) => new Map(list.map(({ id }, place) => [id, place]));
   const [campaignAt, productAt, targetAt] = [at(tree.campaigns), at(tree.products), at(tree.targets)];
-  const held = new Map(feed.held.map((one) => [one.campaignId, one.held]));
   const scopes: BidObservations['scopes'] = [];
   const scopeAt = new Map<string, number>();
   const scopeOf = (place: Place) => {
@@ -101,16 +100,16 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
         ...tree.products.map(({ price, margin }) => ({ price, margin })),
         { price: null, margin: null },
       ],
-      campaigns: tree.campaigns.map(({ id, budget, budgetKind, top, rest, pages }) => ({
+      campaigns: tree.campaigns.map(({ budget, budgetKind, top, rest, pages }) => ({
         budget: budgetKind === 'daily' ? budget : null,
         modifiers: [top, rest, pages],
-        held: held.get(id) ?? 1,
       })),
       scopes,
       targets,
       testsUsed: feed.testsUsed,
       days: daysOf(feed, targetAt),
       placements: placementsOf(feed, campaignAt),
+      earlierModifiers: earlierModifiers(index, feed, campaignAt),
     },
     targetIds: Int32Array.from(tree.targets, ({ id }) => id),
     campaignIds: Int32Array.from(tree.campaigns, ({ id }) => id),
@@ -161,6 +160,34 @@ function lastMoves(changes: BidFeed['bidChanges']) {
   for (const { targetId, day, from } of changes)
     if ((last.get(targetId)?.day ?? '') < day) last.set(targetId, { day, from });
   return last;
+}
+
+/** Modifiers before each of their changes, back from what they are now. */
+function earlierModifiers(
+  { tree }: TreeIndex,
+  { modifierChanges, today }: BidFeed,
+  campaignAt: ReadonlyMap<number, number>,
+): EarlierModifiers[] {
+  const now = new Map(
+    tree.campaigns.map(({ id, top, rest, pages }) => [
+      id,
+      [top, rest, pages] as EarlierModifiers['modifiers'],
+    ]),
+  );
+  const list: EarlierModifiers[] = [];
+  for (const { campaignId, placement, day, from } of [...modifierChanges].reverse()) {
+    const stood = now.get(campaignId);
+    if (!stood) continue;
+    const before = stood.map((one, at) => (at === PLACEMENTS.indexOf(placement) ? from : one));
+    now.set(campaignId, before as EarlierModifiers['modifiers']);
+    // A change of a day holds from that day on.
+    list.push({
+      campaign: campaignAt.get(campaignId)!,
+      age: dayNumber(today) - 1 - dayNumber(day),
+      modifiers: before as EarlierModifiers['modifiers'],
+    });
+  }
+  return list;
 }
 
 /** The bid of a target at an age of days, from its changes: what the next later one moved it from. NaN: as it is now. */

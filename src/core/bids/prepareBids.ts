@@ -27,7 +27,7 @@ export function prepareBids(observations: BidObservations): PreparedBids {
   const priors = priorsOf(observations, exposures);
   broughtAlong(observations, exposures);
   const worths = worthsOf(observations, exposures, priors);
-  const kappa = calibrate(observations, factors, worths, priors.accountValue);
+  const kappa = calibrate(observations, factors, exposures, priors);
   return { observations, factors, exposures, priors, worths, kappa };
 }
 

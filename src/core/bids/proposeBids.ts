@@ -16,7 +16,7 @@ export interface BidPlan {
   proposals: BidProposal[];
   /** Modifiers that change, by campaign and placement, as shares. */
   modifiers: { campaign: number; placement: number; from: number; to: number }[];
-  /** How far each campaign's bids are held because it runs dry: hand it back the next time. */
+  /** How far each campaign's bids are held so that its clicks cost its budget and no more; 1: not at all. */
   held: number[];
   /** Share of the last week's days on which each campaign spent its budget; null without a daily one. */
   dry: (number | null)[];
@@ -58,7 +58,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
         return to === from ? [] : [{ campaign, placement, from, to }];
       }),
     ),
-    held: plans.map(({ held }) => held),
+    held: Array.from(solution.held),
     dry: plans.map(({ dry }) => dry),
     kappa,
     strength: priors.strength,

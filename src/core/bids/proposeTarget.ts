@@ -32,7 +32,7 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
   const { exposure, orders, clicks, flow, cpc } = exposures;
   const prior = { mean: priors.mean[target], strength: priors.strength };
   const { mean, low, high, grade } = estimateConversion(exposure[target], orders[target], prior);
-  const { mix } = plans[campaign];
+  const { mix, gain } = plans[campaign];
   const acos = solution.acos[target];
   const value = worths.value[target] * mix;
   const needed = neededConversion(cpc[target], acos, value);
@@ -47,7 +47,7 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
     spend: flow[target] * cpc[target] * DAYS_PER_MONTH,
     sales: kappa * flow[target] * worths.rpc[target] * mix * DAYS_PER_MONTH,
   };
-  const x = left === null && bid > 0 ? to / bid : 1;
+  const x = (left === null && bid > 0 ? to / bid : 1) * gain;
   const cpcAfter = cpc[target] * x ** CPC_ELASTICITY;
   const step = stepOf(left, bid, to, {
     clicks: clicks[target],
@@ -94,19 +94,26 @@ function mostUnderTarget(
   const cost = exposures.cpc[target];
   // What the last weeks brought less than estimated counts; what they brought more may not last.
   const worth = worths.rpc[target] * plans[campaign].mix * Math.min(1, kappa);
-  return cost > 0 ? ((solution.acos[target] * worth) / cost) ** (1 / CPC_ELASTICITY) : Infinity;
+  const most = cost > 0 ? ((solution.acos[target] * worth) / cost) ** (1 / CPC_ELASTICITY) : Infinity;
+  return most / plans[campaign].gain;
 }
 
 /** A raise goes no further than the limit; a cut is not touched. @param limit bid after / bid now */
 const bounded = (bid: Micros, to: Micros, limit: number) =>
   to > bid ? Math.max(bid, Math.min(to, bid * limit)) : to;
 
-/** On the market's step and within its limits: down for a decrease, up for an increase only where the step would vanish. */
+/** On the market's nearest step and within its limits; a move that would vanish goes one step its way. */
 function roundedBid(bid: Micros, move: number, { limits }: BidSettings): Micros {
   const { bidStep, minBid, maxBid } = limits;
   const wanted = (bid * move) / bidStep;
-  const nearest = move < 1 ? Math.floor(wanted + 1e-9) : Math.floor(wanted + 1e-9) || 1;
-  const steps = move > 1 && nearest * bidStep <= bid ? Math.ceil(wanted - 1e-9) : nearest;
+  const nearest = Math.round(wanted);
+  const stands = nearest * bidStep;
+  const steps =
+    move < 1 && stands >= bid
+      ? Math.floor(wanted + 1e-9)
+      : move > 1 && stands <= bid
+        ? Math.ceil(wanted - 1e-9)
+        : nearest;
   return Math.min(maxBid, Math.max(minBid, steps * bidStep));
 }
 
@@ -127,7 +134,7 @@ function holdAt(target: number, to: Micros, since: SinceChange | null, parts: Pr
   const { observations, exposures, priors, plans, solution, settings } = parts;
   const { bid, change, campaign } = observations.targets[target];
   if (!change || !since) return null;
-  const { held, scale } = plans[campaign];
+  const { scale } = plans[campaign];
   return holdOf(
     {
       change,
@@ -136,8 +143,7 @@ function holdAt(target: number, to: Micros, since: SinceChange | null, parts: Pr
       usualClicks: 1 / priors.mean[target],
       bid,
       to,
-      wantedSince:
-        solution.rho[target] * held * scale * worthOf(exposures.since, priors, observations, target).rpc,
+      wantedSince: solution.rho[target] * scale * worthOf(exposures.since, priors, observations, target).rpc,
     },
     settings,
   );

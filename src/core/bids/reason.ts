@@ -11,7 +11,7 @@ export interface ReasonContext {
   strength: number;
   /** Share of the last week's days on which its campaign spent its budget; null without a daily one. */
   dry: number | null;
-  /** How far the campaign's bids are held because of that; 1: not at all. */
+  /** How far the campaign's bids are held so that its clicks cost its budget; 1: not at all. */
   held: number;
 }
 
@@ -93,8 +93,9 @@ const sinceWords = ({ settledDays, clicks }: SinceChange) =>
 const ago = (days: number) => (days === 0 ? 'today' : `${count(days, 'day')} ago`);
 
 function budgetText({ held, dry }: ReasonContext): string {
-  if (held >= 1 || dry === null) return '';
-  return `; the campaign ran dry on ${Math.round(dry * 7)} of 7 days, so its bids are held at ${formatShare(held, 0)}`;
+  if (held >= 1) return '';
+  const ran = dry !== null && dry > 0 ? ` (it ran dry on ${Math.round(dry * 7)} of 7 days)` : '';
+  return `; its campaign’s clicks would cost more than its budget${ran}, so its bids are held at ${formatShare(held, 0)}: the same clicks, cheaper`;
 }
 
 const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;

@@ -11,8 +11,10 @@ export interface Solution {
   wanted: Float64Array;
   /** Bid after / bid now within the step limits, by target. */
   move: Float64Array;
-  /** rho of each target: effective bid / revenue per click. */
+  /** rho of each target: effective bid / revenue per click, what its campaign is held by counted in. */
   rho: Float64Array;
+  /** phi of each campaign: how far its bids are held so that its clicks cost its budget; 1: not at all. */
+  held: Float64Array;
 }
 
 /** Scopes with fewer orders in 30 days are solved together. */
@@ -21,6 +23,7 @@ const [LEAST_RHO, MOST_RHO] = [0.02, 1.2];
 /** Halvings: they bring the multiplier within a millionth. */
 const STEPS = 24;
 const STRICT = 0.97;
+const LEAST_PHI = 0.2;
 /** Spend ~ bid to this power: clicks ~ bid, cost per click ~ bid to the 0.8. */
 const SPEND_POWER = 1 + CPC_ELASTICITY;
 /**
@@ -30,9 +33,9 @@ const SPEND_POWER = 1 + CPC_ELASTICITY;
 const FREE = { down: 0.8, up: 3 };
 
 /**
- * One multiplier per scope: bid = rho x held x RPC x scale, with rho solved by bisection so that the whole scope lands on its
- * target: sum flow x cpc x x^1.8 = target x kappa x sum flow x x x RPC x mix, x = bid / bid now (clicks ~ x,
- * cost per click ~ x^0.8). The most sales under one ACOS ceiling need equal marginal ACOS on all targets, and where the price is
+ * One multiplier per scope: bid = rho x phi x RPC x scale, with rho solved by bisection so that the whole scope lands on its
+ * target: sum flow x cpc x x^1.8 = target x kappa x sum flow x x x RPC x mix, x = effective bid / effective bid now (clicks ~ x,
+ * cost per click ~ x^0.8); modifiers move it too. The most sales under one ACOS ceiling need equal marginal ACOS on all targets, and where the price is
  * set by the next bidder that means one rho for all. Scopes with under 300 orders a month are solved together, rho in
  * proportion to their targets.
  */
@@ -45,20 +48,23 @@ export function solve(
   kappa: number,
 ): Solution {
   const { targets, scopes, campaigns } = observations;
-  const [spent, allowed] = [new Float64Array(campaigns.length), new Float64Array(campaigns.length)];
+  const [spent, allowed, trial] = [0, 0, 0].map(() => new Float64Array(campaigns.length));
   const size = targets.length;
   const solution = {
     wanted: new Float64Array(size),
     move: new Float64Array(size).fill(1),
     rho: new Float64Array(size),
+    held: new Float64Array(campaigns.length).fill(1),
   };
   const strict = settings.aim === 'strict' ? STRICT : 1;
   const worth = worthPerShare();
   const worthPower = worth.map((one) => one ** SPEND_POWER);
-  const cost = exposures.flow.map((flow, at) => flow * exposures.cpc[at]);
+  // Modifiers move effective bids beside the bids: what they move counts from the start.
+  const gain = Float64Array.from(targets, ({ campaign }) => plans[campaign].gain);
+  const cost = exposures.flow.map((flow, at) => flow * exposures.cpc[at] * gain[at] ** SPEND_POWER);
   const allowance = exposures.flow.map((flow, at) => {
     const { scope, campaign } = targets[at];
-    return scopes[scope].targetAcos * strict * kappa * flow * worths.rpc[at] * plans[campaign].mix;
+    return scopes[scope].targetAcos * strict * kappa * flow * gain[at] * worths.rpc[at] * plans[campaign].mix;
   });
   const mostRho = rhoCaps();
   const [campaignOf, scopeOf] = [new Int32Array(size), new Int32Array(size)];
@@ -69,6 +75,8 @@ export function solve(
   const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
   for (const group of groupsOf(observations, exposures)) {
     const multiplier = bisect(group);
+    net(group, multiplier);
+    for (const at of group) solution.held[campaignOf[at]] = trial[campaignOf[at]];
     for (const at of group) keep(at, multiplier);
   }
   return solution;
@@ -77,14 +85,13 @@ export function solve(
   function worthPerShare(): Float64Array {
     return worths.rpc.map((rpc, at) => {
       const { campaign, bid, isRunning } = targets[at];
-      const { held, scale } = plans[campaign];
-      return isRunning && bid > 0 ? (held * rpc * scale) / bid : 0;
+      return isRunning && bid > 0 ? (rpc * plans[campaign].scale) / bid : 0;
     });
   }
 
   /**
-   * Net of a group at a multiplier: what it spends less what its targets allow. A campaign spends no more than its budget:
-   * beyond it dearer clicks only become fewer.
+   * Net of a group at a multiplier: what it spends less what its targets allow. A campaign whose clicks would cost more than its budget
+   * bids less by phi, (B / D)^(1/1.8): the same clicks bought cheaper, not fewer clicks.
    */
   function net(group: number[], multiplier: number): number {
     spent.fill(0);
@@ -97,7 +104,7 @@ export function solve(
       const at = group[place];
       const rho = Math.min(rhoOfScope[scopeOf[at]], mostRho[at]);
       const free = worth[at] === 0 ? 1 : rho * worth[at];
-      const x = Math.min(1 + FREE.up, Math.max(1 - FREE.down, free));
+      const x = tried(free);
       // Nearly all targets share one rho and stand within the limits: their power is a product.
       const isPlain = x === free && worth[at] !== 0 && rho < mostRho[at];
       const power = isPlain ? powerOfScope[scopeOf[at]] * worthPower[at] : x ** SPEND_POWER;
@@ -106,8 +113,9 @@ export function solve(
     }
     let sum = 0;
     campaigns.forEach(({ budget }, campaign) => {
-      const share = budget === null || spent[campaign] <= budget ? 1 : budget / spent[campaign];
-      sum += share * (spent[campaign] - allowed[campaign]);
+      const phi = budget === null ? 1 : withinBudget(budget, spent[campaign]);
+      trial[campaign] = phi;
+      sum += Math.min(budget ?? Infinity, spent[campaign]) - allowed[campaign] * phi;
     });
     return sum;
   }
@@ -141,12 +149,22 @@ export function solve(
 
   function keep(at: number, multiplier: number): void {
     if (worth[at] === 0) return;
-    const rho = Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]);
-    solution.rho[at] = rho;
-    solution.wanted[at] = rho * worth[at] * targets[at].bid;
-    solution.move[at] = within(rho * worth[at], settings.step);
+    const phi = solution.held[campaignOf[at]];
+    const free = Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]) * worth[at];
+    // What a budget is kept with is counted from the bids that were tried, which go no further than so.
+    const x = phi < 1 ? phi * tried(free) : free;
+    solution.rho[at] = x / worth[at];
+    solution.wanted[at] = x * targets[at].bid;
+    solution.move[at] = within(x, settings.step);
   }
 }
+
+/** Bid after / bid now as far as it is tried. */
+const tried = (x: number) => Math.min(1 + FREE.up, Math.max(1 - FREE.down, x));
+
+/** How far the bids of a campaign go down so that its clicks cost its budget and no more. */
+const withinBudget = (budget: number, demand: number) =>
+  demand <= budget ? 1 : Math.max(LEAST_PHI, (budget / demand) ** (1 / SPEND_POWER));
 
 const within = (x: number, { down, up }: StepLimits) => Math.min(1 + up, Math.max(1 - down, x));
 

@@ -124,13 +124,12 @@ export async function listUnanswered(sql: Query, accountId: number, baleId: numb
     {
       id: number;
       change: Change;
-      held: number | null;
       listId: number | null;
       afterId: number | null;
       afterState: ChangeState | null;
     }[]
   >`
-    select c.change_id as id, c.change, c.held, c.list_id as "listId", c.after_change_id as "afterId", p.state as "afterState"
+    select c.change_id as id, c.change, c.list_id as "listId", c.after_change_id as "afterId", p.state as "afterState"
     from mowing.change c
     left join mowing.change p on p.account_id = c.account_id and p.change_id = c.after_change_id
     where c.account_id = ${accountId} and c.bale_id = ${baleId} and c.state = 'sending' order by c.change_id`;

@@ -1,3 +1,4 @@
+import type { Placement } from '../../core/structure';
 import type { Db, Query } from '../connection';
 import { targetTable } from './targetTable';
 import { withRoom } from './withRoom';
@@ -58,6 +59,21 @@ export async function listBidChanges(sql: Query, accountId: number, kinds: reado
     where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds}) and answered_on >= ${from}`;
 }
 
+/** Accepted changes of the given kinds, which set modifiers, since a day. */
+export async function listModifierChanges(
+  sql: Query,
+  accountId: number,
+  kinds: readonly string[],
+  from: string,
+) {
+  return sql<{ campaignId: number; placement: Placement; day: string; from: number }[]>`
+    select (change->>'campaignId')::integer as "campaignId", change->>'placement' as placement, answered_on as day,
+      (change->>'from')::double precision as "from"
+    from mowing.change
+    where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds}) and answered_on >= ${from}
+    order by answered_on, change_id`;
+}
+
 /** What the accepted tests since a day cost more a month at most, those that were undone left out; micros. */
 export async function sumTests(sql: Query, accountId: number, from: string): Promise<number> {
   const [{ cost }] = await sql<{ cost: number }[]>`
@@ -94,19 +110,4 @@ export async function listBefore(sql: Query, accountId: number, from: string) {
     where g.product_id is not distinct from m.product_id
     group by m.target_id
     having sum(f.clicks) > 0`;
-}
-
-/** Campaigns whose bids are held down, and how far. */
-export async function listHeld(sql: Query, accountId: number) {
-  return sql<{ campaignId: number; held: number }[]>`
-    select campaign_id as "campaignId", held from mowing.campaign where account_id = ${accountId} and held < 1`;
-}
-
-/** Notes how far a campaign's bids are held, once a bid worked out with it was accepted. */
-export async function keepHeld(sql: Query, accountId: number, targetId: number, held: number): Promise<void> {
-  await sql`
-    update mowing.campaign c set held = ${held}
-    from mowing.target t join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
-    where t.account_id = ${accountId} and t.target_id = ${targetId}
-      and c.account_id = ${accountId} and c.campaign_id = g.campaign_id and c.held <> ${held}`;
 }

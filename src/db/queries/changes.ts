@@ -11,7 +11,6 @@ export interface ChangeRow {
   undoesId: number | null;
   reason: string;
   figures: ChangeFigures;
-  held: number | null;
   listId: number | null;
   effectSpend: number;
   effectSales: number;
@@ -42,7 +41,7 @@ export async function listChangeRows(
 ): Promise<ChangeRow[]> {
   return sql<ChangeRow[]>`
     select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
-      c.undoes_change_id as "undoesId", c.reason, c.figures, c.held, c.list_id as "listId", c.effect_spend as "effectSpend",
+      c.undoes_change_id as "undoesId", c.reason, c.figures, c.list_id as "listId", c.effect_spend as "effectSpend",
       c.effect_sales as "effectSales", c.bale_id as "baleId", c.answer_code as "answerCode", c.answer,
       c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
       exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
@@ -112,21 +111,20 @@ async function insertDistinct(
     kind: change.kind,
     spend: effect.spend,
     sales: effect.sales,
-    held: carries.held ?? null,
     listId: carries.listId ?? null,
   }));
   const made = await sql<{ id: number; key: string }[]>`
     with n as materialized (
       select * from jsonb_to_recordset(${JSON.stringify(rows)}::text::jsonb) as r(place integer, kind text, change jsonb, key text,
         "isReplaced" boolean, "afterId" bigint, "undoesId" bigint, reason text, figures jsonb, spend bigint, sales bigint,
-        held double precision, "listId" integer))
+        "listId" integer))
     insert into mowing.change as c (account_id, kind, change, change_key, after_change_id, undoes_change_id, reason, figures,
-      effect_spend, effect_sales, held, list_id)
-    select ${accountId}, n.kind, n.change, n.key, n."afterId", n."undoesId", n.reason, n.figures, n.spend, n.sales, n.held, n."listId"
+      effect_spend, effect_sales, list_id)
+    select ${accountId}, n.kind, n.change, n.key, n."afterId", n."undoesId", n.reason, n.figures, n.spend, n.sales, n."listId"
     from n order by n.place
     on conflict (account_id, change_key) where state in ('staged', 'sending') do update
       set change = excluded.change, reason = excluded.reason, figures = excluded.figures, effect_spend = excluded.effect_spend,
-          effect_sales = excluded.effect_sales, held = excluded.held, list_id = excluded.list_id
+          effect_sales = excluded.effect_sales, list_id = excluded.list_id
       where c.state = 'staged' and (select n."isReplaced" from n where n.key = c.change_key)
     returning c.change_id as id, c.change_key as key`;
   const ids = new Map(made.map(({ id, key }) => [key, id]));

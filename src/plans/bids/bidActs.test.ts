@@ -72,14 +72,12 @@ describe('the change that is staged', () => {
     expect(made.reason).toBe(reasonOf(plan, table, 0));
     expect(made.reason).toContain('0 orders in 60 days');
     expect(made.figures).toMatchObject({ step: 'dead', clicks: 60, spend: 24_000_000 });
-    expect(made.carries).toEqual({ held: 1 });
     expect(made.effect.spend).toBeLessThan(0);
   });
 
-  test('says when it was edited, and then nothing of how the campaign is held', () => {
+  test('says when it was edited', () => {
     const made = change(1, { kind: 'bid', to: 450_000 })!;
     expect(made.reason).toMatch(/^Edited by hand\. /);
-    expect(made.carries).toEqual({});
   });
 
   test('pauses, giving up what the target sells', () => {

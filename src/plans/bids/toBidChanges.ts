@@ -39,8 +39,6 @@ export function toBidChange(
       : { kind: 'set-bid', targetId, from, to },
     reason: `${isEdited ? 'Edited by hand. ' : ''}${reasonOf(plan, table, row)}`.slice(0, 1000),
     figures,
-    // A bid set by hand says nothing of how far the campaign is held.
-    carries: isEdited || isPause ? {} : { held: plan.held[row] },
     effect: {
       spend: Math.round(after.spend - now.spend),
       sales: Math.round(after.sales - now.sales),

@@ -2,7 +2,13 @@ import { HISTORY_DAYS } from '../../core/bids';
 import type { SummedAges } from '../../core/bids';
 import { kindsThat } from '../../core/changes';
 import { addDays, dayNumber, DAYS_PER_MONTH } from '../../core/units';
-import { listBefore, listBidChanges, listHeld, readBidDays, sumTests } from '../../db/queries/bidFeed';
+import {
+  listBefore,
+  listBidChanges,
+  listModifierChanges,
+  readBidDays,
+  sumTests,
+} from '../../db/queries/bidFeed';
 import type { PrintedColumns } from '../../db/queries/bidFeed';
 import { listSummed } from '../../db/queries/summed';
 import { needAccount } from '../accounts/accounts';
@@ -18,7 +24,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
   const account = await needAccount(accountId);
   const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
   const from = addDays(today, -HISTORY_DAYS);
-  const [{ days, placements, kind }, bidChanges, held, before, testsUsed, completion, summed] =
+  const [{ days, placements, kind }, bidChanges, modifierChanges, before, testsUsed, completion, summed] =
     await Promise.all([
       readBidDays(db(), accountId, from, today),
       listBidChanges(
@@ -27,7 +33,12 @@ export async function loadBidFeed(accountId: number): Promise<string> {
         kindsThat(({ sets }) => sets === 'bid'),
         from,
       ),
-      listHeld(db(), accountId),
+      listModifierChanges(
+        db(),
+        accountId,
+        kindsThat(({ sets }) => sets === 'modifier'),
+        from,
+      ),
       listBefore(db(), accountId, from),
       sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
       loadCompletion(accountId, today),
@@ -44,7 +55,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     today,
     completion: completion.map(({ share }) => share),
     bidChanges,
-    held,
+    modifierChanges,
     before,
     testsUsed,
     sums: { targets: agesOf(kind), placements: agesOf('placements') },

@@ -9,7 +9,6 @@ import type { StandingChange } from './listChanges';
 function changeInfo(row: StandingChange): ChangeInfo {
   const {
     key: _key,
-    held,
     listId,
     effectSpend,
     effectSales,
@@ -23,7 +22,7 @@ function changeInfo(row: StandingChange): ChangeInfo {
   return {
     ...rest,
     campaign: campaign ?? 'unknown campaign',
-    carries: { ...(held !== null && { held }), ...(listId !== null && { listId }) },
+    carries: listId === null ? {} : { listId },
     effect: { spend: effectSpend, sales: effectSales },
     undoable: row.state === 'accepted' && !undone && inverse !== null,
   };

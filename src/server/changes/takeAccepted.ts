@@ -1,15 +1,13 @@
-import { acceptedOf, blockOf, entitiesOf } from '../../core/changes';
+import { acceptedOf, blockOf } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { Query } from '../../db/connection';
 import { applyAccepted } from '../../db/queries/accepted';
-import { keepHeld } from '../../db/queries/bidFeed';
 import { addListTerm } from '../../db/queries/negativeLists';
 
 /** A change that has its answer. */
 export interface Answered {
   id: number;
   change: Change;
-  held: number | null;
   listId: number | null;
 }
 
@@ -17,16 +15,13 @@ export interface Answered {
 export async function takeAccepted(
   tx: Query,
   accountId: number,
-  { change, held, listId }: Answered,
+  { change, listId }: Answered,
   marketId: string | null,
 ) {
   const made = await applyAccepted(tx, accountId, acceptedOf(change), marketId);
   // A list learns a term once the market has it: what is taken out of the tray leaves no trace.
   const block = blockOf(change);
   if (listId !== null && block) await addListTerm(tx, accountId, listId, block);
-  // The bids of a campaign that runs dry are held down; the next round starts from there.
-  const { target } = entitiesOf(change);
-  if (held !== null && target !== undefined) await keepHeld(tx, accountId, target, held);
   return made;
 }
 

@@ -43,10 +43,12 @@ export const winChance = normalCdf;
 /**
  * What a click costs that was won at a standing: the rivals' best bid below it, brought up to the ad's quality. Always
  * below the bid, at least a hundredth of the currency, in whole hundredths.
+ * @param ownShare how far the own bid sets the price, 0 (the next bidder's) to 1 (the bid itself)
  */
-export function clickPrice(bid: number, at: number, random: Stream): number {
+export function clickPrice(bid: number, at: number, random: Stream, ownShare = 0): number {
   const share = Math.max(1e-9, random.next() * normalCdf(at));
   const beaten = normalQuantile(Math.min(1 - 1e-9, share));
-  const price = bid * Math.exp(RIVAL_SPREAD * Math.min(0, beaten - at));
+  const next = bid * Math.exp(RIVAL_SPREAD * Math.min(0, beaten - at));
+  const price = next + ownShare * (bid - next);
   return Math.max(10_000, Math.min(Math.floor(bid / 10_000), Math.round(price / 10_000)) * 10_000);
 }

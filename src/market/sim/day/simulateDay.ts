@@ -76,7 +76,8 @@ class DayPlay {
     this.till = new Till(world, state, day);
     this.organic = new Organic(world, state, this.till);
     this.purse = new Purse(field, state);
-    this.drift = rivalDrift(day, dayNumber(scenario.today) - scenario.days);
+    const drift = rivalDrift(day, dayNumber(scenario.today) - scenario.days);
+    this.drift = drift * (scenario.nature?.drift ?? 1);
     this.sells = WEEKDAY_SELLS[weekdayOf(day)];
     this.scheduled = new Float64Array(field.campaigns.length);
     this.neighbours = neighboursOf(products);
@@ -187,7 +188,7 @@ class DayPlay {
     let clicks = 0;
     let spend = 0;
     for (let count = 0; count < wanted; count += 1) {
-      const price = clickPrice(bid, at, random);
+      const price = clickPrice(bid, at, random, world.scenario.nature?.ownBidPrice);
       if (this.purse.afford(player.at, 1, price) === 0) break;
       this.purse.pay(player.at, price);
       clicks += 1;

@@ -65,4 +65,18 @@ export interface Scenario {
   funds: number | null;
   /** Keywords and item targets that the seller has for each product, about. */
   targetsPerProduct: number;
+  /** What is unlike the usual market; for trials. */
+  nature?: Partial<Nature>;
+}
+
+/** How a market can be unlike the usual one. */
+export interface Nature {
+  /** Share of the way from the next bidder's price to the own bid that a click costs: 0 second price, 1 the own bid. */
+  ownBidPrice: number;
+  /** How many times as fast as usual rivals' bids move. */
+  drift: number;
+  /** Share of the long tail that never buys. */
+  worthless: number;
+  /** Whether clicks sell alike at every placement. */
+  flatPlacements: boolean;
 }

@@ -59,7 +59,11 @@ export function queriesOf(scenario: Scenario, index: number): Query[] {
   ];
   const seen = new Set<string>();
   const own = drafts.filter(({ text }) => !seen.has(text) && seen.add(text));
-  return own.map((draft) => finish(scenario, index, draft, random));
+  const queries = own.map((draft) => finish(scenario, index, draft, random));
+  const worthless = scenario.nature?.worthless ?? 0;
+  return queries.map((query) =>
+    query.kind === 'tail' && query.coin < worthless ? { ...query, conversion: 0 } : query,
+  );
 }
 
 /** Adds what every query has: its words, a rival's bid, a coin. */

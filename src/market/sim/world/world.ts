@@ -60,7 +60,7 @@ export function buildWorld(scenario: Scenario): World {
       .toUpperCase()}-${100 + at}`,
     name: product.name,
     price: Math.round(product.price * 1_000_000),
-    sellsAt: { top: random.between(1.05, 1.5), rest: 1, pages: random.between(0.5, 0.95) },
+    sellsAt: sellsAt(scenario, random),
     refundRate: random.between(0.01, 0.07),
   }));
   const queries = scenario.products.flatMap((_, at) => queriesOf(scenario, at));
@@ -73,6 +73,12 @@ export function buildWorld(scenario: Scenario): World {
     items: rivalItems(scenario, products, queries),
     synonyms: synonymsOf(scenario),
   };
+}
+
+/** The same numbers are drawn whatever the nature, so that worlds differ in nothing else. */
+function sellsAt({ nature }: Scenario, random: Stream): WorldProduct['sellsAt'] {
+  const usual = { top: random.between(1.05, 1.5), rest: 1, pages: random.between(0.5, 0.95) };
+  return nature?.flatPlacements ? { top: 1, rest: 1, pages: 1 } : usual;
 }
 
 function rivalItems(scenario: Scenario, products: WorldProduct[], queries: Query[]): World['items'] {
