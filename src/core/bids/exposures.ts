@@ -43,7 +43,7 @@ export function raiseOf(shares: number[], modifiers: readonly number[]): number 
 }
 
 /** Raises of campaigns by age, where their modifiers moved; the others have none. */
-function raisesByAge(
+export function raisesByAge(
   { campaigns, earlierModifiers = [] }: BidObservations,
   factors: PlacementFactors,
   now: Float64Array,

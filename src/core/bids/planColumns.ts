@@ -37,6 +37,8 @@ export type PlanColumns = Record<NumberName, Float64Array> & {
   days: number;
   /** What tests may cost more a month, and what those of the last 30 days took of it, micros. */
   testing: BidPlan['testing'];
+  /** What clicks cost, as far as the figures tell. */
+  price: BidPlan['price'];
 };
 
 /** Lays a plan out by rows; `targetOf` names the target of a row. Rows whose target the plan does not know have no bid. */
@@ -56,6 +58,7 @@ export function planColumns(
     kappa: plan.kappa,
     days: plan.days,
     testing: plan.testing,
+    price: plan.price,
   } as PlanColumns;
   for (const name of NUMBERS) columns[name] = new Float64Array(size);
   for (const name of ['daysAgo', 'beforeClicks', 'testGain'] as const) columns[name].fill(NaN);
@@ -177,7 +180,7 @@ export const monthNow = ({ nowClicks, nowSpend, nowSales }: PlanColumns, row: nu
 
 /** What the reason of a row tells beside its proposal. @param margin share, NaN where not known */
 export function reasonContext(
-  { strength, days, dry, held }: PlanColumns,
+  { strength, days, dry, held, price }: PlanColumns,
   row: number,
   margin: number,
 ): ReasonContext {
@@ -187,5 +190,6 @@ export function reasonContext(
     strength,
     dry: Number.isNaN(dry[row]) ? null : dry[row],
     held: held[row],
+    gamma: price.gamma,
   };
 }

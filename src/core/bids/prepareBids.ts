@@ -4,8 +4,11 @@ import type { Exposures } from './exposures';
 import type { BidObservations } from './observations';
 import { placementFactors } from './placementFactors';
 import type { PlacementFactors } from './placementFactors';
+import { priceRule } from './priceRule';
+import type { PriceRule } from './priceRule';
 import { priorsOf } from './priors';
 import type { Priors } from './priors';
+import { winCurves } from './winCurves';
 import { worthsOf } from './worths';
 import type { Worths } from './worths';
 
@@ -18,6 +21,8 @@ export interface PreparedBids {
   worths: Worths;
   /** What the estimates were off by lately; 1: right. */
   kappa: number;
+  /** What clicks cost, as far as the figures tell. */
+  price: PriceRule;
 }
 
 /** Reads the days: what a click of each target brings and costs. Linear in targets and days. */
@@ -28,7 +33,8 @@ export function prepareBids(observations: BidObservations): PreparedBids {
   broughtAlong(observations, exposures);
   const worths = worthsOf(observations, exposures, priors);
   const kappa = calibrate(observations, factors, exposures, priors);
-  return { observations, factors, exposures, priors, worths, kappa };
+  const price = priceRule(observations, exposures, winCurves(observations, factors, exposures));
+  return { observations, factors, exposures, priors, worths, kappa, price };
 }
 
 /**

@@ -22,6 +22,8 @@ export interface BidPlan {
   dry: (number | null)[];
   /** What the estimates were off by lately; 1: right. */
   kappa: number;
+  /** How far the own bid sets what a click costs (0: the next bidder does), and the targets that tell of it. */
+  price: { gamma: number; targets: number };
   /** Weight of the prior, in orders. */
   strength: number;
   /** Days back to the first one with figures, 150 at most. */
@@ -40,9 +42,9 @@ export function proposeBids(observations: BidObservations, settings: BidSettings
 
 /** The plan at some settings, from what was worked out of the figures before. */
 export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPlan {
-  const { observations, factors, exposures, priors, worths, kappa } = prepared;
+  const { observations, factors, exposures, priors, worths, kappa, price } = prepared;
   const plans = campaignPlans(observations, factors, settings);
-  const solution = solveRanges(observations, settings, exposures, worths, plans, kappa);
+  const solution = solveRanges(observations, settings, exposures, worths, plans, kappa, price);
   const parts = { ...prepared, settings, plans, solution, unsettled: unsettledDays(observations) };
   const proposals = observations.targets.map((_, target) => proposeTarget(target, parts));
   const testing = {
@@ -61,6 +63,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
     held: Array.from(solution.held),
     dry: plans.map(({ dry }) => dry),
     kappa,
+    price: { gamma: price.gamma, targets: price.targets },
     strength: priors.strength,
     days: Math.min(HISTORY_DAYS, largest(observations.days.age) + 1),
     testing,

@@ -13,6 +13,8 @@ export interface ReasonContext {
   dry: number | null;
   /** How far the campaign's bids are held so that its clicks cost its budget; 1: not at all. */
   held: number;
+  /** How far the own bid sets what a click costs: 0 (the next bidder does) to 1. */
+  gamma: number;
 }
 
 /** Why a bid is proposed, or why none is, in one sentence with its numbers. They can be worked out anew from what it tells. */
@@ -22,7 +24,7 @@ export function bidReason(proposal: BidProposal, context: ReasonContext): string
   const own = ownRecord(proposal, context);
   const worth = `a click brings ${formatMoney(rpc)} and costs ${formatMoney(cpc)}, an ACOS of ${formatShare(rpc > 0 ? cpc / rpc : null, 0)}`;
   const loses = margin !== null && cpc > rpc * margin ? ` (break-even ${formatShare(margin, 0)})` : '';
-  const rest = `${movedText(proposal)}${budgetText(context)}`;
+  const rest = `${movedText(proposal)}${budgetText(context)}${priceText(context)}`;
   switch (step) {
     case 'dead':
       return `${own}; an order usually takes ${count(Math.round(1 / conversion.usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goesText(proposal)}${rest}.`;
@@ -96,6 +98,11 @@ function budgetText({ held, dry }: ReasonContext): string {
   if (held >= 1) return '';
   const ran = dry !== null && dry > 0 ? ` (it ran dry on ${Math.round(dry * 7)} of 7 days)` : '';
   return `; its campaign’s clicks would cost more than its budget${ran}, so its bids are held at ${formatShare(held, 0)}: the same clicks, cheaper`;
+}
+
+function priceText({ gamma }: ReasonContext): string {
+  if (gamma === 0) return '';
+  return `; clicks here cost more the more you bid yourself (${formatShare(gamma, 0)} of the way from the next bid to yours), so bids stay below their worth`;
 }
 
 const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;

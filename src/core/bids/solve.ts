@@ -3,6 +3,8 @@ import { CPC_ELASTICITY } from './exposures';
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
 import type { BidObservations, BidSettings, StepLimits } from './observations';
+import { shadeOf } from './priceRule';
+import type { PriceRule } from './priceRule';
 import type { Worths } from './worths';
 
 /** The multipliers that bring every scope onto its target, and the moves they make. */
@@ -20,6 +22,8 @@ export interface Solution {
 /** Scopes with fewer orders in 30 days are solved together. */
 const OWN_ORDERS = 300;
 const [LEAST_RHO, MOST_RHO] = [0.02, 1.2];
+/** Where the own bid sets the price, bids stand below a click's worth by themselves. */
+const MOST_RHO_SHADED = 2;
 /** Halvings: they bring the multiplier within a millionth. */
 const STEPS = 24;
 const STRICT = 0.97;
@@ -46,6 +50,7 @@ export function solve(
   worths: Worths,
   plans: CampaignPlan[],
   kappa: number,
+  price: PriceRule,
 ): Solution {
   const { targets, scopes, campaigns } = observations;
   const [spent, allowed, trial] = [0, 0, 0].map(() => new Float64Array(campaigns.length));
@@ -57,10 +62,12 @@ export function solve(
     held: new Float64Array(campaigns.length).fill(1),
   };
   const strict = settings.aim === 'strict' ? STRICT : 1;
-  const worth = worthPerShare();
-  const worthPower = worth.map((one) => one ** SPEND_POWER);
   // Modifiers move effective bids beside the bids: what they move counts from the start.
   const gain = Float64Array.from(targets, ({ campaign }) => plans[campaign].gain);
+  const worth = worthPerShare();
+  const shaded = shadedBids();
+  const mostShare = price.gamma > 0 ? MOST_RHO_SHADED : MOST_RHO;
+  const worthPower = worth.map((one) => one ** SPEND_POWER);
   const cost = exposures.flow.map((flow, at) => flow * exposures.cpc[at] * gain[at] ** SPEND_POWER);
   const allowance = exposures.flow.map((flow, at) => {
     const { scope, campaign } = targets[at];
@@ -103,10 +110,10 @@ export function solve(
     for (let place = 0; place < group.length; place += 1) {
       const at = group[place];
       const rho = Math.min(rhoOfScope[scopeOf[at]], mostRho[at]);
-      const free = worth[at] === 0 ? 1 : rho * worth[at];
+      const free = worth[at] === 0 ? 1 : shaded(at, rho * worth[at]);
       const x = tried(free);
       // Nearly all targets share one rho and stand within the limits: their power is a product.
-      const isPlain = x === free && worth[at] !== 0 && rho < mostRho[at];
+      const isPlain = price.gamma === 0 && x === free && worth[at] !== 0 && rho < mostRho[at];
       const power = isPlain ? powerOfScope[scopeOf[at]] * worthPower[at] : x ** SPEND_POWER;
       spent[campaignOf[at]] += cost[at] * power;
       allowed[campaignOf[at]] += allowance[at] * x;
@@ -124,7 +131,7 @@ export function solve(
   function bisect(group: number[]): number {
     const targetsOf = group.map((at) => scopes[targets[at].scope].targetAcos);
     let low = LEAST_RHO / largest(targetsOf);
-    let high = MOST_RHO / smallest(targetsOf);
+    let high = mostShare / smallest(targetsOf);
     for (let step = 0; step < STEPS; step += 1) {
       const middle = Math.sqrt(low * high);
       if (net(group, middle) > 0) high = middle;
@@ -134,7 +141,17 @@ export function solve(
   }
 
   function rhoOf(scope: number, multiplier: number): number {
-    return Math.min(MOST_RHO, Math.max(LEAST_RHO, multiplier * scopes[scope].targetAcos));
+    return Math.min(mostShare, Math.max(LEAST_RHO, multiplier * scopes[scope].targetAcos));
+  }
+
+  /** Bid after / bid now, less what is saved by bidding below a click's worth where the own bid sets its price. */
+  function shadedBids(): (at: number, x: number) => number {
+    if (price.gamma === 0) return (_, x) => x;
+    const shade = shadeOf(price);
+    const ratio = Float64Array.from(targets, ({ bid, campaign }, at) =>
+      price.curves.level[at] > 0 ? (bid * exposures.raises[campaign] * gain[at]) / price.curves.level[at] : 1,
+    );
+    return (at, x) => x * shade(x * ratio[at]);
   }
 
   /** Under "keep profit" no click is bought above what it earns. */
@@ -150,7 +167,7 @@ export function solve(
   function keep(at: number, multiplier: number): void {
     if (worth[at] === 0) return;
     const phi = solution.held[campaignOf[at]];
-    const free = Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]) * worth[at];
+    const free = shaded(at, Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]) * worth[at]);
     // What a budget is kept with is counted from the bids that were tried, which go no further than so.
     const x = phi < 1 ? phi * tried(free) : free;
     solution.rho[at] = x / worth[at];

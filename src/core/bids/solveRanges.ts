@@ -1,6 +1,7 @@
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
 import type { BidObservations, BidScope, BidSettings } from './observations';
+import type { PriceRule } from './priceRule';
 import { solve } from './solve';
 import type { Solution } from './solve';
 import type { Worths } from './worths';
@@ -24,6 +25,7 @@ export function solveRanges(
   worths: Worths,
   plans: CampaignPlan[],
   kappa: number,
+  price: PriceRule,
 ): AimedSolution {
   const { targets, scopes } = observations;
   const at = (acosOf: (scope: BidScope) => number) =>
@@ -34,6 +36,7 @@ export function solveRanges(
       worths,
       plans,
       kappa,
+      price,
     );
   const acos = Float64Array.from(targets, ({ scope }) => scopes[scope].targetAcos);
   const isInRange = new Uint8Array(targets.length);

@@ -3,8 +3,8 @@ import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { PACES } from '../../../core/bids';
-import type { BidChoices } from '../../../core/bids';
-import { formatShare } from '../../../core/units';
+import type { BidChoices, PlanColumns } from '../../../core/bids';
+import { formatCount, formatShare } from '../../../core/units';
 import type { BidWork } from './useBidWork';
 import { Check, Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
@@ -131,6 +131,12 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
             onMicros={(testCap) => setChoices({ testCap })}
             onNone={() => setChoices({ testCap: null })}
           />
+          {work.plan && <p className="note">{priceWords(work.plan.price)}</p>}
+          {work.plan && choices.pace !== 'to wanted' && isFirstRound(work.plan) && (
+            <Button onClick={() => setChoices({ pace: 'to wanted' })}>
+              First round: go straight to wanted, this once
+            </Button>
+          )}
           <p className="note">
             A bid moves toward what its clicks are worth, by at most one step a round. “Straight to wanted” is
             for the first round on an account: read the summary before you accept.
@@ -139,4 +145,17 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
       </Popover>
     </>
   );
+}
+
+/** No bid of the account was ever changed from here. */
+const isFirstRound = ({ daysAgo }: PlanColumns) => daysAgo.every((days) => Number.isNaN(days));
+
+/** What sets the price of a click, as far as the account's own clicks tell. */
+function priceWords({ gamma, targets }: PlanColumns['price']): string {
+  const told = `as the clicks of ${formatCount(targets)} targets tell`;
+  if (targets < 10)
+    return 'Too few targets have clicks to tell what sets the price of a click; the next bidder is taken to.';
+  return gamma === 0
+    ? `A click costs what the next bidder bids, ${told}.`
+    : `A click costs ${formatShare(gamma, 0)} of the way from the next bid to your own, ${told}; bids stay below its worth.`;
 }
