@@ -17,7 +17,7 @@ let account: AccountRow;
 const aLongReport = () => manyRows(70_000, `upload-${account.id}`);
 
 beforeAll(async () => {
-  app = await anApp({ env: { MOWING_UPLOAD_IDLE_S: '6' } });
+  app = await anApp({ env: { MOWING_UPLOAD_IDLE_S: '12' } });
 });
 afterAll(async () => {
   await app?.end();
@@ -76,7 +76,7 @@ describe('an upload', () => {
     const text = aLongReport();
     const { sent, answer } = anUpload(account, text.length);
     sent.write(text.slice(0, text.length - 1000));
-    await expect.poll(async () => (await loadImports(account.id)).length).toBe(1);
+    await expect.poll(async () => (await loadImports(account.id)).length, { timeout: 20_000 }).toBe(1);
     const other = anUpload(account, text.length);
     other.sent.end(text);
     expect((await other.answer).json).toMatchObject({
@@ -99,7 +99,7 @@ describe('an upload', () => {
     const { sent } = anUpload(account, text.length);
     sent.on('error', () => {});
     sent.write(text.slice(0, text.length / 2));
-    await expect.poll(async () => (await loadImports(account.id)).length).toBe(1);
+    await expect.poll(async () => (await loadImports(account.id)).length, { timeout: 20_000 }).toBe(1);
     await app.kill();
     await app.open();
     await expect
@@ -149,7 +149,7 @@ test('health answers, and nothing waits for ever, while every reading is kept wa
       select count(*)::integer as n from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'`;
     return n;
   };
-  await expect.poll(waiting).toBeGreaterThan(3);
+  await expect.poll(waiting, { timeout: 20_000 }).toBeGreaterThan(3);
   gone.abort(); // they close their pages: what the database does for them ends
   await expect.poll(waiting, { timeout: 10_000 }).toBe(0);
   letGo();
