@@ -144,12 +144,12 @@ export async function backUpBeforeMigrations(bin, url, dataDir) {
   const pending = await pendingMigrations(url);
   if (pending === null || pending.length === 0) return;
   const folder = path.join(dataDir, 'backups');
-  const stamp = new Date().toISOString().replace(/\D/g, '').slice(0, 14);
+  const stamp = new Date().toISOString().replace(/\D/g, '').slice(0, 17);
   const file = path.join(folder, `${stamp}-before-${pending[0].slice(0, 3)}.dump`);
   say(`The tables are about to change; backing up to ${file} …`);
   await backUp(bin, url, file);
   const old = readdirSync(folder)
-    .filter((name) => /^\d{14}-before-\d{3}\.dump$/.test(name))
+    .filter((name) => /^\d{17}-before-\d{3}\.dump$/.test(name))
     .sort()
     .slice(0, -KEPT);
   for (const name of old)
