@@ -141,6 +141,19 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
   return { ...sums, since, older, raises, cpc: costsPerClick(observations, raises, costClicks, costRatio) };
 }
 
+/**
+ * Share of its clicks that each campaign's budget pays for at present bids, min(1, B / sum flow x cpc): what a month brings now is the flow times
+ * this.
+ */
+export function paidShares(
+  { targets, campaigns }: Pick<BidObservations, 'targets' | 'campaigns'>,
+  { flow, cpc }: Pick<Exposures, 'flow' | 'cpc'>,
+): Float64Array {
+  const demand = new Float64Array(campaigns.length);
+  for (let at = 0; at < targets.length; at += 1) demand[targets[at].campaign] += flow[at] * cpc[at];
+  return demand.map((spend, at) => Math.min(1, (campaigns[at].budget ?? Infinity) / Math.max(1, spend)));
+}
+
 function costsPerClick(
   { targets, campaigns }: BidObservations,
   raises: Float64Array,

@@ -1,5 +1,5 @@
 import { calibrate } from './calibrate';
-import { exposuresOf } from './exposures';
+import { exposuresOf, paidShares } from './exposures';
 import type { Exposures } from './exposures';
 import type { BidObservations } from './observations';
 import { placementFactors } from './placementFactors';
@@ -23,6 +23,8 @@ export interface PreparedBids {
   kappa: number;
   /** What clicks cost, as far as the figures tell. */
   price: PriceRule;
+  /** Share of its clicks that each campaign's budget pays for now. */
+  paid: Float64Array;
 }
 
 /** Reads the days: what a click of each target brings and costs. Linear in targets and days. */
@@ -34,7 +36,16 @@ export function prepareBids(observations: BidObservations): PreparedBids {
   const worths = worthsOf(observations, exposures, priors);
   const kappa = calibrate(observations, factors, exposures, priors);
   const price = priceRule(observations, exposures, winCurves(observations, factors, exposures));
-  return { observations, factors, exposures, priors, worths, kappa, price };
+  return {
+    observations,
+    factors,
+    exposures,
+    priors,
+    worths,
+    kappa,
+    price,
+    paid: paidShares(observations, exposures),
+  };
 }
 
 /**

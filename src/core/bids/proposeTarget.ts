@@ -27,9 +27,10 @@ const DEAD_CHANCE = 0.2;
 
 /** The bid of one target, with everything it was decided on. */
 export function proposeTarget(target: number, parts: ProposalParts): BidProposal {
-  const { observations, settings, exposures, priors, worths, plans, solution, kappa } = parts;
+  const { observations, settings, exposures, priors, worths, plans, solution, kappa, paid } = parts;
   const { bid, campaign, before } = observations.targets[target];
-  const { exposure, orders, clicks, flow, cpc } = exposures;
+  const { exposure, orders, clicks, cpc } = exposures;
+  const flow = exposures.flow[target] * paid[campaign];
   const prior = { mean: priors.mean[target], strength: priors.strength };
   const { mean, low, high, grade } = estimateConversion(exposure[target], orders[target], prior);
   const { mix, gain } = plans[campaign];
@@ -43,9 +44,9 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
   const held = holdAt(target, to, since, parts);
   const left = leftAlone(target, to, { held, limit, grade, parts });
   const now: Month = {
-    clicks: flow[target] * DAYS_PER_MONTH,
-    spend: flow[target] * cpc[target] * DAYS_PER_MONTH,
-    sales: kappa * flow[target] * worths.rpc[target] * mix * DAYS_PER_MONTH,
+    clicks: flow * DAYS_PER_MONTH,
+    spend: flow * cpc[target] * DAYS_PER_MONTH,
+    sales: kappa * flow * worths.rpc[target] * mix * DAYS_PER_MONTH,
   };
   const x = (left === null && bid > 0 ? to / bid : 1) * gain;
   const cpcAfter = cpc[target] * x ** CPC_ELASTICITY;
@@ -201,11 +202,11 @@ function testOf(
   cpcAfter: number,
   prior: ConversionPrior,
   now: Month,
-  { observations, exposures, worths, plans, solution }: ProposalParts,
+  { observations, exposures, worths, plans, solution, paid }: ProposalParts,
 ) {
   const { bid, campaign } = observations.targets[target];
   return testWorth({
-    flow: exposures.flow[target],
+    flow: exposures.flow[target] * paid[campaign],
     x,
     price: bid * x * exposures.raises[campaign],
     cpcAfter,
