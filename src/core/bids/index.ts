@@ -4,6 +4,7 @@ export { prepareBids } from './prepareBids';
 export type { PreparedBids } from './prepareBids';
 export type { BidPlan } from './proposeBids';
 export type { BidProposal, BidStep, Left, Month, SinceChange, TestWorth } from './proposal';
+export { PRICE_TARGETS } from './priceRule';
 export { learntPerCost } from './testing';
 export { bidReason } from './reason';
 export type { ReasonContext } from './reason';

@@ -14,7 +14,8 @@ export interface PriceRule {
 const LEAST_CLICKS = 5;
 /** Less than this is what chance alone shows. */
 const LEAST_GAMMA = 0.3;
-const LEAST_TARGETS = 10;
+/** Fewer targets with clicks than so do not tell what sets the price. */
+export const PRICE_TARGETS = 10;
 
 /**
  * How far the own bid sets the price: gamma = sum w (r - g)(1 - g) / sum w (1 - g)^2 over targets with 5 and more clicks, r = cost per
@@ -35,7 +36,7 @@ export function priceRule(
     below += clicks[at] * (1 - g) ** 2;
     count += 1;
   }
-  const gamma = count >= LEAST_TARGETS && below > 0 ? Math.min(1, above / below) : 0;
+  const gamma = count >= PRICE_TARGETS && below > 0 ? Math.min(1, above / below) : 0;
   return { gamma: gamma < LEAST_GAMMA ? 0 : gamma, targets: count, curves };
 }
 

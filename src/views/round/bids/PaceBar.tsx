@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import { PACES } from '../../../core/bids';
+import { PACES, PRICE_TARGETS } from '../../../core/bids';
 import type { BidChoices, PlanColumns } from '../../../core/bids';
 import { formatCount, formatShare } from '../../../core/units';
 import type { BidWork } from './useBidWork';
@@ -152,10 +152,10 @@ const isFirstRound = ({ daysAgo }: PlanColumns) => daysAgo.every((days) => Numbe
 
 /** What sets the price of a click, as far as the account's own clicks tell. */
 function priceWords({ gamma, targets }: PlanColumns['price']): string {
-  const told = `as the clicks of ${formatCount(targets)} targets tell`;
-  if (targets < 10)
+  const many = formatCount(targets);
+  if (targets < PRICE_TARGETS)
     return 'Too few targets have clicks to tell what sets the price of a click; the next bidder is taken to.';
   return gamma === 0
-    ? `A click costs what the next bidder bids, ${told}.`
-    : `A click costs ${formatShare(gamma, 0)} of the way from the next bid to your own, ${told}; bids stay below its worth.`;
+    ? `The clicks of ${many} targets show no sign that your own bid sets their price: the next bidder is taken to.`
+    : `A click costs ${formatShare(gamma, 0)} of the way from the next bid to your own, as the clicks of ${many} targets tell; bids stay below its worth.`;
 }
