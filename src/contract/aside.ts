@@ -31,5 +31,8 @@ export const targetSubject = (targetId: number): string => `target ${targetId}`;
 export const termSubject = (adGroupId: number, termId: number): string =>
   `ad-group-term ${adGroupId} ${termId}`;
 
+/** A campaign, in the queue of a step that goes over campaigns. */
+export const campaignSubject = (campaignId: number): string => `campaign ${campaignId}`;
+
 /** The ids that a subject names, in their order. */
 export const idsOfSubject = (subject: string): number[] => subject.split(' ').slice(1).map(Number);

@@ -30,15 +30,15 @@ export interface ExpectedChange {
 export type ToldChange = { kind: ChangeKind } & Record<string, unknown>;
 
 export interface PlanProposal {
-  /** What the proposal is on. A target's id is its number, a search term's "adGroupId:termId". */
+  /** What the proposal is on. A target's or a campaign's id is its number, a search term's "adGroupId:termId". */
   subject: {
-    kind: 'target' | 'term';
+    kind: 'target' | 'term' | 'campaign';
     id: number | string;
     name: string;
     campaign: string;
     adGroup: string;
   };
-  /** The bid now and the proposed one; null where there is none. */
+  /** The bid or budget now and the proposed one; null where there is none, as for modifiers. */
   from: Amount | null;
   to: Amount | null;
   /** What accepting it stages; null for a harvest that has no home yet. */

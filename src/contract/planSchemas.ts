@@ -4,7 +4,7 @@ import { PACES } from '../core/bids';
 import { EVIDENCE_GRADES } from '../core/evidence';
 import type { ChoicesRequest } from './choices';
 import type { AcceptRequest, PlanRequest } from './plan';
-import { BID_QUEUES, TERM_STEPS } from './review';
+import { BID_QUEUES, CAMPAIGN_STEPS, TERM_STEPS } from './review';
 import { id, money, windowFrom, windowTo } from './schemas';
 
 const aim = Joi.valid('grow', 'keep profit', 'strict');
@@ -12,7 +12,7 @@ const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
 
 const plan = {
   account: id.required(),
-  step: Joi.valid(...BID_QUEUES, ...TERM_STEPS).required(),
+  step: Joi.valid(...BID_QUEUES, ...TERM_STEPS, ...CAMPAIGN_STEPS).required(),
   from: windowFrom,
   to: windowTo,
   target: Joi.number().greater(0).max(10),

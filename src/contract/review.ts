@@ -51,10 +51,16 @@ export type BidQueue = (typeof BID_QUEUES)[number];
 /** The step that shows a queue. */
 export const stepOfQueue = (queue: BidQueue): BidStepName => (queue === 'test' ? 'grow' : queue);
 
-export type RoundStep = StepName | BidQueue;
+/** Steps that go through campaigns. */
+export const CAMPAIGN_STEPS = ['placements'] as const;
+export type CampaignStep = (typeof CAMPAIGN_STEPS)[number];
+
+export type RoundStep = StepName | BidQueue | CampaignStep;
 
 export const isTermStep = (step: string): step is StepName =>
   (TERM_STEPS as readonly string[]).includes(step);
+export const isCampaignStep = (step: string): step is CampaignStep =>
+  (CAMPAIGN_STEPS as readonly string[]).includes(step);
 export const isBidStep = (step: string): step is BidStepName =>
   (BID_STEP_NAMES as readonly string[]).includes(step);
 

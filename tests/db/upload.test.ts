@@ -17,7 +17,7 @@ let account: AccountRow;
 const aLongReport = () => manyRows(70_000, `upload-${account.id}`);
 
 beforeAll(async () => {
-  app = await anApp({ env: { MOWING_UPLOAD_IDLE_S: '12' } });
+  app = await anApp({ env: { MOWING_UPLOAD_IDLE_S: '20' } });
 });
 afterAll(async () => {
   await app?.end();
@@ -50,7 +50,16 @@ function anUpload(to: AccountRow, bytes: number) {
   return { sent, answer };
 }
 
-describe('an upload', () => {
+/** A slow machine gets its time; what never ends is told by its name, with what the application said. */
+const soon = <T>(what: string, work: Promise<T>): Promise<T> =>
+  Promise.race([
+    work,
+    sleep(100_000, null, { ref: false }).then(() => {
+      throw new Error(`${what} did not come.\n${app.output()}`);
+    }),
+  ]);
+
+describe('an upload', { timeout: 240_000 }, () => {
   test('that is refused early is read to its end, answered once, and names the line, also behind lines that repeat', async () => {
     account = await anAccount();
     const text = aLongReport();
@@ -65,7 +74,7 @@ describe('an upload', () => {
       await sleep(1);
     }
     sent.end();
-    const { status, json } = await answer;
+    const { status, json } = await soon('the answer', answer);
     expect([status, json.state]).toEqual([200, 'refused']);
     expect(json.message).toContain(`line ${bad} holds bytes that are no characters`);
     expect(await loadImports(account.id)).toHaveLength(1);
@@ -79,13 +88,13 @@ describe('an upload', () => {
     await expect.poll(async () => (await loadImports(account.id)).length, { timeout: 20_000 }).toBe(1);
     const other = anUpload(account, text.length);
     other.sent.end(text);
-    expect((await other.answer).json).toMatchObject({
+    expect((await soon('the answer to the whole upload', other.answer)).json).toMatchObject({
       state: 'done',
       kept: 70_000,
       message: expect.any(String),
     });
     expect((await loadImports(account.id)).map(({ state }) => state)).toEqual(['done', 'reading']);
-    const { json, connection } = await answer;
+    const { json, connection } = await soon('the answer to the stalled upload', answer);
     expect(json).toMatchObject({
       state: 'refused',
       message: expect.stringContaining('Nothing more of the upload came'),

@@ -1,6 +1,12 @@
 export { decideBids, proposeBids, withTargets } from './proposeBids';
 export { cpcAt, monthAt } from './proposal';
+export { CPC_ELASTICITY } from './exposures';
+export { campaignPlans } from './modifiers';
+export type { CampaignPlan } from './modifiers';
+export type { FactorRatio, PlacementFactors } from './placementFactors';
 export { prepareBids } from './prepareBids';
+export { withAhead } from './ahead';
+export type { Ahead } from './ahead';
 export type { PreparedBids } from './prepareBids';
 export type { BidPlan } from './proposeBids';
 export type { BidProposal, BidStep, Left, Month, SinceChange, TestWorth } from './proposal';

@@ -9,17 +9,37 @@ export interface PlacementFactors {
   shares: (campaign: number) => number[];
   /** Click-weighted factor of a campaign on a day of some age: what its clicks of that day were worth. */
   onDay: (campaign: number, age: number) => number;
+  /** Clicks of a campaign at a placement, those of days whose orders are still coming in counted in part. */
+  clicks: (campaign: number, placement: number) => number;
+  /** Orders that came of them. */
+  orders: (campaign: number, placement: number) => number;
+  /** A campaign's factor at a placement over that at another, with its 80 % interval. */
+  against: (campaign: number, placement: number, other: number) => FactorRatio;
+  /** The same over the whole account. */
+  ofAccount: (placement: number, other: number) => FactorRatio;
+}
+
+/** How many times a click at one placement brings what it brings at another. */
+export interface FactorRatio {
+  ratio: number;
+  low: number;
+  high: number;
 }
 
 const ROUNDS = 12;
 const RECENT_DAYS = 14;
 /** Clicks at the account's shares that are added to a campaign's own. */
 const SHARE_CLICKS = 5;
+/** Orders at the account's factor that are added to a campaign's own at a placement. */
+const FACTOR_ORDERS = 200;
+/** Half the width of an 80 % interval, in standard deviations. */
+const Z80 = 1.2816;
 
 /**
  * Placement factors by alternating between campaign rates and placement factors, 12 times:
  * mu_c = (K_c + 5) / (sum e f + 5 / m0), f_i = (K_i + 10) / (sum e mu + 10), rest of search = 1; then per campaign
- * f_ci = f_i (K_ci + 200) / (e mu f_i + 200). K orders, e clicks weighted by the share of their orders that is visible.
+ * f_ci = f_i (K_ci + 200) / (e mu f_i + 200). K orders, e clicks weighted by the share of their orders that is visible. Intervals: the
+ * logarithm of a sum of orders varies by 1 / orders, those of the start counted in.
  */
 export function placementFactors({ campaigns, placements, completion }: BidObservations): PlacementFactors {
   const cells = campaigns.length * PLACEMENT_COUNT;
@@ -40,7 +60,7 @@ export function placementFactors({ campaigns, placements, completion }: BidObser
   const own = Float64Array.from({ length: cells }, (_, cell) => {
     const placement = cell % PLACEMENT_COUNT;
     const expected = clicks[cell] * mu[Math.floor(cell / PLACEMENT_COUNT)] * f[placement];
-    return (f[placement] * (orders[cell] + 200)) / (expected + 200);
+    return (f[placement] * (orders[cell] + FACTOR_ORDERS)) / (expected + FACTOR_ORDERS);
   });
   const shares = clickShares(recent, campaigns.length);
   const at = (campaign: number, placement: number) => own[campaign * PLACEMENT_COUNT + placement];
@@ -48,11 +68,35 @@ export function placementFactors({ campaigns, placements, completion }: BidObser
     list.reduce((sum, share, placement) => sum + share * at(campaign, placement), 0),
   );
   const days = dailyFactors(placements, at, usual);
+  const sold = new Float64Array(PLACEMENT_COUNT);
+  for (let cell = 0; cell < cells; cell += 1) sold[cell % PLACEMENT_COUNT] += orders[cell];
+  const varies = (placement: number) => 1 / (sold[placement] + 10);
+  const ownVaries = (campaign: number, placement: number) =>
+    varies(placement) + 1 / (orders[campaign * PLACEMENT_COUNT + placement] + FACTOR_ORDERS);
   return {
     at,
     shares: (campaign) => shares[campaign],
     onDay: (campaign, age) => days[campaign * HISTORY_DAYS + age],
+    clicks: (campaign, placement) => clicks[campaign * PLACEMENT_COUNT + placement],
+    orders: (campaign, placement) => orders[campaign * PLACEMENT_COUNT + placement],
+    against: (campaign, placement, other) =>
+      placement === other
+        ? SAME
+        : within(
+            at(campaign, placement) / at(campaign, other),
+            ownVaries(campaign, placement) + ownVaries(campaign, other),
+          ),
+    ofAccount: (placement, other) =>
+      placement === other ? SAME : within(f[placement] / f[other], varies(placement) + varies(other)),
   };
+}
+
+const SAME: FactorRatio = { ratio: 1, low: 1, high: 1 };
+
+/** A ratio with the 80 % interval that the variance of its logarithm gives it. */
+function within(ratio: number, variance: number): FactorRatio {
+  const width = Math.exp(Z80 * Math.sqrt(variance));
+  return { ratio, low: ratio / width, high: ratio * width };
 }
 
 function alternate(clicks: Float64Array, orders: Float64Array, campaigns: number) {

@@ -7,4 +7,6 @@ export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';
 export { reasonOf, toBidChange } from './toBidChanges';
 export { summaryWords } from './summaryWords';
 export { pendingTargets } from './pending';
+export { aheadOf, PLACEMENT_STEP } from './ahead';
+export type { AheadIds, RoundSettings } from './ahead';
 export type { ArrangedBids, BidShow, BidsAsked, TestingSummary, BidSort, BidStepSummary } from './types';

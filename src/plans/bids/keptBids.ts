@@ -6,13 +6,13 @@ import {
   planColumns,
   prepareBids,
   stakeOf,
+  withAhead,
   withTargets,
 } from '../../core/bids';
 import type {
   AccountObservations,
   BidFeed,
   BidPlan,
-  BidSettings,
   MonthTotal,
   PlanColumns,
   PreparedBids,
@@ -21,6 +21,8 @@ import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
+import { aheadAt } from './ahead';
+import type { RoundSettings } from './ahead';
 
 /** What running targets come to in a month, now and with every proposal made, at some target ACOS. */
 export interface TargetTrial {
@@ -33,16 +35,20 @@ export interface TargetTrial {
 
 /** An account's bids, prepared once and decided on for each choice of settings. */
 export interface KeptBids {
+  /** What the figures tell, whatever is chosen and decided. */
+  prepared: PreparedBids;
+  /** Which campaign each index of it stands for. */
+  campaignIds: Int32Array;
   /** The plan at some settings; the last one is kept. */
-  decide: (settings: BidSettings) => BidPlan;
+  decide: (settings: RoundSettings) => BidPlan;
   /** A plan by the rows of a table of targets. */
-  columns: (settings: BidSettings, table: LensTable) => PlanColumns;
+  columns: (settings: RoundSettings, table: LensTable) => PlanColumns;
   /** The wanted bid of targets, micros; null where none is known. */
-  wanted: (settings: BidSettings, targetIds: number[]) => (number | null)[];
+  wanted: (settings: RoundSettings, targetIds: number[]) => (number | null)[];
   /** What another target ACOS of the account would do; scopes with a target of their own keep it. */
-  tryTarget: (settings: BidSettings, acos: number) => TargetTrial;
+  tryTarget: (settings: RoundSettings, acos: number) => TargetTrial;
   /** What a target of its own would do to the targets that it counts for: a line's, product's, campaign's or ad group's. */
-  tryGoal: (settings: BidSettings, goal: Goal) => GoalTrial;
+  tryGoal: (settings: RoundSettings, goal: Goal) => GoalTrial;
 }
 
 /** The same of one scope. */
@@ -56,12 +62,17 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const prepared = prepareBids(account.observations);
   let known: { key: string; plan: BidPlan } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
-  const decide = (settings: BidSettings) => {
+  const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
+  const from = ({ ahead }: RoundSettings, what = prepared) =>
+    ahead ? withAhead(what, aheadAt(ahead, index, { target: at, campaign: campaignAt })) : what;
+  const decide = (settings: RoundSettings) => {
     const key = JSON.stringify(settings);
-    if (known?.key !== key) known = { key, plan: decideBids(prepared, settings) };
+    if (known?.key !== key) known = { key, plan: decideBids(from(settings), settings) };
     return known.plan;
   };
   return {
+    prepared,
+    campaignIds: account.campaignIds,
     decide,
     columns: (settings, table) =>
       planColumns(decide(settings), account, table.size, (row) => table.targetId[row]),
@@ -72,15 +83,15 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
         return proposal && proposal.wanted > 0 && proposal.left !== 'not running' ? proposal.wanted : null;
       });
     },
-    tryTarget: (settings, acos) => tryTarget(prepared, account, settings, acos),
-    tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal),
+    tryTarget: (settings, acos) => tryTarget(from(settings), account, settings, acos),
+    tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal, (what) => from(settings, what)),
   };
 }
 
 function tryTarget(
   prepared: PreparedBids,
   { accountScope, observations }: AccountObservations,
-  settings: BidSettings,
+  settings: RoundSettings,
   acos: number,
 ): TargetTrial {
   const plan = decideBids(
@@ -92,13 +103,19 @@ function tryTarget(
 }
 
 /** The bids anew with one more goal: what it counts for is known only then. */
-function tryGoal(index: TreeIndex, feed: BidFeed, settings: BidSettings, goal: Goal): GoalTrial {
+function tryGoal(
+  index: TreeIndex,
+  feed: BidFeed,
+  settings: RoundSettings,
+  goal: Goal,
+  from: (what: PreparedBids) => PreparedBids,
+): GoalTrial {
   const isSame = ({ scope, scopeId }: Pick<Goal, 'scope' | 'scopeId'>) =>
     scope === goal.scope && scopeId === goal.scopeId;
   const goals = [...index.tree.goals.filter((one) => !isSame(one)), goal];
   const tried = indexTree({ ...index.tree, goals });
   const { observations, targetIds } = observationsOf(tried, feed);
-  const plan = decideBids(prepareBids(observations), settings);
+  const plan = decideBids(from(prepareBids(observations)), settings);
   const isIts = (target: number) => isSame(tried.aimOf(tried.placeOfTarget(targetIds[target])).goal);
   return { acos: (goal.low + goal.high) / 2, ...totalOf(plan, observations, isIts) };
 }

@@ -1,6 +1,6 @@
 import type { BidStepName } from '../../contract/review';
-import type { BidSettings } from '../../core/bids';
 import type { SortOrder, Stack } from '../../core/conditions';
+import type { RoundSettings } from './ahead';
 
 /** What bids are sorted by: what a plan alone knows, or any field of the rows. */
 export type BidSort = { by: SortOrder['by'] | 'stake'; descending: boolean };
@@ -9,7 +9,7 @@ export type BidSort = { by: SortOrder['by'] | 'stake'; descending: boolean };
 export interface BidsAsked {
   step: BidStepName;
   show: BidShow;
-  settings: BidSettings;
+  settings: RoundSettings;
   conditions: Stack;
   sort: BidSort | null;
   /** Targets that have a change in the tray or under way, and those put aside. */

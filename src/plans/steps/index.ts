@@ -1,5 +1,6 @@
 export { planBids } from './planBids';
 export type { BidPlanParts } from './planBids';
+export { planPlacementStep } from './planPlacements';
 export { planTerms } from './planTerms';
 export { summaryOf } from './planned';
 export type { Planned } from './planned';

@@ -10,7 +10,7 @@ import { stepOfQueue } from '../../contract/review';
 import type { BidQueue } from '../../contract/review';
 import type { MarketLimits } from '../../core/changes';
 import { actOf, arrangeBids, keptBids, toBidChange } from '../bids';
-import type { BidEdits } from '../bids';
+import type { AheadIds, BidEdits } from '../bids';
 import { keptLens, toGrainSums } from '../field';
 import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
@@ -25,6 +25,8 @@ export interface BidPlanParts {
   /** Targets that have a change in the tray or under way, and those put aside. */
   staged: number[];
   aside: number[];
+  /** Modifiers in the tray, and the base bids that go with them. */
+  ahead: AheadIds;
 }
 
 const NO_EDITS: BidEdits = new Map();
@@ -35,7 +37,7 @@ export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSe
   const index = indexTree(tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
-  const settings = settingsOf(choices, limits);
+  const settings = { ...settingsOf(choices, limits), ahead: parts.ahead };
   const plan = keptBids(index, feed).columns(settings, table);
   const { rows } = arrangeBids(held, plan, {
     step: stepOfQueue(step),

@@ -1,13 +1,15 @@
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/plan';
 import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
-import { isTermStep } from '../../contract/review';
+import { isCampaignStep, isTermStep } from '../../contract/review';
 import type { ReviewData } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
+import { PLACEMENTS } from '../../core/structure';
 import { listChangeRows } from '../../db/queries/changes';
-import { pendingTargets } from '../../plans/bids';
-import { planBids, planTerms, summaryOf } from '../../plans/steps';
+import { aheadOf, pendingTargets } from '../../plans/bids';
+import { pendingPlacements, stagedBids } from '../../plans/placements';
+import { planBids, planPlacementStep, planTerms, summaryOf } from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
 import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
@@ -33,7 +35,8 @@ export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
 
 /** Plans a step with everything that is told of it and staged by it. */
 export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
-  return isTermStep(request.step) ? termPlan(request) : bidPlan(request);
+  if (isTermStep(request.step)) return termPlan(request);
+  return isCampaignStep(request.step) ? placementPlan(request) : bidPlan(request);
 }
 
 async function pendingOf(accountId: number) {
@@ -68,6 +71,7 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
     limits: account.limits,
     staged: [...pendingTargets(pending).keys()],
     aside: aside.map(([targetId]) => targetId),
+    ahead: aheadOf(pending),
   });
   const { pace: named, aim: toward, holdDays, secondSteps, provenOrders, leastEvidence } = choices;
   return {
@@ -88,6 +92,39 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
         leastEvidence,
       },
     },
+    planned,
+  };
+}
+
+async function placementPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+  const account = accountInfo(await needAccount(id));
+  const sumsOf = (grain: 'target' | 'placement') =>
+    loadFieldSums({ account: id, grain, from, to }).then(read<FieldSumsAnswer>);
+  const [tree, targets, placements, feed, aside, pending] = await Promise.all([
+    loadTree(id),
+    sumsOf('target'),
+    sumsOf('placement'),
+    loadBidFeed(id).then(read<BidFeed>),
+    asideOf(id, step),
+    pendingOf(id),
+  ]);
+  const targetAcos = target ?? account.targetAcos;
+  const { settings, planned } = planPlacementStep({
+    tree: { ...tree, accountAcos: targetAcos },
+    sums: { targets, placements },
+    feed,
+    choices: account.choices.bids,
+    limits: account.limits,
+    options: account.options,
+    staged: pendingPlacements(pending),
+    aside: aside.map(([campaignId]) => campaignId),
+    bids: stagedBids(
+      pending.map((one) => ({ ...one, effect: { spend: one.effectSpend, sales: one.effectSales } })),
+    ),
+  });
+  const settable = PLACEMENTS.filter((_, at) => settings.modifiers[at]);
+  return {
+    answer: { step, window: days(targets.window), settings: { targetAcos, placements: settable } },
     planned,
   };
 }

@@ -33,7 +33,7 @@ export function BidCell({ bid, step, isShare = false, isEditing, onEdit, onDone 
   if (!isEditing)
     return (
       <ButtonBase className="editable dotted" onClick={onEdit} title="Edit (e)">
-        {formatOnStep(bid, step)}
+        {isShare ? String(Math.round(bid * 100)) : formatOnStep(bid, step)}
       </ButtonBase>
     );
   // Leaving the field by a key takes it away, and a field that goes may tell that it lost the focus.
@@ -53,7 +53,7 @@ export function BidCell({ bid, step, isShare = false, isEditing, onEdit, onDone 
   return (
     <TextBox
       className="inCell"
-      aria-label="Bid"
+      aria-label={isShare ? 'Per cent' : 'Bid'}
       autoFocus
       defaultValue={isShare ? String(Math.round(bid * 100)) : written(bid)}
       onFocus={(event) => event.target.select()}

@@ -4,10 +4,10 @@ import type { AccountInfo } from '../../../contract/api';
 import { BID_STEP_NAMES, isBidStep } from '../../../contract/review';
 import type { BidStepName } from '../../../contract/review';
 import { settingsOf } from '../../../core/bids';
-import type { BidChoices, BidSettings, PlanColumns } from '../../../core/bids';
+import type { BidChoices, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
-import { pendingTargets } from '../../../plans/bids';
-import type { ArrangedBids, BidEdit, BidsAsked } from '../../../plans/bids';
+import { aheadOf, pendingTargets } from '../../../plans/bids';
+import type { ArrangedBids, BidEdit, BidsAsked, RoundSettings } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
@@ -73,7 +73,10 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const version = dataVersion(account);
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
-  const settings: BidSettings = useMemo(() => settingsOf(choices, limits), [choices, limits]);
+  const settings: RoundSettings = useMemo(
+    () => ({ ...settingsOf(choices, limits), ahead: aheadOf([...tray.changes, ...tray.sending]) }),
+    [choices, limits, tray.changes, tray.sending],
+  );
   const lens = useWorkerLoad<LoadedLens>(
     ['bids', account?.id, version, state.from, state.to],
     () => engine.loadBids(account!.id, version, { from: state.from ?? undefined, to: state.to ?? undefined }),
@@ -81,7 +84,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   );
   const { data: loaded } = lens;
   const decisions = useBidDecisions(account, tray);
-  const { answer: plan, error: planFault } = useAnswer<BidSettings, PlanColumns & { loadId: number }>(
+  const { answer: plan, error: planFault } = useAnswer<RoundSettings, PlanColumns & { loadId: number }>(
     loaded?.loadId,
     settings,
     (id, asked) => engine.planBids(id, asked),

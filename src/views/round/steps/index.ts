@@ -4,6 +4,7 @@ import { harvest } from './harvest';
 import { negatives } from './negatives';
 import { over } from './over';
 import { overview } from './overview';
+import { placements } from './placements';
 import type { RoundStep } from './step';
 
 /** The steps of a round, in the order of the work: the digit of each is its place. A new one is a folder beside these and a line here. */
@@ -14,4 +15,5 @@ export const ROUND_STEPS = [
   grow,
   harvest,
   negatives,
+  placements,
 ] as unknown as readonly RoundStep[];

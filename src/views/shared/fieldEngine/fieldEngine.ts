@@ -21,10 +21,18 @@ import { api } from '../api';
 import { keptLoads } from '../worker/keptLoads';
 import { loadPeriods } from './loadPeriods';
 import type { DataVersion } from './dataVersion';
-import type { BidSettings, PlanColumns } from '../../../core/bids';
+import type { PlanColumns } from '../../../core/bids';
 import { arrangeBids, keptBids, planReader } from '../../../plans/bids';
 import { findInTree, keptLens, overviewOf, toGrainSums } from '../../../plans/field';
-import type { ArrangedBids, BidsAsked, GoalTrial, KeptBids, TargetTrial } from '../../../plans/bids';
+import type {
+  ArrangedBids,
+  BidsAsked,
+  GoalTrial,
+  KeptBids,
+  RoundSettings,
+  TargetTrial,
+} from '../../../plans/bids';
+import { campaignSteps } from './campaignSteps';
 import type {
   ArrangedRows,
   CrossTab,
@@ -101,7 +109,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   const ofLoad = (loadId: number) => loads.get(loadId)?.lens ?? null;
 
   /** The plan is kept here too: rows are arranged by it. */
-  function planOf(loadId: number, settings: BidSettings): PlanColumns | null {
+  function planOf(loadId: number, settings: RoundSettings): PlanColumns | null {
     const at = loads.get(loadId);
     if (!at?.bids) return null;
     const key = JSON.stringify(settings);
@@ -139,6 +147,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
 
   return {
     load,
+    ...campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }),
 
     /** Fetches all targets of the account and what their bids are worked out from. */
     async loadBids(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
@@ -152,7 +161,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     },
 
     /** The plan at some settings, by row; null for another load. */
-    planBids(loadId: number, settings: BidSettings): (PlanColumns & { loadId: number }) | null {
+    planBids(loadId: number, settings: RoundSettings): (PlanColumns & { loadId: number }) | null {
       const columns = planOf(loadId, settings);
       return columns && { ...columns, loadId };
     },
@@ -165,7 +174,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     },
 
     /** What another target ACOS of the account would do; null for another load. */
-    tryTarget(loadId: number, settings: BidSettings, acos: number): TargetTrial | null {
+    tryTarget(loadId: number, settings: RoundSettings, acos: number): TargetTrial | null {
       return loads.get(loadId)?.bids?.tryTarget(settings, acos) ?? null;
     },
 
@@ -173,7 +182,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     async tryGoal(
       account: number,
       version: DataVersion,
-      settings: BidSettings,
+      settings: RoundSettings,
       goal: Goal,
     ): Promise<GoalTrial> {
       return (await bidsOf(account, version)).tryGoal(settings, goal);
@@ -183,7 +192,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     async wantedBids(
       account: number,
       version: DataVersion,
-      settings: BidSettings,
+      settings: RoundSettings,
       targetIds: number[],
     ): Promise<(number | null)[]> {
       return (await bidsOf(account, version)).wanted(settings, targetIds);

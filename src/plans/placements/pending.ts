@@ -1,0 +1,15 @@
+import type { NewChange } from '../../contract/changes';
+import type { PlacementChangesAsked } from './placementChanges';
+
+type Pending = Pick<NewChange, 'change' | 'reason' | 'figures' | 'effect'>;
+
+/** Campaigns whose modifiers have a change in the tray or under way. */
+export const pendingPlacements = (pending: readonly Pick<Pending, 'change'>[]): number[] => [
+  ...new Set(pending.flatMap(({ change }) => (change.kind === 'set-modifier' ? [change.campaignId] : []))),
+];
+
+/** Bids in the tray, with what they were decided for. */
+export const stagedBids = (staged: readonly Pending[]): PlacementChangesAsked['staged'] =>
+  staged.flatMap(({ change, reason, figures, effect }) =>
+    change.kind === 'set-bid' ? [{ targetId: change.targetId, to: change.to, reason, figures, effect }] : [],
+  );

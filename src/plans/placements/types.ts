@@ -1,0 +1,74 @@
+import type { BidSettings, Month } from '../../core/bids';
+import type { SortOrder, Stack } from '../../core/conditions';
+import type { PlacementAt, PlacementProposal, UnlikeGroup } from '../../core/placements';
+import type { Sums } from '../../core/measures';
+import type { Micros } from '../../core/units';
+
+/** A placement of a campaign with what it did in the window. Money in micros. */
+export interface PlacementFact extends PlacementAt {
+  sums: Sums;
+  /** Estimated sales per click with their 80 % interval. */
+  rpc: Micros;
+  rpcLow: Micros;
+  rpcHigh: Micros;
+  /** 0: thin evidence. */
+  grade: number;
+}
+
+/** What is proposed for a campaign’s placements, by its row. */
+export interface PlacementRow extends Omit<PlacementProposal, 'campaign' | 'placements'> {
+  campaignId: number;
+  placements: PlacementFact[];
+}
+
+/** The rows of a table of campaigns. */
+export interface PlacementPlan {
+  rows: PlacementRow[];
+  /** What a click brings at each placement over the whole account, against one at rest of search. */
+  account: { ratio: number; low: number; high: number }[];
+  /** Products and kinds of campaigns for which that is surely another. */
+  unlike: UnlikeGroup[];
+}
+
+/** What the specialist sets instead of what is proposed: modifiers by placement (null: as proposed), and whether base bids give way. */
+export interface PlacementEdit {
+  to: (number | null)[];
+  keepsBases: boolean;
+}
+/** Edits by campaign. */
+export type PlacementEdits = ReadonlyMap<number, PlacementEdit>;
+
+/** What accepting a row does. */
+export interface PlacementAct {
+  campaignId: number;
+  /** Modifiers after, by placement. */
+  to: number[];
+  /** Base bids after / before. */
+  bases: number;
+  now: Month;
+  after: Month;
+  isEdited: boolean;
+}
+
+/** Which rows of a step over campaigns are asked for. */
+export interface CampaignRowsAsked {
+  show: 'proposed' | 'all' | 'aside';
+  conditions: Stack;
+  sort: { by: SortOrder['by'] | 'stake'; descending: boolean } | null;
+  /** Campaigns that have such a change in the tray or under way, and those put aside. */
+  staged: number[];
+  aside: number[];
+}
+
+export interface PlacementsAsked extends CampaignRowsAsked {
+  settings: BidSettings;
+}
+
+export interface ArrangedCampaigns {
+  loadId: number;
+  rows: Int32Array;
+  left: number;
+  /** At stake in a month, micros. */
+  money: number;
+  all: number;
+}

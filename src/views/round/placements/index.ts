@@ -1,0 +1,3 @@
+export { PlacementStep } from './PlacementStep';
+export { PLACEMENTS_NAME, usePlacementWork } from './usePlacementWork';
+export type { PlacementWork } from './usePlacementWork';

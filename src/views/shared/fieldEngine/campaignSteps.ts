@@ -1,0 +1,98 @@
+import { buildLens } from '../../../core/lenses';
+import type { LensGrain, LensName, LensTable } from '../../../core/lenses';
+import type { TreeIndex } from '../../../core/structure';
+import type { BidSettings } from '../../../core/bids';
+import type { NewChange } from '../../../contract/changes';
+import type { AskedWindow } from '../../../contract/requests';
+import type { KeptBids } from '../../../plans/bids';
+import type { KeptLens, LoadedLens, LoadedSums } from '../../../plans/field';
+import {
+  arrangeCampaigns,
+  placementStake,
+  planPlacements,
+  placementChanges,
+} from '../../../plans/placements';
+import type {
+  ArrangedCampaigns,
+  PlacementChangesAsked,
+  PlacementPlan,
+  PlacementsAsked,
+} from '../../../plans/placements';
+import type { DataVersion } from './dataVersion';
+
+/** What the engine has for these steps. */
+interface Engine {
+  load: (account: number, version: DataVersion, lens: LensName, asked?: AskedWindow) => Promise<LoadedLens>;
+  treeOf: (account: number, version: DataVersion) => Promise<TreeIndex>;
+  sumsOf: (
+    account: number,
+    version: DataVersion,
+    grain: LensGrain,
+    asked: AskedWindow,
+  ) => Promise<LoadedSums>;
+  bidsOf: (account: number, version: DataVersion) => Promise<KeptBids>;
+  loads: { get: (loadId: number) => { lens: KeptLens } | null | undefined };
+}
+
+/** What is kept of the campaigns that were loaded last. */
+interface Held {
+  loadId: number;
+  bids: KeptBids;
+  figures: LensTable;
+  plan: { key: string; plan: PlacementPlan } | null;
+}
+
+/** The steps of the round that go over campaigns: loaded once, planned at any settings. */
+export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
+  let held: Held | null = null;
+
+  function planOf(loadId: number, settings: BidSettings): PlacementPlan | null {
+    const lens = loads.get(loadId)?.lens;
+    if (held?.loadId !== loadId || !lens) return null;
+    const key = JSON.stringify(settings);
+    if (held.plan?.key !== key)
+      held.plan = { key, plan: planPlacements(held.bids, settings, lens.table, held.figures, lens.index) };
+    return held.plan.plan;
+  }
+
+  return {
+    /** Fetches the account's campaigns, and what each did by placement. */
+    async loadCampaigns(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
+      const [lens, index, { grainSums }, bids] = await Promise.all([
+        load(account, version, 'campaigns', asked),
+        treeOf(account, version),
+        sumsOf(account, version, 'placement', asked),
+        bidsOf(account, version),
+      ]);
+      const figures = buildLens('placements', index, grainSums);
+      held = { loadId: lens.loadId, bids, figures, plan: null };
+      return lens;
+    },
+
+    /** What is proposed for placements, by campaign; null for another load. */
+    planPlacements(loadId: number, settings: BidSettings): (PlacementPlan & { loadId: number }) | null {
+      const plan = planOf(loadId, settings);
+      return plan && { ...plan, loadId };
+    },
+
+    /** The rows of the step; null for another load. */
+    arrangePlacements(loadId: number, asked: PlacementsAsked): ArrangedCampaigns | null {
+      const lens = loads.get(loadId)?.lens;
+      const plan = planOf(loadId, asked.settings);
+      if (!lens || !plan) return null;
+      return arrangeCampaigns(
+        lens,
+        asked,
+        plan.rows.map(placementStake),
+        (row) => plan.rows[row].left === null,
+      );
+    },
+
+    /** The changes that accepting rows makes, each row by itself; null for another load. */
+    placementChanges(loadId: number, asked: PlacementChangesAsked): NewChange[][] | null {
+      const lens = loads.get(loadId)?.lens;
+      const plan = planOf(loadId, asked.settings);
+      return lens && plan ? placementChanges(plan, lens.index, asked) : null;
+    },
+  };
+}
