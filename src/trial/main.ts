@@ -2,6 +2,8 @@
 import { parseArgs } from 'node:util';
 import { PACES } from '../core/bids';
 import type { BidSettings, Pace } from '../core/bids';
+import { BUDGET_WAYS, BUDGET_WORLDS, lieWrong, withBudgets } from './budgetPolicies';
+import type { BudgetWorld } from './budgetPolicies';
 import { bands, doNothing, mowing, ratio } from './policies';
 import type { Policy } from './policies';
 import { MARKETS, runTrial, trialScenario, WORLDS } from './runTrial';
@@ -19,6 +21,8 @@ interface Args {
   market: Market;
   world: WorldName;
   rules: boolean;
+  budgets: BudgetWorld | null;
+  money: boolean;
 }
 
 function readArgs(): Args {
@@ -30,6 +34,8 @@ function readArgs(): Args {
       market: { type: 'string', default: 'small' },
       world: { type: 'string', default: 'base' },
       rules: { type: 'boolean', default: false },
+      budgets: { type: 'string' },
+      money: { type: 'boolean', default: false },
     },
   });
   const [weeks, seeds] = [Number(values.weeks), Number(values.seeds)];
@@ -43,6 +49,8 @@ function readArgs(): Args {
     throw new Error(`--market is one of ${Object.keys(MARKETS).join(', ')}, not “${values.market}”.`);
   if (!(values.world in WORLDS))
     throw new Error(`--world is one of ${Object.keys(WORLDS).join(', ')}, not “${values.world}”.`);
+  if (values.budgets !== undefined && !(values.budgets in BUDGET_WORLDS))
+    throw new Error(`--budgets is one of ${Object.keys(BUDGET_WORLDS).join(', ')}, not “${values.budgets}”.`);
   return {
     weeks,
     pace: values.policy as Pace,
@@ -50,12 +58,15 @@ function readArgs(): Args {
     market: values.market as Market,
     world: values.world as WorldName,
     rules: values.rules,
+    budgets: (values.budgets as BudgetWorld | undefined) ?? null,
+    money: values.money,
   };
 }
 
 /** Sums of weeks over all seeds. */
-function total(weeks: Week[]) {
-  const sum = (of: (week: Week) => number) => weeks.reduce((all, week) => all + of(week), 0);
+function total(weeks: Pick<Week, 'spend' | 'sales' | 'profit'>[]) {
+  const sum = (of: (week: Pick<Week, 'spend' | 'sales' | 'profit'>) => number) =>
+    weeks.reduce((all, week) => all + of(week), 0);
   const [spend, sales] = [sum((week) => week.spend), sum((week) => week.sales)];
   return { spend, sales, acos: sales > 0 ? spend / sales : null, profit: sum((week) => week.profit) };
 }
@@ -94,10 +105,52 @@ function compareRules({ weeks, pace, seeds, market, world }: Args) {
   }
 }
 
+/** What moving money brings: the same bids with budgets left, moved by a simple rule, by the plan, or held as money. */
+function compareBudgets({ weeks, pace, seeds, market, world, money: asMoney }: Args, budgets: BudgetWorld) {
+  const target = trialScenario(0, market, world).targetAcos;
+  const ways = BUDGET_WAYS.filter((way) => way !== 'money' || asMoney);
+  say(
+    `${seeds.length} markets (${market}, ${world}), ${weeks} weeks, budgets ${budgets}, target ACOS ${share(target)}.`,
+  );
+  say(
+    cell('', 18) +
+      ['spend', 'sales', 'ACOS', 'profit', 'sales ±', 'profit ±', 'score', 'won']
+        .map((text) => cell(text))
+        .join(''),
+  );
+  const results = ways.map((way) => {
+    const bySeed = seeds.map((seed) =>
+      total(
+        runTrial(seed, weeks, withBudgets(way, pace), market, world, (played) => lieWrong(played, budgets)),
+      ),
+    );
+    return { way, whole: total(bySeed), scores: bySeed.map((one) => scoreOf(one, target)) };
+  });
+  const [left] = results;
+  const sum = (list: number[]) => list.reduce((all, one) => all + one, 0);
+  for (const { way, whole, scores } of results)
+    say(
+      way.padEnd(18) +
+        [
+          money(whole.spend),
+          money(whole.sales),
+          share(whole.acos),
+          money(whole.profit),
+          share(whole.sales / left.whole.sales - 1),
+          share(whole.profit / left.whole.profit - 1),
+          ((100 * sum(scores)) / sum(left.scores)).toFixed(1),
+          `${scores.filter((score, at) => score > left.scores[at]).length}/${seeds.length}`,
+        ]
+          .map((text) => cell(text))
+          .join(''),
+    );
+}
+
 function main() {
   const args = readArgs();
   const { weeks, pace, seeds, market, world, rules } = args;
   if (rules) return compareRules(args);
+  if (args.budgets) return compareBudgets(args, args.budgets);
   const target = trialScenario(0, market, world).targetAcos;
   const bidsAlone: Partial<BidSettings> = { modifiers: [false, false, false] };
   let bandsAcos = target;

@@ -8,6 +8,7 @@ export class BidMemory {
   private readonly list: { from: number; bids: Map<string, number> }[] = [];
   private readonly changes = new Map<string, { day: number; from: number }>();
   private readonly modifiers: { from: number; list: BidCampaign['modifiers'][] }[] = [];
+  private readonly budgets: { from: number; list: number[] }[] = [];
 
   /** Notes the bids that hold from today on. */
   note(market: PlayedMarket): void {
@@ -22,6 +23,7 @@ export class BidMemory {
         if (from !== undefined && from !== bid) this.changes.set(id, { day: today, from });
       }
     this.list.push({ from: today, bids });
+    this.budgets.push({ from: today, list: market.books.campaigns.map(({ budget }) => budget) });
     this.modifiers.push({
       from: today,
       list: market.books.campaigns.map(({ modifiers: { top, rest, pages } }) => [top, rest, pages]),
@@ -39,6 +41,11 @@ export class BidMemory {
           : [{ campaign, age: today - 1 - next.from, modifiers }],
       );
     });
+  }
+
+  budgetOn(campaign: number, day: number): number {
+    const held = this.budgets.findLast(({ from }) => from <= day) ?? this.budgets[0];
+    return held.list[campaign];
   }
 
   bidOn(id: string, day: number): number {

@@ -36,19 +36,21 @@ export function trialScenario(seed: number, market: Market = 'small', world: Wor
   return { ...smallScenario(), days: HISTORY_DAYS, ...MARKETS[market], ...WORLDS[world], seed };
 }
 
-/** Plays a market week by week under a policy. The same seed, weeks and policy give the same figures. */
+/** Plays a market week by week under a policy, once `begin` has set it up. The same seed, weeks and policy give the same figures. */
 export function runTrial(
   seed: number,
   weeks: number,
   policy: Policy,
   kind: Market = 'small',
   world: WorldName = 'base',
+  begin: (market: PlayedMarket) => void = () => {},
 ): Week[] {
   const scenario = trialScenario(seed, kind, world);
   const market = new PlayedMarket(scenario);
   const memory = new BidMemory();
   memory.note(market);
   market.play(scenario.days);
+  begin(market);
   const result: Week[] = [];
   for (let week = 0; week < weeks; week += 1) {
     policy(market, memory);

@@ -52,9 +52,13 @@ describe('modifiers', () => {
     return observations;
   }
 
-  test('are raised where a placement sells better, a quarter in a round at most; the base bid makes up for it', () => {
-    const { modifiers } = proposeBids(sellsOnTop(), settings());
-    expect(modifiers).toEqual([{ campaign: 0, placement: 0, from: 0, to: 0.25 }]);
+  test('are raised where a placement sells better, the base bid makes up for it, and no bid there moves by more than a quarter', () => {
+    const [{ placement, from, to }, ...others] = proposeBids(sellsOnTop(), settings()).modifiers;
+    expect([placement, from, others]).toEqual([0, 0, []]);
+    // Half of the clicks are at the top: base bids give way by 1 / (1 + to / 2).
+    const base = 1 / (1 + to / 2);
+    expect(Math.abs(Math.log(base))).toBeCloseTo(Math.log(1.25), 1);
+    expect(Math.log((1 + to) * base)).toBeLessThanOrEqual(Math.log(1.25) + 0.01);
   });
 
   test('are raises over what stays fixed: with rest of search fixed the worse product pages do not count', () => {

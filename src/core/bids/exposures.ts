@@ -61,16 +61,23 @@ export function raisesByAge(
 interface FlowDays {
   days: number;
   factor: number;
+  countsDry: boolean;
 }
 
 /**
  * On a day without budget left clicks were missed: the flow is from the others. With under four of them it is from all, and a quarter more.
+ * Where it is known how long each day was open, it is from all days, each for as much as it was.
  */
 function flowDays(observations: BidObservations, dry: Uint8Array, days: number): FlowDays[] {
+  const { openDays } = observations;
   return observations.campaigns.map((_, campaign) => {
+    const open = openDays?.[campaign] ?? 0;
+    if (open > 0) return { days: open, factor: 1, countsDry: true };
     let wet = 0;
     for (let age = 0; age < days; age += 1) wet += 1 - dry[campaign * FLOW_DAYS + age];
-    return wet < Math.min(LEAST_WET_DAYS, days) ? { days, factor: DRY_FLOW } : { days: wet, factor: 1 };
+    return wet < Math.min(LEAST_WET_DAYS, days)
+      ? { days, factor: DRY_FLOW, countsDry: true }
+      : { days: wet, factor: 1, countsDry: false };
   });
 }
 
@@ -129,8 +136,8 @@ export function exposuresOf(observations: BidObservations, factors: PlacementFac
     const bidMoved = bid[row] > 0 && bidOf[at] > 0 ? bidOf[at] / bid[row] : 1;
     const moved = raised === undefined ? bidMoved : (bidMoved * raises[campaign]) / raised[old];
     if (old < FLOW_DAYS) {
-      const { days, factor } = flows[campaign];
-      const counts = factor > 1 || dry[campaign * FLOW_DAYS + old] === 0;
+      const { days, factor, countsDry } = flows[campaign];
+      const counts = countsDry || dry[campaign * FLOW_DAYS + old] === 0;
       if (counts) sums.flow[at] += (came / days) * factor * moved;
     }
     if (came === 0) continue;

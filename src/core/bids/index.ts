@@ -5,6 +5,8 @@ export { campaignPlans } from './modifiers';
 export type { CampaignPlan } from './modifiers';
 export type { FactorRatio, PlacementFactors } from './placementFactors';
 export { prepareBids } from './prepareBids';
+export { spendCurves } from './spendCurves';
+export type { SpendCurves } from './spendCurves';
 export { withAhead } from './ahead';
 export type { Ahead } from './ahead';
 export type { PreparedBids } from './prepareBids';

@@ -94,6 +94,8 @@ export interface BidObservations {
   placements: PlacementDays;
   /** Left out: modifiers were always as they are. */
   earlierModifiers?: EarlierModifiers[];
+  /** How many of the last 28 days each campaign was open, a day without money left counted in part; left out: told by what it spent. */
+  openDays?: Float64Array;
 }
 
 /** How far a bid may move in one round, as shares of what it is. */
@@ -125,6 +127,10 @@ export interface BidSettings {
   leastMove: number;
   /** Targets of which less is known are left alone. */
   leastEvidence: 'thin' | 'fair' | 'strong';
+  /** What all of it may spend a day, micros; null or left out: what its targets allow. */
+  mostSpend?: Micros | null;
+  /** By scope, the most that its target ACOS is multiplied by: where money is shared out for bids that go no higher. */
+  mostMultiplier?: readonly number[];
 }
 
 /** When a changed target is proposed again. */

@@ -1,11 +1,8 @@
 import { largest, smallest } from '../order';
-import { CPC_ELASTICITY } from './exposures';
 import type { Exposures } from './exposures';
-import type { CampaignPlan } from './modifiers';
 import type { BidObservations, BidSettings, StepLimits } from './observations';
-import { shadeOf } from './priceRule';
-import type { PriceRule } from './priceRule';
-import type { Worths } from './worths';
+import { SPEND_POWER, tried } from './responses';
+import type { Responses } from './responses';
 
 /** The multipliers that bring every scope onto its target, and the moves they make. */
 export interface Solution {
@@ -17,24 +14,17 @@ export interface Solution {
   rho: Float64Array;
   /** phi of each campaign: how far its bids are held so that its clicks cost its budget; 1: not at all. */
   held: Float64Array;
+  /** By scope, what its target ACOS is multiplied by: rho. */
+  multiplier: Float64Array;
 }
 
 /** Scopes with fewer orders in 30 days are solved together. */
 const OWN_ORDERS = 300;
-const [LEAST_RHO, MOST_RHO] = [0.02, 1.2];
-/** Where the own bid sets the price, bids stand below a click's worth by themselves. */
-const MOST_RHO_SHADED = 2;
 /** Halvings: they bring the multiplier within a millionth. */
 const STEPS = 24;
-const STRICT = 0.97;
 const LEAST_PHI = 0.2;
-/** Spend ~ bid to this power: clicks ~ bid, cost per click ~ bid to the 0.8. */
-const SPEND_POWER = 1 + CPC_ELASTICITY;
-/**
- * How far bids may move while the multiplier is looked for: it says where a scope is to go, the step limits only how far of the
- * way a round goes. (Within the limits a scope that cannot land in one round would get a multiplier without measure.)
- */
-const FREE = { down: 0.8, up: 3 };
+/** However little may be spent, bids go no further down than this share of where they would stand. */
+const LEAST_SHARE = 0.05;
 
 /**
  * One multiplier per scope: bid = rho x phi x RPC x scale, with rho solved by bisection so that the whole scope lands on its
@@ -47,10 +37,7 @@ export function solve(
   observations: BidObservations,
   settings: BidSettings,
   exposures: Exposures,
-  worths: Worths,
-  plans: CampaignPlan[],
-  kappa: number,
-  price: PriceRule,
+  responses: Responses,
 ): Solution {
   const { targets, scopes, campaigns } = observations;
   const [spent, allowed, trial] = [0, 0, 0].map(() => new Float64Array(campaigns.length));
@@ -60,40 +47,43 @@ export function solve(
     move: new Float64Array(size).fill(1),
     rho: new Float64Array(size),
     held: new Float64Array(campaigns.length).fill(1),
+    multiplier: new Float64Array(scopes.length),
   };
-  const strict = settings.aim === 'strict' ? STRICT : 1;
-  // Modifiers move effective bids beside the bids: what they move counts from the start.
-  const gain = Float64Array.from(targets, ({ campaign }) => plans[campaign].gain);
-  const worth = worthPerShare();
-  const shaded = shadedBids();
-  const mostShare = price.gamma > 0 ? MOST_RHO_SHADED : MOST_RHO;
+  const { worth, mostRho, cost, allowance, campaignOf, scopeOf, rhoOf, rhoBounds, shaded, isShaded } =
+    responses;
   const worthPower = worth.map((one) => one ** SPEND_POWER);
-  const cost = exposures.flow.map((flow, at) => flow * exposures.cpc[at] * gain[at] ** SPEND_POWER);
-  const allowance = exposures.flow.map((flow, at) => {
-    const { scope, campaign } = targets[at];
-    return scopes[scope].targetAcos * strict * kappa * flow * gain[at] * worths.rpc[at] * plans[campaign].mix;
-  });
-  const mostRho = rhoCaps();
-  const [campaignOf, scopeOf] = [new Int32Array(size), new Int32Array(size)];
-  targets.forEach(({ campaign, scope }, at) => {
-    campaignOf[at] = campaign;
-    scopeOf[at] = scope;
-  });
   const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
-  for (const group of groupsOf(observations, exposures)) {
-    const multiplier = bisect(group);
-    net(group, multiplier);
-    for (const at of group) solution.held[campaignOf[at]] = trial[campaignOf[at]];
-    for (const at of group) keep(at, multiplier);
+  const groups = groupsOf(observations, exposures).map((group) => ({ group, multiplier: bisect(group) }));
+  const share = spendShare();
+  for (const { group, multiplier } of groups) {
+    net(group, multiplier * share);
+    for (const at of group) {
+      solution.held[campaignOf[at]] = trial[campaignOf[at]];
+      solution.multiplier[scopeOf[at]] = multiplier * share;
+    }
+    for (const at of group) keep(at, multiplier * share);
   }
   return solution;
 
-  /** Bid of each target for each unit of rho, over its bid now; 0 for what does not run. */
-  function worthPerShare(): Float64Array {
-    return worths.rpc.map((rpc, at) => {
-      const { campaign, bid, isRunning } = targets[at];
-      return isRunning && bid > 0 ? (rpc * plans[campaign].scale) / bid : 0;
-    });
+  /** The share of all multipliers at which what may be spent a day is spent and no more; 1 where that is enough, or not limited. */
+  function spendShare(): number {
+    const most = settings.mostSpend ?? null;
+    if (most === null) return 1;
+    const spend = (part: number) =>
+      groups.reduce((sum, { group, multiplier }) => {
+        net(group, multiplier * part);
+        return (
+          sum + campaigns.reduce((all, { budget }, at) => all + Math.min(budget ?? Infinity, spent[at]), 0)
+        );
+      }, 0);
+    if (spend(1) <= most) return 1;
+    let [low, high] = [LEAST_SHARE, 1];
+    for (let step = 0; step < STEPS; step += 1) {
+      const middle = Math.sqrt(low * high);
+      if (spend(middle) > most) high = middle;
+      else low = middle;
+    }
+    return low;
   }
 
   /**
@@ -113,7 +103,7 @@ export function solve(
       const free = worth[at] === 0 ? 1 : shaded(at, rho * worth[at]);
       const x = tried(free);
       // Nearly all targets share one rho and stand within the limits: their power is a product.
-      const isPlain = price.gamma === 0 && x === free && worth[at] !== 0 && rho < mostRho[at];
+      const isPlain = !isShaded && x === free && worth[at] !== 0 && rho < mostRho[at];
       const power = isPlain ? powerOfScope[scopeOf[at]] * worthPower[at] : x ** SPEND_POWER;
       spent[campaignOf[at]] += cost[at] * power;
       allowed[campaignOf[at]] += allowance[at] * x;
@@ -130,38 +120,14 @@ export function solve(
   /** The largest multiplier (of the scope's target) at which a group does not spend more than its targets allow. */
   function bisect(group: number[]): number {
     const targetsOf = group.map((at) => scopes[targets[at].scope].targetAcos);
-    let low = LEAST_RHO / largest(targetsOf);
-    let high = mostShare / smallest(targetsOf);
+    let low = rhoBounds[0] / largest(targetsOf);
+    let high = rhoBounds[1] / smallest(targetsOf);
     for (let step = 0; step < STEPS; step += 1) {
       const middle = Math.sqrt(low * high);
       if (net(group, middle) > 0) high = middle;
       else low = middle;
     }
     return low;
-  }
-
-  function rhoOf(scope: number, multiplier: number): number {
-    return Math.min(mostShare, Math.max(LEAST_RHO, multiplier * scopes[scope].targetAcos));
-  }
-
-  /** Bid after / bid now, less what is saved by bidding below a click's worth where the own bid sets its price. */
-  function shadedBids(): (at: number, x: number) => number {
-    if (price.gamma === 0) return (_, x) => x;
-    const shade = shadeOf(price);
-    const ratio = Float64Array.from(targets, ({ bid, campaign }, at) =>
-      price.curves.level[at] > 0 ? (bid * exposures.raises[campaign] * gain[at]) / price.curves.level[at] : 1,
-    );
-    return (at, x) => x * shade(x * ratio[at]);
-  }
-
-  /** Under "keep profit" no click is bought above what it earns. */
-  function rhoCaps(): Float64Array {
-    const caps = new Float64Array(size).fill(Infinity);
-    if (settings.aim !== 'keep profit') return caps;
-    return caps.map((none, at) => {
-      const margin = observations.products[targets[at].product]?.margin ?? null;
-      return margin === null ? none : Math.max(LEAST_RHO, margin);
-    });
   }
 
   function keep(at: number, multiplier: number): void {
@@ -175,9 +141,6 @@ export function solve(
     solution.move[at] = within(x, settings.step);
   }
 }
-
-/** Bid after / bid now as far as it is tried. */
-const tried = (x: number) => Math.min(1 + FREE.up, Math.max(1 - FREE.down, x));
 
 /** How far the bids of a campaign go down so that its clicks cost its budget and no more. */
 const withinBudget = (budget: number, demand: number) =>

@@ -2,6 +2,7 @@ import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
 import type { BidObservations, BidScope, BidSettings } from './observations';
 import type { PriceRule } from './priceRule';
+import { responsesOf } from './responses';
 import { solve } from './solve';
 import type { Solution } from './solve';
 import type { Worths } from './worths';
@@ -28,16 +29,15 @@ export function solveRanges(
   price: PriceRule,
 ): AimedSolution {
   const { targets, scopes } = observations;
-  const at = (acosOf: (scope: BidScope) => number) =>
-    solve(
-      { ...observations, scopes: scopes.map((scope) => ({ targetAcos: acosOf(scope) })) },
+  const at = (acosOf: (scope: BidScope) => number) => {
+    const aimed = { ...observations, scopes: scopes.map((scope) => ({ targetAcos: acosOf(scope) })) };
+    return solve(
+      aimed,
       settings,
       exposures,
-      worths,
-      plans,
-      kappa,
-      price,
+      responsesOf(aimed, settings, exposures, worths, plans, kappa, price),
     );
+  };
   const acos = Float64Array.from(targets, ({ scope }) => scopes[scope].targetAcos);
   const isInRange = new Uint8Array(targets.length);
   const solution = { ...at(({ targetAcos }) => targetAcos), acos, isInRange };

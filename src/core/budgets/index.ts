@@ -1,0 +1,13 @@
+export { findDry, DRY_DAYS, PROFILE_DAYS } from './ranDry';
+export type { CampaignHours, DryCampaign, DryDay, RanDry } from './ranDry';
+export { HOURS, hourProfile } from './hourProfile';
+export type { HourProfile } from './hourProfile';
+export { missedSales } from './missedSales';
+export type { MissedSales } from './missedSales';
+export { needOf, paidOf, spendSd } from './need';
+export { shareOut } from './shareOut';
+export type { Sharer } from './shareOut';
+export { moneyGoal } from './moneyGoal';
+export { BUDGET_STEP, planBudgets } from './planBudgets';
+export type { BudgetCampaign } from './planBudgets';
+export type { BudgetLeft, BudgetPlan, BudgetProposal, BudgetTotal } from './proposal';

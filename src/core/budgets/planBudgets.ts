@@ -1,0 +1,169 @@
+import { spendCurves } from '../bids';
+import type { BidSettings, PreparedBids, SpendCurves } from '../bids';
+import type { MarketLimits } from '../changes';
+import { DAYS_PER_MONTH } from '../units';
+import type { Micros } from '../units';
+import { missedSales } from './missedSales';
+import { needOf, paidOf } from './need';
+import { DRY_DAYS } from './ranDry';
+import type { RanDry } from './ranDry';
+import type { BudgetLeft, BudgetPlan, BudgetProposal, BudgetTotal } from './proposal';
+import { shareOut } from './shareOut';
+
+/** What a campaign's budgets can be moved by. */
+export interface BudgetCampaign {
+  /** Its daily budget, micros; null: none, or one for its lifetime. */
+  budget: Micros | null;
+  isRunning: boolean;
+  /** Set by hand: the others give way. Micros; null: it may move. */
+  locked: Micros | null;
+}
+
+/** Days of usual spend that a budget has room for, in standard deviations: of what it is raised to, and of what decides how high bids may go. */
+const ROOM = { 'sum stays': 1.5, money: 2 } as const;
+const LEAST_ROOM = { grow: 0.25, strict: 0.25, 'keep profit': 0.75 } as const;
+/** Budgets are set in cents. */
+export const BUDGET_STEP = 10_000;
+
+/**
+ * Budgets of all campaigns as one solution with their bids: one multiplier rho for all, the lower of the one at which targets are met and
+ * the largest at which the needs fit the total; budgets by need at that rho. Curves are of what clicks would cost with money enough, never
+ * of what was spent: that is cut off by the budgets themselves.
+ */
+export function planBudgets(
+  prepared: PreparedBids,
+  settings: BidSettings,
+  campaigns: readonly BudgetCampaign[],
+  total: BudgetTotal,
+  ranDry: RanDry,
+  { minBudget, maxBudget }: Pick<MarketLimits, 'minBudget' | 'maxBudget'>,
+): BudgetPlan {
+  const curves = spendCurves(prepared, settings);
+  const movable = campaigns.flatMap(({ budget, isRunning }, at) =>
+    budget !== null && isRunning ? [at] : [],
+  );
+  const sum = movable.reduce((all, at) => all + campaigns[at].budget!, 0);
+  const limit = total.means === 'money' ? total.daily * total.over : sum;
+  const cpcOf = (at: number) =>
+    curves.now.clicks[at] > 0 ? curves.now.spend[at] / curves.now.clicks[at] : 0;
+  const point = pointFor(
+    curves,
+    movable,
+    (at, spend) =>
+      total.means === 'money' ? spend : needOf(spend, cpcOf(at), LEAST_ROOM[settings.aim], minBudget),
+    total.means === 'money' ? total.goal : sum,
+  );
+  const points = curves.shares.length;
+  const spendAt = (at: number) => curves.spend[at * points + point];
+  const needs = movable.map((at) => needOf(spendAt(at), cpcOf(at), ROOM[total.means], minBudget));
+  const budgets = shareOut(
+    movable.map((at, n) => ({
+      budget: campaigns[at].locked ?? campaigns[at].budget!,
+      need: needs[n],
+      least: minBudget,
+      most: maxBudget,
+      isLocked: campaigns[at].locked !== null || curves.now.clicks[at] <= 0,
+    })),
+    limit,
+    BUDGET_STEP,
+  );
+  const to = new Map(movable.map((at, n) => [at, budgets[n]]));
+  const need = new Map(movable.map((at, n) => [at, needs[n]]));
+  return {
+    proposals: campaigns.map((one, at) =>
+      proposalOf(at, one, to.get(at) ?? null, need.get(at) ?? 0, {
+        prepared,
+        curves,
+        ranDry,
+        spendAt,
+        cpcOf,
+      }),
+    ),
+    total: { before: sum, after: movable.reduce((all, at) => all + to.get(at)!, 0), limit },
+    share: curves.shares[point],
+    multiplier: Array.from(curves.multiplier, (one) => one * curves.shares[point]),
+  };
+}
+
+/** The largest share of the multiplier at which what is counted of all campaigns fits, as a place in the curves. */
+function pointFor(
+  { shares, spend }: SpendCurves,
+  movable: readonly number[],
+  counts: (campaign: number, spend: Micros) => Micros,
+  most: Micros,
+): number {
+  for (let point = shares.length - 1; point > 0; point -= 1) {
+    const sum = movable.reduce((all, at) => all + counts(at, spend[at * shares.length + point]), 0);
+    if (sum <= most) return point;
+  }
+  return 0;
+}
+
+interface Known {
+  prepared: PreparedBids;
+  curves: SpendCurves;
+  ranDry: RanDry;
+  spendAt: (campaign: number) => Micros;
+  cpcOf: (campaign: number) => Micros;
+}
+
+function proposalOf(
+  at: number,
+  { budget, isRunning, locked }: BudgetCampaign,
+  to: Micros | null,
+  need: Micros,
+  { prepared, curves, ranDry, spendAt, cpcOf }: Known,
+): BudgetProposal {
+  const { now } = curves;
+  const cpc = cpcOf(at);
+  const [spend, sales, clicks] = [now.spend[at], now.sales[at], now.clicks[at]];
+  const dry = ranDry.campaigns[at];
+  const rpc = clicks > 0 ? sales / clicks : 0;
+  const missed = missedSales(dry.dry, rpc, ordersOf(prepared, at), prepared.priors.strength);
+  const month = (amount: Micros | null) => {
+    const paid = amount === null ? spend : paidOf(amount, spend, cpc);
+    const part = spend > 0 ? (paid / spend) * DAYS_PER_MONTH : 0;
+    return { clicks: clicks * part, spend: spend * part, sales: sales * part };
+  };
+  return {
+    campaign: at,
+    left: leftOf(budget, isRunning, clicks, to),
+    from: budget,
+    to,
+    need,
+    isLocked: locked !== null,
+    /** What it is expected to spend a day at the bids that the plan goes with. */
+    demand: spendAt(at),
+    spend,
+    cpc,
+    rpc,
+    days: dry.days,
+    dry: dry.dry,
+    missed,
+    perMonth: dry.days > 0 ? DAYS_PER_MONTH / Math.min(DRY_DAYS, dry.days) : 0,
+    now: month(budget),
+    after: month(to ?? budget),
+  };
+}
+
+function leftOf(budget: Micros | null, isRunning: boolean, clicks: number, to: Micros | null): BudgetLeft {
+  if (!isRunning) return 'not running';
+  if (budget === null) return 'no daily budget';
+  if (clicks <= 0) return 'no clicks';
+  return to === budget ? 'as needed' : null;
+}
+
+const orders = new WeakMap<PreparedBids, Float64Array>();
+
+/** Orders that a campaign's own value of a click is known from. */
+function ordersOf(prepared: PreparedBids, campaign: number): number {
+  let sums = orders.get(prepared);
+  if (!sums) {
+    sums = new Float64Array(prepared.observations.campaigns.length);
+    prepared.observations.targets.forEach((target, at) => {
+      sums![target.campaign] += prepared.exposures.orders[at];
+    });
+    orders.set(prepared, sums);
+  }
+  return sums[campaign];
+}
