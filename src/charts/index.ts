@@ -1,5 +1,7 @@
 export { Bars } from './bars/Bars';
 export type { BarItem } from './bars/Bars';
+export { BudgetBars } from './budgetBars/BudgetBars';
+export { OpenHours } from './openHours/OpenHours';
 export { CutLine } from './cutLine/CutLine';
 export type { Area, CutLineProps } from './cutLine/CutLine';
 export type { CutLinePoints } from './cutLine/layout';

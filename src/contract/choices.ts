@@ -23,9 +23,20 @@ export interface TermChoices {
   bySource: Record<number, BlockAsks>;
 }
 
+/** What the money of an account is for. Micros. */
+export interface MoneyChoices {
+  /** What the total of daily budgets means: it stays, or so much may be spent a month; null: not asked yet. */
+  means: 'sum stays' | 'money' | null;
+  /** What may be spent a month; null: not said. */
+  month: number | null;
+  /** So many times a day's money budgets may come to. */
+  over: number;
+}
+
 export interface PlanChoices {
   bids: BidChoices;
   terms: TermChoices;
+  money: MoneyChoices;
   /** From when on a CTR, or impressions a day, are low or high. */
   guides: Guides;
 }
@@ -43,6 +54,7 @@ export const USUAL_PLAN_CHOICES: PlanChoices = {
     leastSpend: 3_000_000,
     bySource: {},
   },
+  money: { means: null, month: null, over: 1.25 },
   guides: NO_GUIDES,
 };
 
@@ -51,6 +63,7 @@ export interface ChoicesRequest {
   account: number;
   bids?: Partial<BidChoices>;
   terms?: Partial<TermChoices>;
+  money?: Partial<MoneyChoices>;
   guides?: Partial<Guides>;
 }
 

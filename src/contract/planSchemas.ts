@@ -70,10 +70,15 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
       )
       .max(5000),
   }),
+  money: Joi.object({
+    means: Joi.valid('sum stays', 'money'),
+    month: money.min(1).allow(null),
+    over: Joi.number().min(1).max(1.5),
+  }),
   guides: Joi.object({
     ctrLow: guideShare,
     ctrHigh: guideShare,
     dailyLow: guideCount,
     dailyHigh: guideCount,
   }),
-}).or('bids', 'terms', 'guides');
+}).or('bids', 'terms', 'money', 'guides');

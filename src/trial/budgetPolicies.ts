@@ -1,5 +1,5 @@
-import { moneyGoal, planBudgets, findDry } from '../core/budgets';
-import type { BudgetTotal } from '../core/budgets';
+import { findDry, HOURS, moneyGoal, planBudgets } from '../core/budgets';
+import type { BudgetTotal, CampaignDays } from '../core/budgets';
 import { decideBids, PACES, prepareBids, USUAL_SETTINGS } from '../core/bids';
 import type { BidSettings, Pace } from '../core/bids';
 import { dayNumber } from '../core/units';
@@ -55,19 +55,8 @@ export function withBudgets(way: BudgetWay, pace: Pace = 'steady'): Policy {
     const seen = observe(market, memory);
     const campaignAt = new Map(books.campaigns.map(({ id }, at) => [id, at]));
     daily ??= books.campaigns.reduce((sum, { budget }) => sum + budget, 0);
-    const rows = market.days.flatMap(({ day, hours }) =>
-      hours.map((one) => ({ ...one, age: today - 1 - dayNumber(day) })),
-    );
-    const dry = findDry(
-      {
-        campaign: Int32Array.from(rows, ({ campaignId }) => campaignAt.get(campaignId)!),
-        age: Int32Array.from(rows, ({ age }) => age),
-        hour: Int32Array.from(rows, ({ hour }) => hour),
-        clicks: Float64Array.from(rows, ({ clicks }) => clicks),
-        spend: Float64Array.from(rows, ({ spend }) => spend),
-      },
-      books.campaigns.length,
-      (campaign, age) => memory.budgetOn(campaign, today - 1 - age),
+    const dry = findDry(daysOf(market, campaignAt), books.campaigns.length, (campaign, age) =>
+      memory.budgetOn(campaign, today - 1 - age),
     );
     const openDays = Float64Array.from(dry.campaigns, (one) => one.openDays);
     const prepared = prepareBids({ ...seen, openDays });
@@ -81,7 +70,7 @@ export function withBudgets(way: BudgetWay, pace: Pace = 'steady'): Policy {
     if (way === 'plan' || way === 'money') {
       const total: BudgetTotal =
         way === 'plan'
-          ? { means: 'sum stays' }
+          ? { means: 'sum stays', sum: books.campaigns.reduce((sum, { budget }) => sum + budget, 0) }
           : { means: 'money', daily, goal: goalOf(market, daily), over: 1.25 };
       if (total.means === 'money') settings = { ...settings, mostSpend: total.goal };
       const plan = planBudgets(
@@ -107,6 +96,42 @@ export function withBudgets(way: BudgetWay, pace: Pace = 'steady'): Policy {
     for (const { target, to, from } of plan.proposals) if (to !== from) books.targets[target].bid = to;
     for (const { campaign, placement, to } of plan.modifiers)
       books.campaigns[campaign].modifiers[PLACEMENTS[placement]] = to;
+  };
+}
+
+/** The days of all campaigns, summed over their hours. */
+function daysOf(market: PlayedMarket, campaignAt: ReadonlyMap<string, number>): CampaignDays {
+  const today = dayNumber(market.today);
+  const byHour = new Array<number>(HOURS).fill(0);
+  const days = new Map<
+    string,
+    { campaign: number; age: number; clicks: number; spend: number; lastHour: number }
+  >();
+  for (const { day, hours } of market.days)
+    for (const { campaignId, hour, clicks, spend } of hours) {
+      byHour[hour] += clicks;
+      const key = `${campaignId} ${day}`;
+      const one = days.get(key) ?? {
+        campaign: campaignAt.get(campaignId)!,
+        age: today - 1 - dayNumber(day),
+        clicks: 0,
+        spend: 0,
+        lastHour: 0,
+      };
+      one.clicks += clicks;
+      one.spend += spend;
+      if (spend > 0) one.lastHour = Math.max(one.lastHour, hour);
+      days.set(key, one);
+    }
+  const rows = [...days.values()];
+  const column = (of: (one: (typeof rows)[number]) => number) => rows.map(of);
+  return {
+    campaign: column((one) => one.campaign),
+    age: column((one) => one.age),
+    clicks: column((one) => one.clicks),
+    spend: column((one) => one.spend),
+    lastHour: column((one) => one.lastHour),
+    byHour,
   };
 }
 

@@ -89,6 +89,10 @@ export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
     before: [],
     testsUsed: 0,
     sums: { targets: [], placements: [] },
+    openDays: { campaignId: [], age: [], clicks: [], spend: [], lastHour: [] },
+    byHour: new Array<number>(24).fill(0),
+    budgetDays: [],
+    month: { spent: 0, daysLeft: 16 },
     ...over,
   };
 }

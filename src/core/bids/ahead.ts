@@ -1,24 +1,26 @@
 import type { Micros } from '../units';
-import { CPC_ELASTICITY, raiseOf } from './exposures';
+import { CPC_ELASTICITY, paidShares, raiseOf } from './exposures';
 import type { BidCampaign } from './observations';
 import type { PreparedBids } from './prepareBids';
 
-/** What is decided already and not sent yet, by index: bids and modifiers that the next ones start from. */
+/** What is decided already and not sent yet, by index: bids and modifiers that the next ones start from, and budgets. */
 export interface Ahead {
   bids: ReadonlyMap<number, Micros>;
   modifiers: ReadonlyMap<number, BidCampaign['modifiers']>;
+  budgets: ReadonlyMap<number, Micros>;
 }
 
 /**
  * The same figures with bids and modifiers as they are going to stand. Clicks and costs go with the effective bid (clicks ~ bid, cost per
  * click ~ bid to the 0.8), so that what only moves from a bid into a modifier changes nothing else.
  */
-export function withAhead(prepared: PreparedBids, { bids, modifiers }: Ahead): PreparedBids {
-  if (bids.size === 0 && modifiers.size === 0) return prepared;
+export function withAhead(prepared: PreparedBids, { bids, modifiers, budgets }: Ahead): PreparedBids {
+  if (bids.size + modifiers.size + budgets.size === 0) return prepared;
   const { observations, factors, exposures } = prepared;
   const campaigns = observations.campaigns.map((one, at) => ({
     ...one,
     modifiers: modifiers.get(at) ?? one.modifiers,
+    budget: budgets.get(at) ?? one.budget,
   }));
   const raises = exposures.raises.map((raise, at) =>
     modifiers.has(at) ? raiseOf(factors.shares(at), campaigns[at].modifiers) : raise,
@@ -37,5 +39,6 @@ export function withAhead(prepared: PreparedBids, { bids, modifiers }: Ahead): P
     ...prepared,
     observations: { ...observations, campaigns, targets },
     exposures: { ...exposures, raises, flow, cpc },
+    paid: paidShares({ targets, campaigns }, { flow, cpc }),
   };
 }

@@ -127,7 +127,7 @@ describe('a reason', () => {
       { orders: 80 },
       ...OTHERS,
     ]);
-    const context = { days: 60, margin: null, strength, dry: null, held: 1, gamma: 0 };
+    const context = { days: 60, margin: null, strength, dry: null, held: 1, gamma: 0, isHeldByMoney: false };
     expect(bidReason(proposals[0], context)).toMatch(
       /^360 clicks, 0 orders in 60 days; an order usually takes 1\d clicks here; 0 % chance that it reaches the \d+\.\d % it needs/,
     );

@@ -15,7 +15,7 @@ const COMPLETION = [0.6, 0.7, 0.78, 0.84, 0.88, 0.91, 0.93];
 const decide = (specs: TargetSpec[], over: Parameters<typeof settings>[0] = {}) =>
   proposeBids({ ...someTargets([...specs, ...OTHERS]), completion: COMPLETION }, settings(over));
 const told = (one: BidProposal) =>
-  bidReason(one, { days: 60, margin: null, strength: 2, dry: null, held: 1, gamma: 0 });
+  bidReason(one, { days: 60, margin: null, strength: 2, dry: null, held: 1, gamma: 0, isHeldByMoney: false });
 
 describe('a raise', () => {
   const unproven: TargetSpec[] = [

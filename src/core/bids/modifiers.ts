@@ -1,4 +1,4 @@
-import { smallest } from '../order';
+import { largest, smallest } from '../order';
 import { dryDays } from './dryDays';
 import { raiseOf } from './exposures';
 import type { BidObservations, BidSettings } from './observations';
@@ -73,7 +73,7 @@ export function campaignPlans(
       isUnsure,
       scale: mix / raise,
       gain: raise / raiseOf(shares, modifiers),
-      dry: dry[campaign],
+      dry: observations.dryShare?.[campaign] ?? dry[campaign],
       mix,
     };
   });
@@ -88,7 +88,7 @@ function partOfTheWay(ways: readonly number[], shares: readonly number[]): numbe
   const longest = (part: number) => {
     const moved = ways.map((way) => way ** part);
     const mean = moved.reduce((sum, one, at) => sum + shares[at] * one, 0);
-    return Math.max(...moved.map((one) => Math.abs(Math.log(one / mean))));
+    return largest(moved.map((one) => Math.abs(Math.log(one / mean))));
   };
   if (longest(1) <= STEP_LOG) return 1;
   let [low, high] = [0, 1];

@@ -96,6 +96,8 @@ export interface BidObservations {
   earlierModifiers?: EarlierModifiers[];
   /** How many of the last 28 days each campaign was open, a day without money left counted in part; left out: told by what it spent. */
   openDays?: Float64Array;
+  /** Share of the last 7 days on which each ran out of money, by its hours; null: no daily budget; left out: told by what it spent. */
+  dryShare?: (number | null)[];
 }
 
 /** How far a bid may move in one round, as shares of what it is. */

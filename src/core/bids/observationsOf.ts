@@ -24,6 +24,13 @@ export interface BidFeed {
   sums: { targets: SummedAges[]; placements: SummedAges[] };
   /** What the tests that were accepted in the last 30 days cost more a month at most. */
   testsUsed: Micros;
+  /** Days of campaigns over 60 days, summed over their hours, with the last hour in which each spent; and all clicks by hour. */
+  openDays: Columns<'campaignId' | 'age' | 'clicks' | 'spend' | 'lastHour'>;
+  byHour: number[];
+  /** Daily budgets by the day from which each stood, oldest first; campaigns whose budget never moved have none. */
+  budgetDays: { campaignId: number; day: Day; budget: Micros | null }[];
+  /** What was spent in the present month, and its days to come. */
+  month: { spent: Micros; daysLeft: number };
 }
 
 type Columns<K extends string> = Record<K, number[]>;

@@ -39,6 +39,8 @@ export type PlanColumns = Record<NumberName, Float64Array> & {
   testing: BidPlan['testing'];
   /** What clicks cost, as far as the figures tell. */
   price: BidPlan['price'];
+  /** Whether it is the money, and not the target, that bids go no higher for. */
+  isHeldByMoney: boolean;
 };
 
 /** Lays a plan out by rows; `targetOf` names the target of a row. Rows whose target the plan does not know have no bid. */
@@ -59,6 +61,7 @@ export function planColumns(
     days: plan.days,
     testing: plan.testing,
     price: plan.price,
+    isHeldByMoney: plan.isHeldByMoney,
   } as PlanColumns;
   for (const name of NUMBERS) columns[name] = new Float64Array(size);
   for (const name of ['daysAgo', 'beforeClicks', 'testGain'] as const) columns[name].fill(NaN);
@@ -180,7 +183,7 @@ export const monthNow = ({ nowClicks, nowSpend, nowSales }: PlanColumns, row: nu
 
 /** What the reason of a row tells beside its proposal. @param margin share, NaN where not known */
 export function reasonContext(
-  { strength, days, dry, held, price }: PlanColumns,
+  { strength, days, dry, held, price, isHeldByMoney }: PlanColumns,
   row: number,
   margin: number,
 ): ReasonContext {
@@ -191,5 +194,6 @@ export function reasonContext(
     dry: Number.isNaN(dry[row]) ? null : dry[row],
     held: held[row],
     gamma: price.gamma,
+    isHeldByMoney,
   };
 }

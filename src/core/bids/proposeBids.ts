@@ -24,6 +24,8 @@ export interface BidPlan {
   kappa: number;
   /** How far the own bid sets what a click costs (0: the next bidder does), and the targets that tell of it. */
   price: { gamma: number; targets: number };
+  /** Whether it is the money, and not the target, that bids go no higher for. */
+  isHeldByMoney: boolean;
   /** Weight of the prior, in orders. */
   strength: number;
   /** Days back to the first one with figures, 150 at most. */
@@ -63,6 +65,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
     held: Array.from(solution.held),
     dry: plans.map(({ dry }) => dry),
     kappa,
+    isHeldByMoney: solution.isHeldByMoney,
     price: { gamma: price.gamma, targets: price.targets },
     strength: priors.strength,
     days: Math.min(HISTORY_DAYS, largest(observations.days.age) + 1),

@@ -15,6 +15,8 @@ export interface ReasonContext {
   held: number;
   /** How far the own bid sets what a click costs: 0 (the next bidder does) to 1. */
   gamma: number;
+  /** Whether it is the money, and not the target, that bids go no higher for. */
+  isHeldByMoney: boolean;
 }
 
 /** Why a bid is proposed, or why none is, in one sentence with its numbers. They can be worked out anew from what it tells. */
@@ -29,9 +31,9 @@ export function bidReason(proposal: BidProposal, context: ReasonContext): string
     case 'dead':
       return `${own}; an order usually takes ${count(Math.round(1 / conversion.usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goesText(proposal)}${rest}.`;
     case 'over':
-      return `${own}; ${convertsText(proposal, context)}; ${worth}${loses}; ${aimText(proposal)}: ${goesText(proposal)}${rest}.`;
+      return `${own}; ${convertsText(proposal, context)}; ${worth}${loses}; ${aimText(proposal, context)}: ${goesText(proposal)}${rest}.`;
     case 'grow':
-      return `${own}; ${convertsText(proposal, context)}; ${worth}; ${aimText(proposal)}: ${goesText(proposal)}${rest}.`;
+      return `${own}; ${convertsText(proposal, context)}; ${worth}; ${aimText(proposal, context)}: ${goesText(proposal)}${rest}.`;
     case 'test':
       return `${own}: not proven yet. ${testText(proposal)}; ${goesText(proposal)}${rest}.`;
     case 'none':
@@ -52,9 +54,11 @@ function convertsText({ exposure, conversion }: BidProposal, { strength }: Reaso
   return `weighed by placement and late orders ${count(Math.round(exposure), 'click')}, and what is usual, ${formatShare(usual)}, like ${formatCount(Math.round(strength / usual))} more: converts ${formatShare(mean)}`;
 }
 
-function aimText({ aim, rho, raise }: BidProposal): string {
+function aimText({ aim, rho, raise }: BidProposal, { isHeldByMoney }: ReasonContext): string {
   const raised =
     Math.abs(raise - 1) < 0.005 ? '' : `, less the ${formatShare(raise - 1, 0)} that its placements add`;
+  if (isHeldByMoney)
+    return `the money pays for bids at ${formatShare(rho, 0)} of a click’s worth, less than ${formatShare(aim, 0)} would allow${raised}`;
   return `all lands on ${formatShare(aim, 0)} with bids at ${formatShare(rho, 0)} of a click’s worth${raised}`;
 }
 

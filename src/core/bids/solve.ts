@@ -16,6 +16,8 @@ export interface Solution {
   held: Float64Array;
   /** By scope, what its target ACOS is multiplied by: rho. */
   multiplier: Float64Array;
+  /** Whether it is the money, and not the target, that bids go no higher for. */
+  isHeldByMoney: boolean;
 }
 
 /** Scopes with fewer orders in 30 days are solved together. */
@@ -25,6 +27,8 @@ const STEPS = 24;
 const LEAST_PHI = 0.2;
 /** However little may be spent, bids go no further down than this share of where they would stand. */
 const LEAST_SHARE = 0.05;
+/** Bids that stand this near to where their target lets them are not held. */
+const HELD = 0.98;
 
 /**
  * One multiplier per scope: bid = rho x phi x RPC x scale, with rho solved by bisection so that the whole scope lands on its
@@ -48,6 +52,7 @@ export function solve(
     rho: new Float64Array(size),
     held: new Float64Array(campaigns.length).fill(1),
     multiplier: new Float64Array(scopes.length),
+    isHeldByMoney: false,
   };
   const { worth, mostRho, cost, allowance, campaignOf, scopeOf, rhoOf, rhoBounds, shaded, isShaded } =
     responses;
@@ -55,6 +60,11 @@ export function solve(
   const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
   const groups = groupsOf(observations, exposures).map((group) => ({ group, multiplier: bisect(group) }));
   const share = spendShare();
+  solution.isHeldByMoney =
+    share < HELD ||
+    groups.some(({ group, multiplier }) =>
+      group.some((at) => (settings.mostMultiplier?.[scopeOf[at]] ?? Infinity) < HELD * multiplier),
+    );
   for (const { group, multiplier } of groups) {
     net(group, multiplier * share);
     for (const at of group) {

@@ -11,10 +11,12 @@ const ROUNDS = 4;
 
 /** Days of campaigns with the hour from which each had no money; a day without is open until 24. */
 export interface OpenDays {
-  /** Clicks by day and hour: index day x 24 + hour. */
+  /** Clicks by day. */
   clicks: Float64Array;
   /** Clock time up to which a day was open, hours; 24: the whole day. */
   until: Float64Array;
+  /** Clicks of all of them by hour. */
+  byHour: ArrayLike<number>;
 }
 
 /** Share of each hour in the clicks of a day that is open all day; their sum is 1. */
@@ -30,28 +32,21 @@ const GENERIC_SUM = GENERIC.reduce((sum, one) => sum + one, 0);
  * How the clicks of a day lie over its hours where no money ran out: four rounds of lambda = clicks / G(t) for each day and p_h =
  * (sum clicks_h + 200 pi_h) / (sum lambda x share of hour h before t + 200), G the running sum of p, pi a generic day.
  */
-export function hourProfile({ clicks, until }: OpenDays): HourProfile {
+export function hourProfile({ clicks, until, byHour }: OpenDays): HourProfile {
   const days = until.length;
-  const counted = new Float64Array(HOURS);
-  const sums = new Float64Array(days);
-  for (let day = 0; day < days; day += 1)
-    for (let hour = 0; hour < HOURS; hour += 1) {
-      counted[hour] += clicks[day * HOURS + hour];
-      sums[day] += clicks[day * HOURS + hour];
-    }
   let profile = profileOf(Float64Array.from(GENERIC, (one) => one / GENERIC_SUM));
   for (let round = 0; round < ROUNDS; round += 1) {
     const open = new Float64Array(HOURS);
     for (let day = 0; day < days; day += 1) {
-      if (sums[day] === 0) continue;
-      const usual = sums[day] / Math.max(LEAST_OPEN, profile.upTo(until[day]));
+      if (clicks[day] === 0) continue;
+      const usual = clicks[day] / Math.max(LEAST_OPEN, profile.upTo(until[day]));
       const whole = Math.min(HOURS, Math.floor(until[day]));
       for (let hour = 0; hour < whole; hour += 1) open[hour] += usual;
       if (whole < HOURS) open[whole] += usual * (until[day] - whole);
     }
     const raw = open.map(
       (lambda, hour) =>
-        (counted[hour] + (GENERIC_CLICKS * GENERIC[hour]) / GENERIC_SUM) / (lambda + GENERIC_CLICKS),
+        (byHour[hour] + (GENERIC_CLICKS * GENERIC[hour]) / GENERIC_SUM) / (lambda + GENERIC_CLICKS),
     );
     const total = raw.reduce((sum, one) => sum + one, 0);
     profile = profileOf(raw.map((one) => one / total));

@@ -1,5 +1,5 @@
 export { findDry, DRY_DAYS, PROFILE_DAYS } from './ranDry';
-export type { CampaignHours, DryCampaign, DryDay, RanDry } from './ranDry';
+export type { CampaignDays, DryCampaign, DryDay, RanDry } from './ranDry';
 export { HOURS, hourProfile } from './hourProfile';
 export type { HourProfile } from './hourProfile';
 export { missedSales } from './missedSales';
@@ -7,6 +7,7 @@ export type { MissedSales } from './missedSales';
 export { needOf, paidOf, spendSd } from './need';
 export { shareOut } from './shareOut';
 export type { Sharer } from './shareOut';
+export { budgetReason, usuallyDryFrom } from './reason';
 export { moneyGoal } from './moneyGoal';
 export { BUDGET_STEP, planBudgets } from './planBudgets';
 export type { BudgetCampaign } from './planBudgets';

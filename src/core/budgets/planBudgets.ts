@@ -43,7 +43,7 @@ export function planBudgets(
     budget !== null && isRunning ? [at] : [],
   );
   const sum = movable.reduce((all, at) => all + campaigns[at].budget!, 0);
-  const limit = total.means === 'money' ? total.daily * total.over : sum;
+  const limit = total.means === 'money' ? total.daily * total.over : total.sum;
   const cpcOf = (at: number) =>
     curves.now.clicks[at] > 0 ? curves.now.spend[at] / curves.now.clicks[at] : 0;
   const point = pointFor(
@@ -51,7 +51,7 @@ export function planBudgets(
     movable,
     (at, spend) =>
       total.means === 'money' ? spend : needOf(spend, cpcOf(at), LEAST_ROOM[settings.aim], minBudget),
-    total.means === 'money' ? total.goal : sum,
+    total.means === 'money' ? total.goal : total.sum,
   );
   const points = curves.shares.length;
   const spendAt = (at: number) => curves.spend[at * points + point];

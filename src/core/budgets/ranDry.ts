@@ -2,13 +2,16 @@ import type { Micros } from '../units';
 import { HOURS, hourProfile, LEAST_OPEN } from './hourProfile';
 import type { HourProfile } from './hourProfile';
 
-/** Hours of campaigns as columns. Age: full days before the decision day, yesterday is 0. Money in micros. */
-export interface CampaignHours {
-  campaign: Int32Array;
-  age: Int32Array;
-  hour: Int32Array;
-  clicks: Float64Array;
-  spend: Float64Array;
+/** Days of campaigns as columns, summed over their hours. Age: full days before the decision day, yesterday is 0. Money in micros. */
+export interface CampaignDays {
+  campaign: ArrayLike<number>;
+  age: ArrayLike<number>;
+  clicks: ArrayLike<number>;
+  spend: ArrayLike<number>;
+  /** The last hour in which it spent anything, 0 to 23. */
+  lastHour: ArrayLike<number>;
+  /** Clicks of all of them by hour. */
+  byHour: ArrayLike<number>;
 }
 
 /** A day on which a campaign ran out of money. */
@@ -54,36 +57,31 @@ const [PRIOR_CLICKS, PRIOR_RATE] = [24, 25];
  * @param budgetOn daily budget of a campaign on a day, micros; null: none, or not known
  */
 export function findDry(
-  hours: CampaignHours,
+  days: CampaignDays,
   campaigns: number,
   budgetOn: (campaign: number, age: number) => Micros | null,
 ): RanDry {
   const cells = campaigns * PROFILE_DAYS;
-  const [clicks, spend] = [new Float64Array(cells * HOURS), new Float64Array(cells * HOURS)];
+  const clicks = new Float64Array(cells);
+  const until = new Float64Array(cells).fill(HOURS);
   const hasHours = new Uint8Array(PROFILE_DAYS);
-  for (let row = 0; row < hours.age.length; row += 1) {
-    const age = hours.age[row];
+  for (let row = 0; row < days.age.length; row += 1) {
+    const [campaign, age] = [days.campaign[row], days.age[row]];
     if (age < 0 || age >= PROFILE_DAYS) continue;
     hasHours[age] = 1;
-    const at = (hours.campaign[row] * PROFILE_DAYS + age) * HOURS + hours.hour[row];
-    clicks[at] += hours.clicks[row];
-    spend[at] += hours.spend[row];
+    const day = campaign * PROFILE_DAYS + age;
+    clicks[day] = days.clicks[row];
+    const budget = budgetOn(campaign, age);
+    if (budget !== null)
+      until[day] = openUntil(days.clicks[row], days.spend[row], days.lastHour[row], budget);
   }
-  const until = new Float64Array(cells).fill(HOURS);
-  for (let campaign = 0; campaign < campaigns; campaign += 1)
-    for (let age = 0; age < PROFILE_DAYS; age += 1) {
-      const budget = budgetOn(campaign, age);
-      if (budget === null) continue;
-      const day = campaign * PROFILE_DAYS + age;
-      until[day] = openUntil(clicks, spend, day * HOURS, budget);
-    }
-  const profile = hourProfile({ clicks, until });
+  const profile = hourProfile({ clicks, until, byHour: days.byHour });
   return {
     profile,
     campaigns: Array.from({ length: campaigns }, (_, campaign) => {
       const from = campaign * PROFILE_DAYS;
       return dryCampaign(
-        clicks.subarray(from * HOURS, (from + DRY_DAYS) * HOURS),
+        clicks.subarray(from, from + DRY_DAYS),
         until.subarray(from, from + DRY_DAYS),
         hasHours,
         profile,
@@ -93,15 +91,9 @@ export function findDry(
 }
 
 /** Clock time up to which a day had money: the middle of the hour in which the last of it went. */
-function openUntil(clicks: Float64Array, spend: Float64Array, from: number, budget: Micros): number {
-  let [spent, clicked, last] = [0, 0, -1];
-  for (let hour = 0; hour < HOURS; hour += 1) {
-    if (spend[from + hour] > 0) last = hour;
-    spent += spend[from + hour];
-    clicked += clicks[from + hour];
-  }
-  if (clicked === 0 || last >= LAST_HOUR) return HOURS;
-  return spent >= Math.min(DRY_SHARE * budget, budget - spent / clicked) ? last + 0.5 : HOURS;
+function openUntil(clicks: number, spend: Micros, last: number, budget: Micros): number {
+  if (clicks === 0 || last >= LAST_HOUR) return HOURS;
+  return spend >= Math.min(DRY_SHARE * budget, budget - spend / clicks) ? last + 0.5 : HOURS;
 }
 
 function dryCampaign(
@@ -111,14 +103,12 @@ function dryCampaign(
   { upTo }: HourProfile,
 ): DryCampaign {
   const known = Array.from(until.keys()).filter((age) => hasHours[age] === 1);
-  const clicksOn = (age: number) =>
-    clicks.subarray(age * HOURS, (age + 1) * HOURS).reduce((sum, one) => sum + one, 0);
   const open = (age: number) => Math.max(LEAST_OPEN, upTo(until[age]));
   const openDays = known.reduce((sum, age) => sum + open(age), 0);
-  const usual = openDays > 0 ? known.reduce((sum, age) => sum + clicksOn(age), 0) / openDays : 0;
+  const usual = openDays > 0 ? known.reduce((sum, age) => sum + clicks[age], 0) / openDays : 0;
   const dry = known.flatMap((age): DryDay[] => {
     if (until[age] >= HOURS) return [];
-    const n = clicksOn(age);
+    const n = clicks[age];
     const rate = usual > 0 ? (n + PRIOR_CLICKS) / (open(age) + PRIOR_RATE / usual) : 0;
     return [{ age, from: until[age], clicks: n, missed: rate * (1 - upTo(until[age])) }];
   });

@@ -11,84 +11,98 @@ export interface Sharer {
   isLocked: boolean;
 }
 
-/** Smaller moves (shares of the budget) are not made. */
+/** Smaller moves (shares of the budget) are not made where they need not be. */
 const LEAST_MOVE = 0.1;
 
 /**
- * Shares a total out by what is needed. Where the needs fit, those below theirs are raised to it and the others give by what they have
- * beyond it; else each gets its need x total / sum of needs. What would move by under a tenth stays. The sum is the total to the step, or
- * as near as limits and locks let it be.
+ * Shares a total out by what is needed. Where the needs fit, those below theirs are raised to it and others give in proportion to what they
+ * have beyond it, those with most to give first, so that few move; else each gets its need x total / sum of needs. The sum is the total to
+ * the step, or as near as limits and locks let it be.
  * @param step of budgets, micros
  */
 export function shareOut(sharers: readonly Sharer[], total: Micros, step: Micros): Micros[] {
-  const isFixed = sharers.map(({ isLocked }) => isLocked);
-  for (let round = 0; ; round += 1) {
-    const budgets = atLimits(sharers, isFixed, total);
-    const small = budgets.map(
-      (to, at) =>
-        !isFixed[at] && to !== sharers[at].budget && Math.abs(to / sharers[at].budget - 1) < LEAST_MOVE,
-    );
-    // What stays takes its money out of the total; the rest is shared out anew.
-    if (round >= sharers.length || !small.some(Boolean))
-      return onSteps(sharers, isFixed, budgets, total, step);
-    const canMove = budgets.some((_, at) => !isFixed[at] && !small[at]);
-    if (!canMove) return sharers.map(({ budget }) => budget);
-    small.forEach((is, at) => (isFixed[at] ||= is));
-  }
-}
-
-/** The shares within each campaign's limits: those at a limit stand there, the rest is shared among the others. */
-function atLimits(sharers: readonly Sharer[], isFixed: readonly boolean[], total: Micros): Micros[] {
+  const free = sharers.flatMap(({ isLocked }, at) => (isLocked ? [] : [at]));
   const budgets = sharers.map(({ budget }) => budget);
-  const isHeld = [...isFixed];
+  if (free.length === 0) return budgets;
+  const locked = sum(sharers.map(({ isLocked, budget }) => (isLocked ? budget : 0)));
+  const list = free.map((at) => within(sharers[at]));
+  const left = Math.max(0, total - locked);
+  const next = sum(list.map(({ need }) => need)) <= left ? byGiving(list, left) : inProportion(list, left);
+  onSteps(list, next, left, step).forEach((to, at) => (budgets[free[at]] = to));
+  return budgets;
+}
+
+const sum = (list: readonly number[]) => list.reduce((all, one) => all + one, 0);
+
+/** Nobody needs less than the market's least, nor more than its most. */
+const within = (one: Sharer): Sharer => ({ ...one, need: Math.min(one.most, Math.max(one.least, one.need)) });
+
+/** There is enough: those in need are raised, the others give. */
+function byGiving(list: readonly Sharer[], total: Micros): Micros[] {
+  const isNeedy = list.map(({ budget, need }) => need > budget * (1 + LEAST_MOVE));
+  const before = sum(list.map(({ budget }) => budget));
+  const raised = sum(list.map(({ budget, need }, at) => (isNeedy[at] ? need - budget : 0)));
+  const wanted = Math.max(0, before + raised - total);
+  const spare = list.map(({ budget, need }, at) => (isNeedy[at] ? 0 : Math.max(0, budget - need)));
+  // Those with most beyond their need, as a share of their budget, come first.
+  const givers = spare
+    .map((_, at) => at)
+    .filter((at) => spare[at] > 0)
+    .sort((a, b) => spare[b] / list[b].budget - spare[a] / list[a].budget || a - b);
+  let count = givers.length;
+  const spareOf = (many: number) => sum(givers.slice(0, many).map((at) => spare[at]));
+  const part = (many: number) => wanted / spareOf(many);
+  // One giver less, as long as the last would give little and the others have enough.
+  while (
+    count > 1 &&
+    part(count) * spare[givers[count - 1]] < LEAST_MOVE * list[givers[count - 1]].budget &&
+    spareOf(count - 1) >= wanted
+  )
+    count -= 1;
+  const given = count > 0 && wanted > 0 ? Math.min(1, part(count)) : 0;
+  const gives = new Set(givers.slice(0, count));
+  return list.map(({ budget, need }, at) => {
+    if (isNeedy[at]) return need;
+    return gives.has(at) ? budget - given * spare[at] : budget;
+  });
+}
+
+/** There is too little: each gets its share of what it needs; those at a limit stand there. */
+function inProportion(list: readonly Sharer[], total: Micros): Micros[] {
+  const budgets = list.map(({ budget }) => budget);
+  const isHeld = list.map(() => false);
   for (;;) {
-    const free = budgets.flatMap((_, at) => (isHeld[at] ? [] : [at]));
-    const taken = budgets.reduce((sum, one, at) => sum + (isHeld[at] ? one : 0), 0);
-    const next = shares(
-      free.map((at) => sharers[at]),
-      Math.max(0, total - taken),
-    );
-    let isOver = false;
-    free.forEach((at, n) => {
-      const { least, most } = sharers[at];
-      budgets[at] = Math.min(most, Math.max(least, next[n]));
-      if (budgets[at] !== next[n]) isHeld[at] = isOver = true;
-    });
-    if (!isOver || free.length === 0) return budgets;
+    const open = list.flatMap((_, at) => (isHeld[at] ? [] : [at]));
+    const left = Math.max(0, total - sum(budgets.filter((_, at) => isHeld[at])));
+    const needs = sum(open.map((at) => list[at].need));
+    let isDone = true;
+    for (const at of open) {
+      const { least, most, need } = list[at];
+      const to = needs > 0 ? (need * left) / needs : 0;
+      budgets[at] = Math.min(most, Math.max(least, to));
+      if (budgets[at] !== to) {
+        isHeld[at] = true;
+        isDone = false;
+      }
+    }
+    if (isDone || open.length === 0) return budgets;
   }
 }
 
-function shares(list: readonly Sharer[], total: Micros): Micros[] {
-  const sum = (of: (one: Sharer) => number) => list.reduce((all, one) => all + of(one), 0);
-  const needs = sum(({ need }) => need);
-  if (needs <= 0) return list.map(({ budget }) => budget);
-  if (total < needs) return list.map(({ need }) => (need * total) / needs);
-  const spare = sum(({ budget, need }) => Math.max(0, budget - need));
-  // More money than anybody has now is given to nobody who does not need it.
-  const kept = spare > 0 ? Math.min(1, (total - needs) / spare) : 0;
-  return list.map(({ budget, need }) => need + kept * Math.max(0, budget - need));
-}
-
-/** Rounded down to the step; what is left over goes, step by step, to those that lost most by it. */
-function onSteps(
-  sharers: readonly Sharer[],
-  isFixed: readonly boolean[],
-  budgets: readonly Micros[],
-  total: Micros,
-  step: Micros,
-): Micros[] {
-  const rounded = budgets.map((one, at) => (isFixed[at] ? one : Math.floor(one / step + 1e-9) * step));
-  const sum = rounded.reduce((all, one) => all + one, 0);
-  const target = Math.min(total, budgets.reduce((all, one) => all + one, 0) + step / 2);
-  let steps = Math.floor((target - sum) / step + 1e-9);
+/** On the step, down; what is left over goes step by step to those that lost most by it. */
+function onSteps(list: readonly Sharer[], budgets: readonly Micros[], total: Micros, step: Micros): Micros[] {
+  const rounded = budgets.map((one, at) =>
+    one === list[at].budget ? one : Math.floor(one / step + 1e-9) * step,
+  );
+  let over = Math.floor((Math.min(total, sum(budgets) + step / 2) - sum(rounded)) / step + 1e-9);
   const order = budgets
     .map((one, at) => ({ at, lost: one - rounded[at] }))
-    .filter(({ at }) => !isFixed[at] && rounded[at] + step <= sharers[at].most)
+    .filter(({ at, lost }) => lost > 0 && rounded[at] + step <= list[at].most)
     .sort((a, b) => b.lost - a.lost || a.at - b.at);
   for (const { at } of order) {
-    if (steps <= 0) break;
+    if (over <= 0) break;
     rounded[at] += step;
-    steps -= 1;
+    over -= 1;
   }
   return rounded;
 }

@@ -1,6 +1,6 @@
 import { KINDS, specOf } from './kinds';
 import type { Change } from './kinds';
-import type { Accepted, ChangedPlace, FieldShape, SetValue, Stop, Touch } from './kinds/spec';
+import type { Accepted, ChangedPlace, FieldShape, Moves, SetValue, Stop, Touch } from './kinds/spec';
 import type { Made, Named } from './named';
 import type { Finding, MarketLimits } from './limits';
 import type { ChangePurpose } from './purposes';
@@ -28,6 +28,9 @@ export const entitiesOf = (change: Change): Named => specOf(change).entities(cha
 
 /** The number that a change sets, or null for one that sets none. */
 export const setValueOf = (change: Change): SetValue | null => specOf(change).value?.read(change) ?? null;
+
+/** Which bid, budget or modifier a change sets to what; null for one that sets none. */
+export const movesOf = (change: Change): Moves | null => specOf(change).moves?.(change) ?? null;
 
 /** The same change with another number to set; one that sets none stays as it is. */
 export const withValue = (change: Change, to: number): Change =>

@@ -20,6 +20,7 @@ export {
   isMaking,
   isReplaced,
   presentOf,
+  movesOf,
   setValueOf,
   purposeOf,
   stopOf,

@@ -113,6 +113,7 @@ test('bids that start from modifiers in the tray want the same for a click as wi
   const [before] = decideBids(prepared, fixed).proposals;
   const ahead = withAhead(prepared, {
     bids: new Map([[0, 500_000 * bases]]),
+    budgets: new Map(),
     modifiers: new Map([[0, placements.map(({ to }) => to) as [number, number, number]]]),
   });
   const [after] = decideBids(ahead, fixed).proposals;

@@ -1,3 +1,4 @@
+import { smallest } from '../order';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
 import { formatCount, formatMoney, formatShare } from '../units';
 import type { PlacementAt, PlacementProposal } from './proposal';
@@ -29,7 +30,7 @@ function moveText(one: PlacementAt, at: number, placements: readonly PlacementAt
 }
 
 const leastWorth = (placements: readonly PlacementAt[]) =>
-  Math.min(...placements.map(({ worth }) => worth.ratio));
+  smallest(placements.map(({ worth }) => worth.ratio));
 
 const basesText = (bases: number) =>
   Math.abs(bases - 1) < 0.005

@@ -1,10 +1,8 @@
 import type { Placement } from '../../core/structure';
 import type { Db, Query } from '../connection';
 import { targetTable } from './targetTable';
-import { withRoom } from './withRoom';
-
-/** Columns printed by PostgreSQL, numbers joined by commas. Money in micros. */
-export type PrintedColumns = Record<string, string>;
+import { printColumns } from './printColumns';
+import type { PrintedColumns } from './printColumns';
 
 /**
  * The days of targets and of campaigns by placement from a day on, ages counted back from the day before `today`. Days without a click
@@ -22,13 +20,13 @@ export async function readBidDays(
   const age = `($3::date - 1 - day) as age`;
   const where = 'account_id = $1 and day >= $2::date and day < $3::date and (clicks > 0 or orders > 0)';
   const [days, placements] = await Promise.all([
-    print(
+    printColumns(
       sql,
       [accountId, from, today],
       ['targetId', 'age', 'clicks', 'spend', 'orders', 'sales'],
       `select target_id as "targetId", ${age}, ${figures}, sum(sales_micros) as sales from mowing.${table} where ${where} group by target_id, day`,
     ),
-    print(
+    printColumns(
       sql,
       [accountId, from, today],
       ['campaignId', 'placement', 'age', 'clicks', 'spend', 'orders'],
@@ -36,19 +34,6 @@ export async function readBidDays(
     ),
   ]);
   return { days, placements, kind: table === 'target_day' ? 'targets' : 'terms' };
-}
-
-async function print(
-  sql: Db,
-  values: [account: number, from: string, today: string],
-  names: string[],
-  rows: string,
-): Promise<PrintedColumns> {
-  const printed = names.map((name) => `string_agg("${name}"::text, ',') as "${name}"`);
-  const [row] = await withRoom(sql, (tx) =>
-    tx.unsafe<Record<string, string | null>[]>(`select ${printed.join(', ')} from (${rows}) s`, values),
-  );
-  return Object.fromEntries(names.map((name) => [name, row[name] ?? '']));
 }
 
 /** Accepted changes of the given kinds, which set bids, since a day. */

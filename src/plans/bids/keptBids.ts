@@ -21,6 +21,11 @@ import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
+import { planBudgets } from '../../core/budgets';
+import type { BudgetPlan, RanDry } from '../../core/budgets';
+import { moneyTotal } from './moneyTotal';
+import { USUAL_LIMITS } from '../../core/changes';
+import { ranDryOf, withOpenDays } from './openDays';
 import { aheadAt } from './ahead';
 import type { RoundSettings } from './ahead';
 
@@ -39,6 +44,9 @@ export interface KeptBids {
   prepared: PreparedBids;
   /** Which campaign each index of it stands for. */
   campaignIds: Int32Array;
+  ranDry: RanDry;
+  /** Budgets as one plan with the bids; null while it is not said what the money is for. @param locks budgets by campaign that were set by hand */
+  budgets: (settings: RoundSettings, locks: ReadonlyMap<number, number>) => BudgetPlan | null;
   /** The plan at some settings; the last one is kept. */
   decide: (settings: RoundSettings) => BidPlan;
   /** A plan by the rows of a table of targets. */
@@ -51,6 +59,8 @@ export interface KeptBids {
   tryGoal: (settings: RoundSettings, goal: Goal) => GoalTrial;
 }
 
+const NO_LOCKS: ReadonlyMap<number, number> = new Map();
+
 /** The same of one scope. */
 export interface GoalTrial extends TargetTrial {
   /** Running targets that it counts for: nearer ones keep theirs. */
@@ -59,7 +69,8 @@ export interface GoalTrial extends TargetTrial {
 
 export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const account = observationsOf(index, feed);
-  const prepared = prepareBids(account.observations);
+  const ranDry = ranDryOf(feed, account);
+  const prepared = prepareBids(withOpenDays(account.observations, ranDry));
   let known: { key: string; plan: BidPlan } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
   const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
@@ -67,11 +78,41 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     ahead ? withAhead(what, aheadAt(ahead, index, { target: at, campaign: campaignAt })) : what;
   const decide = (settings: RoundSettings) => {
     const key = JSON.stringify(settings);
-    if (known?.key !== key) known = { key, plan: decideBids(from(settings), settings) };
+    if (known?.key !== key) known = { key, plan: decideBids(from(settings), withMoney(settings)) };
     return known.plan;
+  };
+  const budgets = (settings: RoundSettings, locks: ReadonlyMap<number, number>): BudgetPlan | null => {
+    const total = moneyTotal(settings, index, feed);
+    if (!total) return null;
+    const start = from(settings);
+    return planBudgets(
+      start,
+      settings,
+      start.observations.campaigns.map(({ budget }, place) => ({
+        budget,
+        isRunning: index.campaignRuns(account.campaignIds[place]),
+        locked: locks.get(account.campaignIds[place]) ?? null,
+      })),
+      total,
+      ranDry,
+      settings.budgetLimits ?? USUAL_LIMITS,
+    );
+  };
+  /** Bids go no higher than the money pays for, once it is said what it is for. */
+  const withMoney = (settings: RoundSettings): RoundSettings => {
+    const plan = budgets(settings, NO_LOCKS);
+    if (!plan) return settings;
+    const total = moneyTotal(settings, index, feed);
+    return {
+      ...settings,
+      mostMultiplier: plan.multiplier,
+      mostSpend: total?.means === 'money' ? total.goal : null,
+    };
   };
   return {
     prepared,
+    ranDry,
+    budgets,
     campaignIds: account.campaignIds,
     decide,
     columns: (settings, table) =>
@@ -98,7 +139,7 @@ function tryTarget(
     withTargets(prepared, (scope) => (scope === accountScope ? acos : null)),
     settings,
   );
-  const { targets: _all, ...trial } = totalOf(plan, observations, () => true);
+  const { targets: _all, ...trial } = monthsOf(plan, observations, () => true);
   return { acos, ...trial };
 }
 
@@ -117,11 +158,11 @@ function tryGoal(
   const { observations, targetIds } = observationsOf(tried, feed);
   const plan = decideBids(from(prepareBids(observations)), settings);
   const isIts = (target: number) => isSame(tried.aimOf(tried.placeOfTarget(targetIds[target])).goal);
-  return { acos: (goal.low + goal.high) / 2, ...totalOf(plan, observations, isIts) };
+  return { acos: (goal.low + goal.high) / 2, ...monthsOf(plan, observations, isIts) };
 }
 
 /** Running targets of a plan together, now and with every proposal made. */
-function totalOf(
+function monthsOf(
   plan: BidPlan,
   { targets, products }: AccountObservations['observations'],
   isIts: (target: number) => boolean,

@@ -1,6 +1,5 @@
 export { planPlacements } from './keptPlacements';
 export { placementAct, placementStake } from './placementActs';
-export { arrangeCampaigns } from './arrangeCampaigns';
 export { toPlacementChanges } from './toPlacementChanges';
 export type { BidToMove } from './toPlacementChanges';
 export { placementChanges } from './placementChanges';
@@ -8,8 +7,6 @@ export type { PlacementChangesAsked } from './placementChanges';
 export { placementSettings } from './settings';
 export { pendingPlacements, stagedBids } from './pending';
 export type {
-  ArrangedCampaigns,
-  CampaignRowsAsked,
   PlacementAct,
   PlacementEdit,
   PlacementEdits,

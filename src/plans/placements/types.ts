@@ -1,6 +1,6 @@
 import type { BidSettings, Month } from '../../core/bids';
-import type { SortOrder, Stack } from '../../core/conditions';
 import type { PlacementAt, PlacementProposal, UnlikeGroup } from '../../core/placements';
+import type { CampaignRowsAsked } from '../campaigns';
 import type { Sums } from '../../core/measures';
 import type { Micros } from '../../core/units';
 
@@ -50,25 +50,7 @@ export interface PlacementAct {
   isEdited: boolean;
 }
 
-/** Which rows of a step over campaigns are asked for. */
-export interface CampaignRowsAsked {
-  show: 'proposed' | 'all' | 'aside';
-  conditions: Stack;
-  sort: { by: SortOrder['by'] | 'stake'; descending: boolean } | null;
-  /** Campaigns that have such a change in the tray or under way, and those put aside. */
-  staged: number[];
-  aside: number[];
-}
-
+/** Which campaigns of the step are asked for. */
 export interface PlacementsAsked extends CampaignRowsAsked {
   settings: BidSettings;
-}
-
-export interface ArrangedCampaigns {
-  loadId: number;
-  rows: Int32Array;
-  left: number;
-  /** At stake in a month, micros. */
-  money: number;
-  all: number;
 }

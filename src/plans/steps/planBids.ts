@@ -21,6 +21,7 @@ export interface BidPlanParts {
   sums: FieldSumsAnswer;
   feed: BidFeed;
   choices: PlanChoices['bids'];
+  money: PlanChoices['money'];
   limits: MarketLimits;
   /** Targets that have a change in the tray or under way, and those put aside. */
   staged: number[];
@@ -37,7 +38,12 @@ export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSe
   const index = indexTree(tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
-  const settings = { ...settingsOf(choices, limits), ahead: parts.ahead };
+  const settings = {
+    ...settingsOf(choices, limits),
+    ahead: parts.ahead,
+    money: parts.money,
+    budgetLimits: limits,
+  };
   const plan = keptBids(index, feed).columns(settings, table);
   const { rows } = arrangeBids(held, plan, {
     step: stepOfQueue(step),

@@ -10,13 +10,8 @@ import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanChoices } from '../../contract/choices';
 import { keptBids } from '../bids';
 import { keptLens, toGrainSums } from '../field';
-import {
-  arrangeCampaigns,
-  placementChanges,
-  placementSettings,
-  placementStake,
-  planPlacements,
-} from '../placements';
+import { arrangeCampaigns } from '../campaigns';
+import { placementChanges, placementSettings, placementStake, planPlacements } from '../placements';
 import type { PlacementChangesAsked } from '../placements';
 import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';

@@ -16,6 +16,7 @@ import { todayOf } from './today';
 export const choicesOf = ({ choices }: Pick<AccountRow, 'choices'>): PlanChoices => ({
   bids: { ...USUAL_PLAN_CHOICES.bids, ...choices?.bids },
   terms: { ...USUAL_PLAN_CHOICES.terms, ...choices?.terms },
+  money: { ...USUAL_PLAN_CHOICES.money, ...choices?.money },
   guides: { ...USUAL_PLAN_CHOICES.guides, ...choices?.guides },
 });
 

@@ -9,7 +9,10 @@ import {
   readBidDays,
   sumTests,
 } from '../../db/queries/bidFeed';
-import type { PrintedColumns } from '../../db/queries/bidFeed';
+import { listBudgetDays, readOpenDays, sumByHour, sumSpend } from '../../db/queries/budgetFeed';
+import type { PrintedColumns } from '../../db/queries/printColumns';
+import { PROFILE_DAYS } from '../../core/budgets';
+import { lastDayOfMonth, monthOf } from '../../core/pace';
 import { listSummed } from '../../db/queries/summed';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
@@ -24,26 +27,43 @@ export async function loadBidFeed(accountId: number): Promise<string> {
   const account = await needAccount(accountId);
   const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
   const from = addDays(today, -HISTORY_DAYS);
-  const [{ days, placements, kind }, bidChanges, modifierChanges, before, testsUsed, completion, summed] =
-    await Promise.all([
-      readBidDays(db(), accountId, from, today),
-      listBidChanges(
-        db(),
-        accountId,
-        kindsThat(({ sets }) => sets === 'bid'),
-        from,
-      ),
-      listModifierChanges(
-        db(),
-        accountId,
-        kindsThat(({ sets }) => sets === 'modifier'),
-        from,
-      ),
-      listBefore(db(), accountId, from),
-      sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
-      loadCompletion(accountId, today),
-      account.sums.length > 0 ? listSummed(db(), accountId) : [],
-    ]);
+  const hoursFrom = addDays(today, -PROFILE_DAYS);
+  const month = monthOf(today);
+  const [
+    { days, placements, kind },
+    bidChanges,
+    modifierChanges,
+    before,
+    testsUsed,
+    completion,
+    summed,
+    openDays,
+    byHour,
+    budgetDays,
+    spent,
+  ] = await Promise.all([
+    readBidDays(db(), accountId, from, today),
+    listBidChanges(
+      db(),
+      accountId,
+      kindsThat(({ sets }) => sets === 'bid'),
+      from,
+    ),
+    listModifierChanges(
+      db(),
+      accountId,
+      kindsThat(({ sets }) => sets === 'modifier'),
+      from,
+    ),
+    listBefore(db(), accountId, from),
+    sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
+    loadCompletion(accountId, today),
+    account.sums.length > 0 ? listSummed(db(), accountId) : [],
+    readOpenDays(db(), accountId, hoursFrom, today),
+    sumByHour(db(), accountId, hoursFrom, today),
+    listBudgetDays(db(), accountId),
+    sumSpend(db(), accountId, month, today),
+  ]);
   const ageOf = (day: string) => dayNumber(today) - 1 - dayNumber(day);
   const agesOf = (of: string): SummedAges[] =>
     summed.flatMap((one) =>
@@ -58,9 +78,12 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     modifierChanges,
     before,
     testsUsed,
+    byHour,
+    budgetDays,
+    month: { spent, daysLeft: dayNumber(lastDayOfMonth(today)) - dayNumber(today) + 1 },
     sums: { targets: agesOf(kind), placements: agesOf('placements') },
   });
-  return `{"days":${printed(days)},"placements":${printed(placements)},${rest.slice(1)}`;
+  return `{"days":${printed(days)},"placements":${printed(placements)},"openDays":${printed(openDays)},${rest.slice(1)}`;
 }
 
 const printed = (columns: PrintedColumns) =>

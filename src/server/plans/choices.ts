@@ -19,17 +19,20 @@ export async function loadChoices(accountId: number): Promise<ChoicesAnswer> {
 /** Changes some of it. @throws MowingError where a lower bound would stand above its upper one */
 export async function changeChoices(
   caller: Caller,
-  { account, bids, terms, guides }: ChoicesRequest,
+  { account, bids, terms, money, guides }: ChoicesRequest,
 ): Promise<ChoicesAnswer> {
   const now = choicesOf(await needAccount(account));
   const next: PlanChoices = {
     bids: { ...now.bids, ...bids },
     terms: { ...now.terms, ...terms },
+    money: { ...now.money, ...money },
     guides: { ...now.guides, ...guides },
   };
   const { floor, cap } = next.bids;
   if (floor !== null && cap !== null && floor > cap)
     throw new MowingError('bad-request', 'The floor of bids is above their cap; nothing was changed.');
+  if (next.money.means === 'money' && next.money.month === null)
+    throw new MowingError('bad-request', 'Say how much may be spent a month; nothing was changed.');
   const { ctrLow, ctrHigh, dailyLow, dailyHigh } = next.guides;
   const crosses = (low: number | null, high: number | null) => low !== null && high !== null && low > high;
   if (crosses(ctrLow, ctrHigh) || crosses(dailyLow, dailyHigh))

@@ -6,10 +6,12 @@ import type { ReviewData } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
 import { PLACEMENTS } from '../../core/structure';
+import { microsToDecimal } from '../../core/units';
 import { listChangeRows } from '../../db/queries/changes';
 import { aheadOf, pendingTargets } from '../../plans/bids';
+import { pendingBudgets } from '../../plans/budgets';
 import { pendingPlacements, stagedBids } from '../../plans/placements';
-import { planBids, planPlacementStep, planTerms, summaryOf } from '../../plans/steps';
+import { planBids, planBudgetStep, planPlacementStep, planTerms, summaryOf } from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
 import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
@@ -36,7 +38,8 @@ export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
 /** Plans a step with everything that is told of it and staged by it. */
 export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
   if (isTermStep(request.step)) return termPlan(request);
-  return isCampaignStep(request.step) ? placementPlan(request) : bidPlan(request);
+  if (!isCampaignStep(request.step)) return bidPlan(request);
+  return request.step === 'budgets' ? budgetPlan(request) : placementPlan(request);
 }
 
 async function pendingOf(accountId: number) {
@@ -72,6 +75,7 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
     staged: [...pendingTargets(pending).keys()],
     aside: aside.map(([targetId]) => targetId),
     ahead: aheadOf(pending),
+    money: account.choices.money,
   });
   const { pace: named, aim: toward, holdDays, secondSteps, provenOrders, leastEvidence } = choices;
   return {
@@ -125,6 +129,37 @@ async function placementPlan({ account: id, step, from, to, target }: PlanReques
   const settable = PLACEMENTS.filter((_, at) => settings.modifiers[at]);
   return {
     answer: { step, window: days(targets.window), settings: { targetAcos, placements: settable } },
+    planned,
+  };
+}
+
+async function budgetPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+  const account = accountInfo(await needAccount(id));
+  const [tree, sums, feed, aside, pending] = await Promise.all([
+    loadTree(id),
+    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
+    loadBidFeed(id).then(read<BidFeed>),
+    asideOf(id, step),
+    pendingOf(id),
+  ]);
+  const targetAcos = target ?? account.targetAcos;
+  const { planned } = planBudgetStep({
+    tree: { ...tree, accountAcos: targetAcos },
+    sums,
+    feed,
+    choices: account.choices,
+    limits: account.limits,
+    ahead: aheadOf(pending),
+    staged: pendingBudgets(pending),
+    aside: aside.map(([campaignId]) => campaignId),
+  });
+  const { means, month, over } = account.choices.money;
+  return {
+    answer: {
+      step,
+      window: days(sums.window),
+      settings: { targetAcos, means, month: month === null ? null : microsToDecimal(month), over },
+    },
     planned,
   };
 }

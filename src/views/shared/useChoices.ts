@@ -8,7 +8,7 @@ import { useUndo } from './undo/useUndo';
 import { useTell } from './useTell';
 
 /** What is chosen and not yet kept by the server is shown at once. */
-type Ahead = Pick<ChoicesRequest, 'bids' | 'terms' | 'guides'>;
+type Ahead = Pick<ChoicesRequest, 'bids' | 'terms' | 'money' | 'guides'>;
 
 /** Between the last key in a field and the moment its value is kept, ms. */
 const PAUSE_MS = 400;
@@ -29,6 +29,7 @@ export function useChoices(account: AccountInfo | undefined) {
     () => ({
       bids: { ...kept.bids, ...ahead.bids },
       terms: { ...kept.terms, ...ahead.terms },
+      money: { ...kept.money, ...ahead.money },
       guides: { ...kept.guides, ...ahead.guides },
     }),
     [kept, ahead],
@@ -48,7 +49,11 @@ export function useChoices(account: AccountInfo | undefined) {
       take(await during(api.changeChoices({ account: account!.id, ...request })));
       did(
         {
-          words: request.guides ? 'guide values changed' : 'thresholds or pace changed',
+          words: request.guides
+            ? 'guide values changed'
+            : request.money
+              ? 'what the money is for changed'
+              : 'thresholds or pace changed',
           undoing: { kind: 'choices' },
         },
         { more: 'It counts for the whole account.' },
@@ -66,6 +71,7 @@ export function useChoices(account: AccountInfo | undefined) {
       const join = (old: Ahead): Ahead => ({
         ...(part.bids || old.bids ? { bids: { ...old.bids, ...part.bids } } : {}),
         ...(part.terms || old.terms ? { terms: { ...old.terms, ...part.terms } } : {}),
+        ...(part.money || old.money ? { money: { ...old.money, ...part.money } } : {}),
         ...(part.guides || old.guides ? { guides: { ...old.guides, ...part.guides } } : {}),
       });
       open.current = join(open.current);

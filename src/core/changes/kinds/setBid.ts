@@ -28,6 +28,7 @@ export const setBid: ChangeSpec<SetBid> = {
   entities: ({ targetId }) => ({ target: targetId }),
   sets: 'bid',
   makes: null,
+  moves: ({ targetId, to }) => ({ what: 'bid', target: targetId, to }),
   value: {
     read: ({ from, to }) => ({ from, to, unit: 'money', isBid: true }),
     write: (change, to) => ({ ...change, to }),

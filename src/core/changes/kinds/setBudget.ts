@@ -23,6 +23,7 @@ export const setBudget: ChangeSpec<SetBudget> = {
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: 'budget',
   makes: null,
+  moves: ({ campaignId, to }) => ({ what: 'budget', campaign: campaignId, to }),
   value: {
     read: ({ from, to }) => ({ from, to, unit: 'money', isBid: false }),
     write: (change, to) => ({ ...change, to }),

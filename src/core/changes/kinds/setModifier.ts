@@ -30,6 +30,7 @@ export const setModifier: ChangeSpec<SetModifier> = {
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: 'modifier',
   makes: null,
+  moves: ({ campaignId, placement, to }) => ({ what: 'modifier', campaign: campaignId, placement, to }),
   value: {
     read: ({ from, to }) => ({ from, to, unit: 'share', isBid: false }),
     write: (change, to) => ({ ...change, to }),

@@ -65,6 +65,12 @@ export interface ChangedPlace {
   caughtBy: number | null;
 }
 
+/** A number that stands somewhere and is set to another one. Money in micros, a modifier as a share. */
+export type Moves =
+  | { what: 'bid'; target: number; to: number }
+  | { what: 'budget'; campaign: number; to: number }
+  | { what: 'modifier'; campaign: number; placement: Placement; to: number };
+
 /** A pause or an end: what else is set there does nothing. */
 export interface Stop {
   entity: 'campaign' | 'ad-group' | 'target';
@@ -97,6 +103,8 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   makes: 'target' | 'negative' | 'campaign' | 'ad-group' | 'ad' | null;
   /** The ad group that what it makes goes into: it waits for one that is a draft still. */
   goesInto?: (change: C) => number;
+  /** Which bid, budget or modifier of what it sets to what. */
+  moves?: (change: C) => Moves;
   /** The number that it sets. */
   value?: { read: (change: C) => SetValue; write: (change: C, to: number) => C };
   /** What stands now where it sets something: micros, a share, a state; for what it made or ends, its state. */

@@ -74,8 +74,13 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: RoundSettings = useMemo(
-    () => ({ ...settingsOf(choices, limits), ahead: aheadOf([...tray.changes, ...tray.sending]) }),
-    [choices, limits, tray.changes, tray.sending],
+    () => ({
+      ...settingsOf(choices, limits),
+      ahead: aheadOf([...tray.changes, ...tray.sending]),
+      money: state.choices.choices.money,
+      budgetLimits: limits,
+    }),
+    [choices, limits, tray.changes, tray.sending, state.choices.choices.money],
   );
   const lens = useWorkerLoad<LoadedLens>(
     ['bids', account?.id, version, state.from, state.to],

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { modifierBy } from '../../../core/placements';
 import type { ModifierWay } from '../../../core/placements';
+import { largest, smallest } from '../../../core/order';
 import { MAX_MODIFIER } from '../../../core/changes';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../../../core/structure';
 import type { Placement } from '../../../core/structure';
@@ -103,6 +104,6 @@ export function ByHandDialog({ work, plan, rows, currency, onDone }: ByHandDialo
 
 /** The least and the largest of some shares. */
 function range(shares: number[]): string {
-  const [least, most] = [Math.min(...shares), Math.max(...shares)];
+  const [least, most] = [smallest(shares), largest(shares)];
   return least === most ? formatShare(least, 0) : `${formatShare(least, 0)}–${formatShare(most, 0)}`;
 }

@@ -1,10 +1,10 @@
 import type { AccountInfo } from '../../../contract/api';
 import { placementReason } from '../../../core/placements';
 import type { LensTable } from '../../../core/lenses';
-import { formatDay } from '../../../core/units';
 import type { PlacementPlan } from '../../../plans/placements';
 import { pageLink } from '../../shared/frame/pages';
 import { Empty, PlaceLink } from '../../shared/kit';
+import { asideWords } from '../campaigns';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
@@ -37,9 +37,7 @@ export function PlacementRows({ account, state, work, table, plan }: PlacementRo
       rowAt={(row) => row}
       detail={(row) => {
         const aside = work.decisions.asideOf(table.campaignId[row]);
-        const why = aside
-          ? `${aside.verdict === 'later' ? 'Put off' : 'Left as it is'} until ${formatDay(aside.until)}`
-          : placementReason(plan.rows[row]);
+        const why = aside ? asideWords(aside) : placementReason(plan.rows[row]);
         return <span title={why}>{why}</span>;
       }}
       empty={

@@ -15,6 +15,7 @@ import { usePlacementKeys } from './usePlacementKeys';
 import type { PlacementWork } from './usePlacementWork';
 import type { PlacementPlan } from '../../../plans/placements';
 
+const REST = PLACEMENTS.indexOf('rest');
 const WAITING = 'Working out what clicks are worth by placement …';
 
 /** The step of placements: modifiers and the base bids under them, campaign by campaign. */
@@ -118,7 +119,7 @@ function AccountFactors({ account, unlike }: Pick<PlacementPlan, 'account' | 'un
   const word = ({ ratio, low, high }: PlacementPlan['account'][number]) =>
     `${ratio.toFixed(2)} (${low.toFixed(2)}–${high.toFixed(2)})`;
   const whole = PLACEMENTS.flatMap((placement, at) =>
-    placement === 'rest' ? [] : [`${PLACEMENT_LABELS[placement]} ${word(account[at])}`],
+    at === REST ? [] : [`${PLACEMENT_LABELS[placement]} ${word(account[at])}`],
   );
   const others = unlike.map(
     (one) => `${one.group}, ${PLACEMENT_LABELS[PLACEMENTS[one.placement]]} ${word(one)}`,

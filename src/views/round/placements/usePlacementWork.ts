@@ -1,79 +1,37 @@
 import { useMemo, useState } from 'react';
-import { campaignSubject, idsOfSubject } from '../../../contract/aside';
-import type { AccountInfo } from '../../../contract/api';
+import { campaignSubject } from '../../../contract/aside';
 import { settingsOf } from '../../../core/bids';
 import type { BidSettings } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
 import { PLACEMENTS } from '../../../core/structure';
-import type { LoadedLens } from '../../../plans/field';
 import { pendingPlacements, placementSettings, stagedBids } from '../../../plans/placements';
-import type {
-  ArrangedCampaigns,
-  PlacementEdit,
-  PlacementPlan,
-  PlacementsAsked,
-} from '../../../plans/placements';
-import { dataVersion } from '../../shared/fieldEngine/dataVersion';
+import type { ArrangedCampaigns } from '../../../plans/campaigns';
+import type { PlacementEdit, PlacementPlan, PlacementsAsked } from '../../../plans/placements';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import type { PointSource } from '../../shared/picture/points';
-import type { TrayState } from '../../shared/tray/useTray';
 import { useAnswer } from '../../shared/useAnswer';
 import { useTell } from '../../shared/useTell';
-import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
-import { useDecisions } from '../decisions/useDecisions';
+import { inOrder, useCampaignDecisions, useCampaignLens } from '../campaigns';
 import type { RoundAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 
 export const PLACEMENTS_NAME = 'placements';
-const QUEUE = { name: PLACEMENTS_NAME, noun: 'campaign' };
-
-/** What is decided on campaigns, by their ids. */
-function usePlacementDecisions(account: AccountInfo | undefined, tray: TrayState) {
-  const decisions = useDecisions<PlacementEdit>(account, QUEUE, tray);
-  const { aside, edits, underWay } = decisions;
-  const staged = useMemo(() => pendingPlacements([...tray.changes, ...tray.sending]), [tray]);
-  const idOf = (subject: string) => idsOfSubject(subject)[0];
-  const editsById = useMemo(() => new Map([...edits].map(([subject, one]) => [idOf(subject), one])), [edits]);
-  return {
-    ...decisions,
-    edits: editsById,
-    edit: (id: number, edit: PlacementEdit | null) => decisions.edit(campaignSubject(id), edit),
-    asideOf: (id: number) => aside.get(campaignSubject(id)),
-    asideIds: [...aside.keys()].map(idOf),
-    stagedIds: [...staged, ...underWay.map(idOf)],
-    put: (ids: readonly number[], verdict: 'left' | 'later', more?: { until?: string }) =>
-      decisions.put(ids.map(campaignSubject), verdict, more),
-    takeBack: (ids: readonly number[]) => decisions.takeBack(ids.map(campaignSubject)),
-  };
-}
-
-export type PlacementDecisions = ReturnType<typeof usePlacementDecisions>;
-
-const inOrder = (ids: readonly number[]) => [...new Set(ids)].sort((a, b) => a - b);
+export type PlacementDecisions = ReturnType<typeof useCampaignDecisions<PlacementEdit>>;
 
 /** The campaigns of the account with what is proposed for their placements, and everything that is decided on them. */
 export function usePlacementWork({ account, state, tray }: RoundAt) {
   const engine = pageEngine();
   const tell = useTell();
   const isShown = state.step === PLACEMENTS_NAME;
-  const version = dataVersion(account);
   const [editing, setEditing] = useState<{ row: number; placement: number } | null>(null);
   const { bids } = state.choices.choices;
   const settings: BidSettings = useMemo(
     () => placementSettings(settingsOf(bids, account?.limits ?? USUAL_LIMITS), account?.options ?? null),
     [bids, account?.limits, account?.options],
   );
-  const lens = useWorkerLoad<LoadedLens>(
-    ['campaigns', account?.id, version, state.from, state.to],
-    () =>
-      engine.loadCampaigns(account!.id, version, {
-        from: state.from ?? undefined,
-        to: state.to ?? undefined,
-      }),
-    account !== undefined,
-  );
+  const lens = useCampaignLens(account, state);
   const { data: loaded } = lens;
-  const decisions = usePlacementDecisions(account, tray);
+  const decisions = useCampaignDecisions<PlacementEdit>(account, PLACEMENTS_NAME, tray, pendingPlacements);
   const { answer: plan, error: planFault } = useAnswer<BidSettings, PlacementPlan & { loadId: number }>(
     loaded?.loadId,
     settings,

@@ -1,3 +1,4 @@
+import { budgets } from './budgets';
 import { dead } from './dead';
 import { grow } from './grow';
 import { harvest } from './harvest';
@@ -16,4 +17,5 @@ export const ROUND_STEPS = [
   harvest,
   negatives,
   placements,
+  budgets,
 ] as unknown as readonly RoundStep[];

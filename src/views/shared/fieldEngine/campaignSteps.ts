@@ -6,18 +6,12 @@ import type { NewChange } from '../../../contract/changes';
 import type { AskedWindow } from '../../../contract/requests';
 import type { KeptBids } from '../../../plans/bids';
 import type { KeptLens, LoadedLens, LoadedSums } from '../../../plans/field';
-import {
-  arrangeCampaigns,
-  placementStake,
-  planPlacements,
-  placementChanges,
-} from '../../../plans/placements';
-import type {
-  ArrangedCampaigns,
-  PlacementChangesAsked,
-  PlacementPlan,
-  PlacementsAsked,
-} from '../../../plans/placements';
+import { placementStake, planPlacements, placementChanges } from '../../../plans/placements';
+import type { PlacementChangesAsked, PlacementPlan, PlacementsAsked } from '../../../plans/placements';
+import { budgetStake, isMoved, planBudgetRows } from '../../../plans/budgets';
+import type { BudgetsAsked, BudgetSettings, BudgetsPlan } from '../../../plans/budgets';
+import { arrangeCampaigns } from '../../../plans/campaigns';
+import type { ArrangedCampaigns } from '../../../plans/campaigns';
 import type { DataVersion } from './dataVersion';
 
 /** What the engine has for these steps. */
@@ -40,6 +34,7 @@ interface Held {
   bids: KeptBids;
   figures: LensTable;
   plan: { key: string; plan: PlacementPlan } | null;
+  budgets: { key: string; plan: BudgetsPlan } | null;
 }
 
 /** The steps of the round that go over campaigns: loaded once, planned at any settings. */
@@ -55,6 +50,15 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     return held.plan.plan;
   }
 
+  function budgetsOf(loadId: number, { settings, locks }: BudgetSettings): BudgetsPlan | null {
+    const lens = loads.get(loadId)?.lens;
+    if (held?.loadId !== loadId || !lens) return null;
+    const key = JSON.stringify([settings, locks]);
+    if (held.budgets?.key !== key)
+      held.budgets = { key, plan: planBudgetRows(held.bids, { settings, locks }, lens.table, lens.index) };
+    return held.budgets.plan;
+  }
+
   return {
     /** Fetches the account's campaigns, and what each did by placement. */
     async loadCampaigns(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
@@ -65,7 +69,7 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
         bidsOf(account, version),
       ]);
       const figures = buildLens('placements', index, grainSums);
-      held = { loadId: lens.loadId, bids, figures, plan: null };
+      held = { loadId: lens.loadId, bids, figures, plan: null, budgets: null };
       return lens;
     },
 
@@ -86,6 +90,20 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
         plan.rows.map(placementStake),
         (row) => plan.rows[row].left === null,
       );
+    },
+
+    /** What is proposed for budgets, by campaign; null for another load. */
+    planBudgets(loadId: number, asked: BudgetSettings): (BudgetsPlan & { loadId: number }) | null {
+      const plan = budgetsOf(loadId, asked);
+      return plan && { ...plan, loadId };
+    },
+
+    /** The rows of that step; null for another load. */
+    arrangeBudgets(loadId: number, asked: BudgetsAsked): ArrangedCampaigns | null {
+      const lens = loads.get(loadId)?.lens;
+      const plan = budgetsOf(loadId, asked);
+      if (!lens || !plan) return null;
+      return arrangeCampaigns(lens, asked, plan.rows.map(budgetStake), (row) => isMoved(plan.rows[row]));
     },
 
     /** The changes that accepting rows makes, each row by itself; null for another load. */

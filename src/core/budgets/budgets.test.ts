@@ -1,0 +1,257 @@
+import { describe, expect, test } from 'vitest';
+import { settings, someTargets } from '../../../tests/make/bids';
+import { USUAL_LIMITS } from '../changes';
+import { prepareBids } from '../bids';
+import { findDry, HOURS, missedSales, moneyGoal, paidOf, planBudgets, shareOut, spendSd } from '.';
+import type { BudgetCampaign, BudgetTotal, CampaignDays, Sharer } from '.';
+
+/** The same numbers each time: a test that fails fails again. */
+function chances(seed: number) {
+  let state = seed;
+  return () => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
+    return state / 2 ** 32;
+  };
+}
+
+const sum = (list: readonly number[]) => list.reduce((all, one) => all + one, 0);
+
+describe('a total that is shared out', () => {
+  const some = (seed: number): Sharer[] => {
+    const chance = chances(seed);
+    return Array.from({ length: 3 + Math.floor(chance() * 12) }, () => ({
+      budget: Math.round(100 + chance() * 5000) * 10_000,
+      need: Math.round((0.2 + chance() ** 2 * 6) * 1e7),
+      least: 1_000_000,
+      most: 1e12,
+      isLocked: chance() < 0.1,
+    }));
+  };
+  const total = (list: Sharer[]) => sum(list.map(({ budget }) => budget));
+
+  test.each(Array.from({ length: 60 }, (_, seed) => seed))(
+    'is kept to the cent, with every minimum: account %i',
+    (seed) => {
+      const list = some(seed);
+      const budgets = shareOut(list, total(list), 10_000);
+      expect(sum(budgets)).toBe(total(list));
+      budgets.forEach((to, at) => {
+        const { least, budget, isLocked } = list[at];
+        expect(to).toBeGreaterThanOrEqual(least);
+        expect(to % 10_000).toBe(0);
+        if (isLocked) expect(to).toBe(budget);
+      });
+    },
+  );
+
+  test.each(Array.from({ length: 60 }, (_, seed) => seed))(
+    'leaves nobody in need while another has money idle: account %i',
+    (seed) => {
+      const list = some(seed).map((one) => ({ ...one, isLocked: false }));
+      const budgets = shareOut(list, total(list), 10_000);
+      // What would move by under a tenth stays: within a tenth of the need nobody is in need.
+      const isShort = budgets.some((to, at) => to < list[at].need * 0.89);
+      const isIdle = budgets.some((to, at) => to > Math.max(list[at].least, list[at].need) * 1.13);
+      expect(isShort && isIdle).toBe(false);
+    },
+  );
+
+  test('falls the same way whatever the order and the currency', () => {
+    const list = some(7);
+    const budgets = shareOut(list, total(list), 10_000);
+    const turned = shareOut([...list].reverse(), total(list), 10_000).reverse();
+    turned.forEach((to, at) => expect(Math.abs(to - budgets[at])).toBeLessThanOrEqual(10_000));
+    const yen = list.map((one) => ({
+      ...one,
+      budget: one.budget * 160,
+      need: one.need * 160,
+      least: one.least * 160,
+      most: one.most * 160,
+    }));
+    shareOut(yen, total(yen), 1_600_000).forEach((to, at) => expect(to / 160).toBeCloseTo(budgets[at], -4));
+  });
+
+  test('moves nothing where everybody has what is needed, and no cents about', () => {
+    const list = [20, 30, 5].map((units) => ({
+      budget: units * 1e6,
+      need: units * 0.95e6,
+      least: 1e6,
+      most: 1e12,
+      isLocked: false,
+    }));
+    expect(shareOut(list, total(list), 10_000)).toEqual(list.map(({ budget }) => budget));
+  });
+});
+
+/** Days of campaigns: clicks an hour, up to the hour at which money ran out. Each click costs 0.50. */
+function daysOf(campaigns: { perHour: number; until: (age: number) => number }[], days = 60): CampaignDays {
+  const rows = campaigns.flatMap(({ perHour, until }, campaign) =>
+    Array.from({ length: days }, (_, age) => ({ campaign, age, perHour, until: until(age) })),
+  );
+  return {
+    campaign: rows.map((one) => one.campaign),
+    age: rows.map((one) => one.age),
+    clicks: rows.map((one) => one.perHour * one.until),
+    spend: rows.map((one) => one.perHour * one.until * 500_000),
+    lastHour: rows.map((one) => one.until - 1),
+    byHour: Array.from({ length: HOURS }, (_, hour) =>
+      sum(rows.map((one) => (hour < one.until ? one.perHour : 0))),
+    ),
+  };
+}
+const always = () => 24;
+
+describe('a campaign that ran dry', () => {
+  test('is found with the hour, and what it missed is what the same hours bring elsewhere', () => {
+    // Every fourth day the second campaign’s 12 were gone at noon; the first never runs out, nor does the second on other days.
+    const hours = daysOf([
+      { perHour: 10, until: always },
+      { perHour: 2, until: (age) => (age % 4 === 0 ? 12 : 24) },
+    ]);
+    const { profile, campaigns } = findDry(hours, 2, (campaign, age) =>
+      campaign === 0 ? 1e9 : age % 4 === 0 ? 12e6 : 30e6,
+    );
+    expect(campaigns[0].dry).toEqual([]);
+    const { dry, days, openDays, usual } = campaigns[1];
+    expect([days, dry.length]).toEqual([28, 7]);
+    expect(dry.map(({ from }) => from)).toEqual(new Array(7).fill(11.5));
+    // Clicks fall alike on all hours: the afternoons missed 24 each, and a little for the hour in which it stopped.
+    expect(profile.upTo(12)).toBeCloseTo(0.5, 1);
+    for (const { missed } of dry) expect(missed).toBeGreaterThan(21);
+    for (const { missed } of dry) expect(missed).toBeLessThan(28);
+    expect(openDays).toBeCloseTo(21 + 7 * profile.upTo(11.5), 6);
+    expect(usual).toBeCloseTo(48, -1);
+  });
+
+  test('is judged by the budget of that day, not by today’s', () => {
+    const hours = daysOf([{ perHour: 2, until: (age) => (age >= 10 ? 12 : 24) }]);
+    const today = findDry(hours, 1, () => 30e6).campaigns[0];
+    const thatDay = findDry(hours, 1, (_, age) => (age >= 10 ? 12e6 : 30e6)).campaigns[0];
+    expect(today.dry).toEqual([]);
+    expect(thatDay.dry.map(({ age }) => age)).toEqual(Array.from({ length: 18 }, (_, at) => at + 10));
+  });
+
+  test('on a day without hours is not guessed at', () => {
+    expect(findDry(daysOf([{ perHour: 2, until: always }], 5), 1, () => 1e6).campaigns[0].days).toBe(5);
+  });
+
+  test('missed sales whose interval is the narrower the more is known', () => {
+    const days = (count: number) =>
+      Array.from({ length: count }, (_, age) => ({ age, from: 12, clicks: 20, missed: 20 }));
+    const [few, many] = [missedSales(days(2), 3e6, 5, 2), missedSales(days(20), 3e6, 200, 2)];
+    expect(few.sales).toBe(2 * 20 * 3e6);
+    for (const one of [few, many]) {
+      expect(one.low).toBeLessThan(one.sales);
+      expect(one.high).toBeGreaterThan(one.sales);
+    }
+    expect(many.high / many.low).toBeLessThan(few.high / few.low);
+    expect(missedSales([], 3e6, 5, 2).sales).toBe(0);
+  });
+
+  test('tells what it missed in an interval that holds it 75 to 85 times in a hundred', () => {
+    const chance = chances(11);
+    const normal = () => Math.sqrt(-2 * Math.log(chance() + 1e-12)) * Math.cos(2 * Math.PI * chance());
+    const poisson = (mean: number) => Math.max(0, Math.round(mean + Math.sqrt(mean) * normal()));
+    let held = 0;
+    const played = 300;
+    for (let game = 0; game < played; game += 1) {
+      // Orders that tell what a click is worth, and a market whose hours are not quite what is usual.
+      const orders = 8 + Math.floor(chance() * 60);
+      const rpc = Math.max(0.1, poisson(orders) / orders);
+      const off = Math.exp(0.3 * normal());
+      const days = 3 + Math.floor(chance() * 12);
+      const dry = Array.from({ length: days }, (_, age) => ({
+        age,
+        from: 14,
+        clicks: 25,
+        missed: 20 + 4 * normal(),
+      }));
+      const { low, high } = missedSales(dry, rpc * 1e6, orders, 2);
+      const truth = sum(dry.map(({ missed }) => poisson(missed))) * off * 1e6;
+      if (truth >= low && truth <= high) held += 1;
+    }
+    expect(held / played).toBeGreaterThan(0.75);
+    expect(held / played).toBeLessThan(0.9);
+  });
+});
+
+test('a budget lets through all of what is far below it, itself of what is far above, and less than both between', () => {
+  expect(paidOf(100e6, 10e6, 5e5) / 10e6).toBeCloseTo(1, 6);
+  expect(paidOf(10e6, 100e6, 5e5) / 10e6).toBeCloseTo(1, 3);
+  const between = paidOf(10e6, 10e6, 5e5);
+  expect(between).toBeLessThan(10e6);
+  expect(between).toBeCloseTo(10e6 - spendSd(10e6, 5e5) / Math.sqrt(2 * Math.PI), -1);
+});
+
+test('a month that spent too much has less a day left, within bounds', () => {
+  expect(moneyGoal(10e6, 150e6, 15)).toBe(10e6);
+  expect(moneyGoal(10e6, 120e6, 15)).toBe(8e6);
+  expect([moneyGoal(10e6, -50e6, 10), moneyGoal(10e6, 900e6, 10)]).toEqual([6e6, 14e6]);
+});
+
+describe('budgets as one plan with the bids', () => {
+  const campaign = (budget: number) => ({ budget, modifiers: [0, 0, 0] as [number, number, number] });
+  /** Two campaigns that sell alike: the first is stopped by its budget, the second has money idle. */
+  const uneven = (budgets: [number, number], over: { orders?: number } = {}) =>
+    prepareBids({
+      ...someTargets(
+        [
+          { clicks: 20, orders: over.orders ?? 120, cpc: 0.5, campaign: 0 },
+          { clicks: 20, orders: over.orders ?? 120, cpc: 0.5, campaign: 1 },
+        ],
+        { campaigns: budgets.map(campaign) },
+      ),
+      openDays: Float64Array.of(14, 28),
+    });
+  const none = findDry(daysOf([]), 2, () => null);
+  const plan = (
+    budgets: [number, number],
+    total: BudgetTotal = { means: 'sum stays', sum: sum(budgets) },
+    over: Partial<BudgetCampaign>[] = [],
+  ) =>
+    planBudgets(
+      uneven(budgets),
+      settings(),
+      budgets.map((budget, at) => ({ budget, isRunning: true, locked: null, ...over[at] })),
+      total,
+      none,
+      USUAL_LIMITS,
+    );
+
+  test('money goes from where it lies idle to where clicks are missed, and sells more', () => {
+    const { proposals, total } = plan([10e6, 90e6]);
+    const [dry, idle] = proposals;
+    expect(dry.to!).toBeGreaterThan(20e6);
+    expect(idle.to!).toBeLessThan(80e6);
+    expect(total.after).toBe(total.before);
+    expect(sum(proposals.map(({ after, now }) => after.sales - now.sales))).toBeGreaterThan(0);
+  });
+
+  test('a campaign that is locked keeps what it was given, and the other gives way', () => {
+    const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [{ locked: 15e6 }]);
+    expect(proposals[0].to).toBe(15e6);
+    expect(total.after).toBeLessThanOrEqual(total.before);
+  });
+
+  test('what does not run, and what has a budget for its lifetime, is left as it is', () => {
+    const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [
+      { isRunning: false },
+      { budget: null },
+    ]);
+    expect(proposals.map(({ left, to }) => [left, to])).toEqual([
+      ['not running', null],
+      ['no daily budget', null],
+    ]);
+    expect(total.before).toBe(0);
+  });
+
+  test('as money budgets may come to more than it, while bids go no higher than it pays for', () => {
+    const money = (daily: number) => plan([10e6, 20e6], { means: 'money', daily, goal: daily, over: 1.25 });
+    const [tight, ample] = [money(15e6), money(500e6)];
+    expect(tight.share).toBeLessThan(1);
+    expect(ample.share).toBe(1);
+    expect(tight.total.after).toBeLessThanOrEqual(15e6 * 1.25);
+    expect(sum(tight.proposals.map(({ demand }) => demand))).toBeLessThanOrEqual(15e6);
+    expect(sum(ample.proposals.map(({ demand }) => demand))).toBeGreaterThan(15e6);
+  });
+});

@@ -1,0 +1,55 @@
+import type { AccountObservations, BidFeed, BidObservations } from '../../core/bids';
+import { findDry } from '../../core/budgets';
+import type { RanDry } from '../../core/budgets';
+import { dayNumber } from '../../core/units';
+import type { Micros } from '../../core/units';
+
+const WEEK = 7;
+
+/** When campaigns ran out of money, by their hours and the budgets of those days. */
+export function ranDryOf(feed: BidFeed, { observations, campaignIds }: AccountObservations): RanDry {
+  const { openDays, byHour, today } = feed;
+  const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
+  const known = openDays.campaignId.flatMap((id, row) => (at.has(id) ? [row] : []));
+  const column = (list: number[]) => Float64Array.from(known, (row) => list[row]);
+  const history = historyOf(feed);
+  const yesterday = dayNumber(today) - 1;
+  return findDry(
+    {
+      campaign: Int32Array.from(known, (row) => at.get(openDays.campaignId[row])!),
+      age: column(openDays.age),
+      clicks: column(openDays.clicks),
+      spend: column(openDays.spend),
+      lastHour: column(openDays.lastHour),
+      byHour,
+    },
+    campaignIds.length,
+    (campaign, age) => {
+      const held = history.get(campaignIds[campaign])?.findLast(({ from }) => from <= yesterday - age);
+      return held ? held.budget : observations.campaigns[campaign].budget;
+    },
+  );
+}
+
+/** Budgets of each campaign by the day from which they stood. */
+function historyOf({ budgetDays }: BidFeed): Map<number, { from: number; budget: Micros | null }[]> {
+  const history = new Map<number, { from: number; budget: Micros | null }[]>();
+  for (const { campaignId, day, budget } of budgetDays) {
+    const list = history.get(campaignId) ?? [];
+    list.push({ from: dayNumber(day), budget });
+    history.set(campaignId, list);
+  }
+  return history;
+}
+
+/** What the engine is told of it: how many days each campaign was open, and on how many of the last week it ran dry. Nothing without hours. */
+export function withOpenDays(observations: BidObservations, { campaigns }: RanDry): BidObservations {
+  if (campaigns.every(({ days }) => days === 0)) return observations;
+  return {
+    ...observations,
+    openDays: Float64Array.from(campaigns, (one) => one.openDays),
+    dryShare: campaigns.map(({ dry }, at) =>
+      observations.campaigns[at].budget === null ? null : dry.filter(({ age }) => age < WEEK).length / WEEK,
+    ),
+  };
+}

@@ -1,0 +1,4 @@
+export { planBudgetRows } from './planBudgetRows';
+export { BUDGET_STEP, budgetChanges, budgetStake, isMoved } from './budgetActs';
+export { pendingBudgets } from './pending';
+export type { BudgetRow, BudgetsAsked, BudgetSettings, BudgetsPlan } from './types';

@@ -1,0 +1,2 @@
+export { arrangeCampaigns } from './arrangeCampaigns';
+export type { ArrangedCampaigns, CampaignRowsAsked } from './types';

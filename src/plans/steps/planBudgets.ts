@@ -1,0 +1,88 @@
+import { settingsOf } from '../../core/bids';
+import type { BidFeed } from '../../core/bids';
+import { budgetReason } from '../../core/budgets';
+import { inDecimals } from '../../core/changes';
+import type { MarketLimits } from '../../core/changes';
+import { buildLens, GRADES, sumsAt } from '../../core/lenses';
+import { indexTree } from '../../core/structure';
+import type { AccountTree } from '../../core/structure';
+import type { FieldSumsAnswer } from '../../contract/api';
+import type { PlanChoices } from '../../contract/choices';
+import { keptBids } from '../bids';
+import type { AheadIds, RoundSettings } from '../bids';
+import { budgetChanges, budgetStake, isMoved, planBudgetRows } from '../budgets';
+import { arrangeCampaigns } from '../campaigns';
+import { keptLens, toGrainSums } from '../field';
+import { amount, figuresOf } from './planned';
+import type { Planned } from './planned';
+
+/** What the step of budgets is planned from. */
+export interface BudgetParts {
+  tree: AccountTree;
+  sums: FieldSumsAnswer;
+  feed: BidFeed;
+  choices: Pick<PlanChoices, 'bids' | 'money'>;
+  limits: MarketLimits;
+  ahead: AheadIds;
+  /** Campaigns that have such a change in the tray or under way, and those put aside. */
+  staged: number[];
+  aside: number[];
+}
+
+/** What is proposed for the account's budgets, what wins most sales first: the rows and figures that the page shows. */
+export function planBudgetStep(parts: BudgetParts): { settings: RoundSettings; planned: Planned[] } {
+  const { tree, sums, feed, choices, limits, ahead, staged, aside } = parts;
+  const index = indexTree(tree);
+  const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums).grainSums), index);
+  const { table } = lens;
+  const settings: RoundSettings = {
+    ...settingsOf(choices.bids, limits),
+    ahead,
+    money: choices.money,
+    budgetLimits: limits,
+  };
+  const { rows } = planBudgetRows(keptBids(index, feed), { settings, locks: [] }, table, index);
+  const arranged = arrangeCampaigns(
+    lens,
+    { show: 'proposed', conditions: [], sort: null, staged, aside },
+    rows.map(budgetStake),
+    (row) => isMoved(rows[row]),
+  );
+  const planned = Array.from(arranged.rows).flatMap((row): Planned[] => {
+    const changes = budgetChanges(rows, table, [row]);
+    if (changes.length === 0) return [];
+    const { stands, to, now, after } = rows[row];
+    const [spend, sales] = [after.spend - now.spend, after.sales - now.sales];
+    const margin = table.margin[row];
+    const profit = Number.isNaN(margin) ? null : margin * sales - spend;
+    return [
+      {
+        changes,
+        expected: { spend, sales, profit },
+        told: {
+          subject: {
+            kind: 'campaign',
+            id: table.campaignId[row],
+            name: table.name[row],
+            campaign: table.name[row],
+            adGroup: '',
+          },
+          from: amount(stands),
+          to: amount(to),
+          change: inDecimals(changes[0].change),
+          also: [],
+          reason: budgetReason(rows[row]),
+          evidence: GRADES[table.grade[row]],
+          figures: figuresOf(sumsAt(table.now, row)),
+          expected: {
+            clicks: after.clicks - now.clicks,
+            spend: amount(spend),
+            sales: amount(sales),
+            profit: amount(profit),
+          },
+        },
+      },
+    ];
+  });
+  return { settings, planned };
+}

@@ -1,0 +1,3 @@
+export { BudgetStep } from './BudgetStep';
+export { BUDGETS_NAME, useBudgetWork } from './useBudgetWork';
+export type { BudgetWork } from './useBudgetWork';

@@ -1,0 +1,3 @@
+export { useCampaignLens } from './useCampaignLens';
+export { inOrder, useCampaignDecisions } from './useCampaignDecisions';
+export { asideWords } from './asideWords';
