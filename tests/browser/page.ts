@@ -81,7 +81,7 @@ export const namesIn = (page: Page, lens: string) =>
 /** Sends what is in the tray by keyboard; negatives that would have cost sales are confirmed when that is asked for. */
 export async function sendTray(page: Page): Promise<void> {
   await press(page, 't');
-  const send = page.getByRole('button', { name: /^Send \d+ change/ });
+  const send = page.getByRole('button', { name: /^Send [\d,]+ change/ });
   await expect(send).toBeFocused();
   await press(page, 'Enter');
   const costly = page.getByRole('region', { name: 'Negatives that cost sales' });

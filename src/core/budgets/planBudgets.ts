@@ -22,6 +22,8 @@ export interface BudgetCampaign {
 /** Days of usual spend that a budget has room for, in standard deviations: of what it is raised to, and of what decides how high bids may go. */
 const ROOM = { 'sum stays': 1.5, money: 2 } as const;
 const LEAST_ROOM = { grow: 0.25, strict: 0.25, 'keep profit': 0.75 } as const;
+/** How far a budget moves in a round at most: its bids do not get further either. */
+const STEP = { down: 0.5, up: 1 };
 /** Budgets are set in cents. */
 export const BUDGET_STEP = 10_000;
 
@@ -60,8 +62,8 @@ export function planBudgets(
     movable.map((at, n) => ({
       budget: campaigns[at].locked ?? campaigns[at].budget!,
       need: needs[n],
-      least: minBudget,
-      most: maxBudget,
+      least: Math.max(minBudget, campaigns[at].budget! * (1 - STEP.down)),
+      most: Math.min(maxBudget, campaigns[at].budget! * (1 + STEP.up)),
       isLocked: campaigns[at].locked !== null || curves.now.clicks[at] <= 0,
     })),
     limit,

@@ -1,9 +1,13 @@
+import { groupBy } from '../../core/order';
 import type { KeyLine } from '../shared/frame/KeysHelp';
 import type { RoundStep } from './steps/step';
 
 /** The keys of the round: its steps by their digits, what holds in all of them, and what some know beside. */
 export function roundKeys(steps: readonly RoundStep[]): KeyLine[] {
-  const own = new Map(steps.flatMap(({ keys }) => keys).map((line) => [line[0], line]));
+  const own = groupBy(
+    steps.flatMap(({ keys }) => keys),
+    ([key]) => key,
+  );
   return [
     [`1 … ${steps.length}`, `step of the round: ${steps.map(({ label }) => label.toLowerCase()).join(', ')}`],
     ['↑ ↓', 'move to a row; with Shift, extend the selection; PageUp PageDown Home End too'],
@@ -11,7 +15,8 @@ export function roundKeys(steps: readonly RoundStep[]): KeyLine[] {
     ['x', 'leave it: not proposed again for 30 days'],
     ['l', 'later: back in a week'],
     ['e', 'edit the bid in place, or where a negative holds'],
-    ...own.values(),
+    // What a key does in several steps is told in one line, and the same words once.
+    ...[...own].map(([key, lines]): KeyLine => [key, [...new Set(lines.map(([, does]) => does))].join('; ')]),
     ['ctrl a', 'select all rows shown; Escape clears'],
     ['s', 'stack a condition'],
     ['b', 'brush on the picture: arrows move the area, with Shift they size it, b ends it'],

@@ -16,7 +16,7 @@ function edited(bid: number, over: { step?: number; isShare?: boolean } = {}) {
       onDone={(next) => told.push(next)}
     />,
   );
-  const field = screen.getByLabelText('Bid') as HTMLInputElement;
+  const field = screen.getByLabelText(over.isShare ? 'Per cent' : 'Bid') as HTMLInputElement;
   const key = (name: string) => fireEvent.keyDown(field, { key: name });
   const type = (value: string) => fireEvent.change(field, { target: { value } });
   return { told, field, key, type };

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import { NUMBER_FIELDS } from '../../../core/conditions';
-import { formatCount, formatMoney } from '../../../core/units';
+import { formatCount, formatMoney, MICROS_PER_UNIT } from '../../../core/units';
 import type { FieldsOffered } from '../../shared/conditions/words';
 import { useFolded } from '../../shared/useFolded';
 import { StepFrame } from '../frame/StepFrame';
@@ -127,7 +127,9 @@ function sentenceOf({ arranged, plan, hasData }: BudgetWork, currency: string): 
   return `Sales +${formatMoney(plan.gain.sales)} ${currency} a month by moving money.`;
 }
 
-const signed = (micros: number) => `${micros < 0 ? '−' : '+'}${formatMoney(Math.abs(micros))}`;
+/** In whole units of the currency, with its sign. */
+const whole = (micros: number) =>
+  `${micros < 0 ? '−' : '+'}${formatCount(Math.round(Math.abs(micros) / MICROS_PER_UNIT))}`;
 
 /** What all of it comes to; or the question that has to be answered first. */
 function Total({ work, currency, onMoney }: { work: BudgetWork; currency: string; onMoney: () => void }) {
@@ -143,10 +145,10 @@ function Total({ work, currency, onMoney }: { work: BudgetWork; currency: string
       </p>
     );
   return (
-    <p className="note totals">
+    <p className="note totals" title={`Sales of a month with their 80 % interval, at present bids`}>
       Budgets <b>{formatMoney(total.before)}</b> → <b>{formatMoney(total.after)}</b> {currency} a day
-      {total.after === total.before && ', to the cent'}; a month: spend <b>{signed(gain.spend)}</b>, sales{' '}
-      <b>{signed(gain.sales)}</b> ({signed(gain.low)} to {signed(gain.high)})
+      {total.after === total.before && ', to the cent'}; a month spend <b>{whole(gain.spend)}</b>, sales{' '}
+      <b>{whole(gain.sales)}</b> ({whole(gain.low)} to {whole(gain.high)})
       {share < 0.995 && '; the money holds the bids'}.
     </p>
   );

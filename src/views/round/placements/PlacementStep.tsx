@@ -110,7 +110,7 @@ function sentenceOf({ arranged, hasData, isOffered }: PlacementWork, currency: s
   if (!isOffered) return 'This market sets no bids by placement: there is nothing to decide here.';
   if (!hasData) return 'Placements are compared here once reports by placement are in.';
   const { left, money } = arranged;
-  if (left === 0) return 'No campaign is left whose placements want another modifier.';
+  if (left === 0) return 'No placement wants another modifier.';
   return `Sales +${formatMoney(money)} ${currency} a month for the same spend.`;
 }
 

@@ -57,10 +57,10 @@ describe('a step of the round is a folder and a line', () => {
     const entry = within(screen.getByRole('navigation', { name: 'Steps' })).getByRole('button', {
       name: /Hedges/,
     });
-    expect(entry.textContent).toContain('7 Hedges12');
+    expect(entry.textContent).toContain('9 Hedges12');
     expect(entry.textContent).toContain('to trim34.50');
     expect(screen.queryByText('Hedges: box')).toBeNull();
-    fireEvent.keyDown(document.body, { key: '7' });
+    fireEvent.keyDown(document.body, { key: '9' });
     expect(screen.getByText('Hedges: box')).toBeTruthy();
     expect(entry.getAttribute('aria-current')).toBe('step');
     expect(location.search).toContain('step=hedges');
@@ -69,8 +69,8 @@ describe('a step of the round is a folder and a line', () => {
   test('the help names it by its digit, and its own keys', () => {
     const keys = roundKeys(STEPS);
     expect(keys[0]).toEqual([
-      '1 … 7',
-      'step of the round: overview, dead spend, overpaying, room to grow, harvest, negatives, hedges',
+      '1 … 9',
+      'step of the round: overview, dead spend, overpaying, room to grow, harvest, negatives, placements, budgets, hedges',
     ]);
     expect(keys).toContainEqual(['q', 'hedges: trim']);
   });

@@ -28,13 +28,16 @@ interface Engine {
   loads: { get: (loadId: number) => { lens: KeptLens } | null | undefined };
 }
 
+/** Plans of budgets that are kept: as proposed, and as set by hand. */
+const BUDGETS_KEPT = 4;
+
 /** What is kept of the campaigns that were loaded last. */
 interface Held {
   loadId: number;
   bids: KeptBids;
   figures: LensTable;
   plan: { key: string; plan: PlacementPlan } | null;
-  budgets: { key: string; plan: BudgetsPlan } | null;
+  budgets: Map<string, BudgetsPlan>;
 }
 
 /** The steps of the round that go over campaigns: loaded once, planned at any settings. */
@@ -54,9 +57,13 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     const lens = loads.get(loadId)?.lens;
     if (held?.loadId !== loadId || !lens) return null;
     const key = JSON.stringify([settings, locks]);
-    if (held.budgets?.key !== key)
-      held.budgets = { key, plan: planBudgetRows(held.bids, { settings, locks }, lens.table, lens.index) };
-    return held.budgets.plan;
+    let plan = held.budgets.get(key);
+    if (!plan) {
+      plan = planBudgetRows(held.bids, { settings, locks }, lens.table, lens.index);
+      if (held.budgets.size >= BUDGETS_KEPT) held.budgets.clear();
+      held.budgets.set(key, plan);
+    }
+    return plan;
   }
 
   return {
@@ -69,7 +76,7 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
         bidsOf(account, version),
       ]);
       const figures = buildLens('placements', index, grainSums);
-      held = { loadId: lens.loadId, bids, figures, plan: null, budgets: null };
+      held = { loadId: lens.loadId, bids, figures, plan: null, budgets: new Map() };
       return lens;
     },
 
@@ -102,8 +109,15 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     arrangeBudgets(loadId: number, asked: BudgetsAsked): ArrangedCampaigns | null {
       const lens = loads.get(loadId)?.lens;
       const plan = budgetsOf(loadId, asked);
-      if (!lens || !plan) return null;
-      return arrangeCampaigns(lens, asked, plan.rows.map(budgetStake), (row) => isMoved(plan.rows[row]));
+      // What is set by hand changes no order: rows stay under the hand that sets them.
+      const usual = budgetsOf(loadId, { ...asked, locks: [] });
+      if (!lens || !plan || !usual) return null;
+      return arrangeCampaigns(
+        lens,
+        asked,
+        usual.rows.map(budgetStake),
+        (row) => isMoved(plan.rows[row]) || isMoved(usual.rows[row]),
+      );
     },
 
     /** The changes that accepting rows makes, each row by itself; null for another load. */
