@@ -233,6 +233,18 @@ export const monthGoalRequest = Joi.object<OfAccount & MonthGoal>({
   spend: money.min(1).allow(null).required(),
 });
 
+export const yearQuery = Joi.object<OfAccount & { year: string }>({
+  account: id.required(),
+  year: Joi.string()
+    .pattern(/^20\d{2}$/, 'a year from 2000 to 2099')
+    .required(),
+});
+
+export const topUpRequest = Joi.object<OfAccount & { amount: number }>({
+  account: id.required(),
+  amount: money.min(10_000).max(1e12).required(),
+});
+
 export const tableFile = Joi.object<TableToWrite>({
   name: Joi.string().trim().min(1).max(100).required(),
   headings: Joi.array().items(Joi.string().max(200)).min(1).max(200).required(),

@@ -43,6 +43,8 @@ export interface MarketClient {
   clock: (account: string) => Promise<Clock>;
   /** Lets days pass; returns at once, `clock` tells how far they are. */
   advance: (account: string, days: number) => Promise<void>;
+  /** Pays prepaid money in, micros. */
+  topUp: (account: string, amount: number) => Promise<void>;
   /** Has a scenario played up to its present day, unless it is there; tells how far it is. */
   openScenario: (key: string, onProgress?: (done: number, of: number) => void) => Promise<void>;
   dropScenario: (key: string) => Promise<void>;
@@ -111,6 +113,8 @@ export function marketClient(
     clock: (account) => body<Clock>(`/accounts/${account}/clock`),
     advance: async (account, days) =>
       void (await ask(`/accounts/${account}/advance`, json({ days }), { tries: 1 })),
+    topUp: async (account, amount) =>
+      void (await ask(`/accounts/${account}/funds`, json({ amount }), { tries: 1 })),
     openScenario: async (key, onProgress = () => {}) => {
       await ask(`/scenarios/${key}`, { method: 'POST' });
       for (;;) {

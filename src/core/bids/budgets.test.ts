@@ -124,3 +124,17 @@ describe('kappa', () => {
     expect(kappa).toBeLessThan(0.75);
   });
 });
+
+test('cuts in a campaign that runs dry lose no sales: its budget pays for more of the clicks that get cheaper', () => {
+  const dear = { clicks: 20, orders: 20, cpc: 1.2 };
+  const at = (budget: number | null) =>
+    proposeBids(someTargets([dear], { campaigns: [{ budget, modifiers: [0, 0, 0] }] }), settings())
+      .proposals[0];
+  const [free, dry] = [at(null), at(8_000_000)];
+  expect(free.to).toBeLessThan(free.from);
+  expect(free.lift).toBe(1);
+  expect(free.after.sales).toBeLessThan(free.now.sales);
+  expect(dry.to).toBeLessThan(dry.from);
+  expect(dry.after.sales).toBeGreaterThan(dry.now.sales);
+  expect(dry.after.spend).toBeLessThanOrEqual(8_000_000 * DAYS_PER_MONTH + 1);
+});

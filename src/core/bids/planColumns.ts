@@ -15,7 +15,7 @@ const NUMBERS = [
   'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
   'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks', 'afterSpend', 'afterSales',
   'dry', 'held', 'aim', 'raise', 'cpcAfter', 'daysAgo', 'movedFrom', 'settledDays', 'sinceClicks', 'sinceOrders',
-  'beforeClicks', 'beforeOrders', 'beforeSales', 'testGain', 'testChance', 'testCost',
+  'beforeClicks', 'beforeOrders', 'beforeSales', 'lift', 'testGain', 'testChance', 'testCost',
 ] as const; // prettier-ignore
 type NumberName = (typeof NUMBERS)[number];
 
@@ -142,6 +142,7 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
       spend: columns.afterSpend[row],
       sales: columns.afterSales[row],
     },
+    lift: columns.lift[row],
     since: sinceAt(columns, row),
     isSecondStep: columns.isSecondStep[row] === 1,
     test: testAt(columns, row),

@@ -1,2 +1,6 @@
 export { lastDayOfMonth, monthOf, monthPace } from './monthPace';
 export type { MonthPace } from './monthPace';
+export { fundsEnd } from './fundsEnd';
+export type { FundsEnd } from './fundsEnd';
+export { moneyWarnings } from './warnings';
+export type { MoneyOfAccount, MoneyWarning, PacedCampaign } from './warnings';

@@ -56,6 +56,12 @@ export const advanceSchema = {
   properties: { days: { type: 'integer', minimum: 1, maximum: 60 } },
 } as const;
 
+export const fundsSchema = {
+  type: 'object',
+  required: ['amount'],
+  properties: { amount: { type: 'integer', minimum: 10_000, maximum: 1_000_000_000_000 } },
+} as const;
+
 export const faultsSchema = {
   type: 'object',
   required: ['faults'],

@@ -9,7 +9,7 @@ import { scenarios } from '../sim';
 import type { Scenario } from '../sim';
 import { applyBatch } from '../store/changes/apply';
 import type { MarketDb } from '../store/connection';
-import { findMarketAccount, listEntities, listMarketAccounts } from '../store/entities';
+import { findMarketAccount, listEntities, listMarketAccounts, payIn } from '../store/entities';
 import { advance, dropScenario, openScenario } from '../store/play';
 import { suggestBids, suggestFor } from '../store/suggestions';
 import type { SuggestQuestion } from '../store/suggestions';
@@ -20,7 +20,14 @@ import type { Fault } from './faults';
 import { Bucket } from './limits';
 import { ReportShelf } from './reportShelf';
 import type { ReportFormat } from './reportShelf';
-import { advanceSchema, batchSchema, faultsSchema, reportSchema, suggestSchema } from './schemas';
+import {
+  advanceSchema,
+  fundsSchema,
+  batchSchema,
+  faultsSchema,
+  reportSchema,
+  suggestSchema,
+} from './schemas';
 
 const TOKEN_LIFE_MS = 60 * 60 * 1000;
 const SLOW_MS = 3000;
@@ -236,6 +243,17 @@ export function marketServer({
     const { today } = (await findMarketAccount(sql, request.params.account))!;
     return { today, passing: passing.get(request.params.account) ?? null };
   });
+
+  server.post<AccountRequest & { Body: { amount: number } }>(
+    '/accounts/:account/funds',
+    { schema: { body: fundsSchema } },
+    async (request, reply) => {
+      const funds = await payIn(sql, request.params.account, request.body.amount);
+      return funds === null
+        ? refuse(reply, 409, 'not-prepaid', 'This account is billed afterwards.')
+        : { funds };
+    },
+  );
 
   server.post<AdvanceRequest>(
     '/accounts/:account/advance',

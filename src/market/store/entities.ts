@@ -19,6 +19,14 @@ export async function findMarketAccount(
   return row as { scenario: string; today: string; firstDay: string; changes: number } | undefined;
 }
 
+/** Pays prepaid money in. @returns what is left then, micros; null where the account is billed afterwards */
+export async function payIn(sql: MarketDb, account: string, amount: number): Promise<number | null> {
+  const [row] = await sql`
+    update quaymarket.account set state = jsonb_set(state, '{funds}', to_jsonb((state ->> 'funds')::bigint + ${amount}::bigint))
+    where account_id = ${account} and (state ->> 'funds') is not null returning (state ->> 'funds')::bigint as funds`;
+  return (row?.funds as number | undefined) ?? null;
+}
+
 export const columnsOf = (sql: MarketTx, kind: EntityKind) =>
   sql.unsafe(
     Object.entries(ENTITY_TABLES[kind].columns)

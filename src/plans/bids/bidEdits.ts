@@ -37,7 +37,8 @@ export function actOf(plan: PlanColumns, table: LensTable, edits: BidEdits, row:
     from,
     to: next,
     now,
-    after: monthAt(now, from > 0 ? next / from : 1),
+    // What the others' bids free or take of the budget is counted with those that move.
+    after: monthAt(now, from > 0 ? next / from : 1, next === from ? 1 : plan.lift[row]),
   };
 }
 

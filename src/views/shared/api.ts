@@ -1,3 +1,4 @@
+import type { MoneyAnswer, YearAnswer } from '../../contract/money';
 // The one typed client through which views reach the server.
 import type {
   AccountInfo,
@@ -202,6 +203,10 @@ export const api = {
     ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
   overview: (account: number, asked: AskedWindow) =>
     ask<OverviewAnswer>(`/api/overview?${query({ account, ...asked })}`),
+  money: (account: number) => ask<MoneyAnswer>(`/api/money?${query({ account })}`),
+  topUp: (account: number, amount: number) =>
+    ask<{ funds: number }>('/api/money', send('POST', { account, amount })),
+  year: (account: number, year: string) => ask<YearAnswer>(`/api/year?${query({ account, year })}`),
   setMonthGoal: (account: number, goal: MonthGoal) =>
     ask<{ kept: boolean }>('/api/overview', send('PUT', { account, ...goal })),
   products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),

@@ -8,6 +8,7 @@ import { pageLink } from '../../shared/frame/pages';
 import { Figures } from './Figures';
 import { overviewFigures, sumDays } from './figures';
 import type { Figure } from './figures';
+import { MoneyNotes } from './MoneyNotes';
 import { OverviewTrend } from './OverviewTrend';
 import { Pace } from './Pace';
 import { AutoAgainstManual, Movers, Standings } from './Parts';
@@ -59,6 +60,7 @@ export function OverviewStep({ account, fault, window, state }: RoundAt) {
       </div>
       <Figures figures={figures} currency={account.currency} />
       <DataNotes account={account} overview={whole} />
+      <MoneyNotes account={account} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: '32px' }}>
         <div>
           <OverviewTrend account={account} overview={whole} />

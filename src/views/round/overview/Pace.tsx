@@ -12,10 +12,9 @@ import type { OverviewAnswer } from '../../../contract/field';
 import { api } from '../../shared/api';
 import { whyNoDays } from '../../shared/summedDays';
 import { Facts, Fault, MoneyField } from '../../shared/kit';
+import { MONTHS } from './months';
+import { YearPlan } from './YearPlan';
 
-const MONTHS = 'January February March April May June July August September October November December'.split(
-  ' ',
-);
 /** What an arrow key adds to a goal of a month, micros. */
 const WHOLE_STEP = 100 * MICROS_PER_UNIT;
 const whole = (micros: number) => formatCount(Math.round(micros / MICROS_PER_UNIT));
@@ -24,6 +23,7 @@ const whole = (micros: number) => formatCount(Math.round(micros / MICROS_PER_UNI
 export function Pace({ account, overview }: { account: AccountInfo; overview: OverviewAnswer }) {
   const { lastDay, goal } = overview.month;
   const [isEditing, setEditing] = useState(false);
+  const [isYear, setYear] = useState(false);
   // A month is paced by its days, and by those of the weeks before.
   if (whyNoDays(account, { from: addDays(monthOf(lastDay), -56), to: lastDay }) !== null) return null;
   const amounts = (of: (day: OverviewAnswer['days'][number]) => number) =>
@@ -85,10 +85,16 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
       {isEditing ? (
         <GoalForm account={account} overview={overview} onDone={() => setEditing(false)} />
       ) : (
-        <Button onClick={() => setEditing(true)} sx={{ padding: '2px 0' }}>
-          {goal ? 'Change the goal' : 'Set a goal for the month'}
-        </Button>
+        <div className="bar">
+          <Button onClick={() => setEditing(true)} sx={{ padding: '2px 0' }}>
+            {goal ? 'Change the goal' : 'Set a goal for the month'}
+          </Button>
+          <Button onClick={() => setYear(true)} sx={{ padding: '2px 0' }}>
+            Plan the year …
+          </Button>
+        </div>
       )}
+      {isYear && <YearPlan account={account} year={lastDay.slice(0, 4)} onDone={() => setYear(false)} />}
     </section>
   );
 }

@@ -1,8 +1,9 @@
-import { formatDay, formatMoney } from '../../../core/units';
+import { formatDay } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { PartHead } from '../PartHead';
 import { Coverage } from './Coverage';
 import { ExportList } from './ExportList';
+import { FundsPanel } from './FundsPanel';
 import { ImportList } from './ImportList';
 import { MappingForm } from '../../shared/imports/MappingForm';
 import { SummedList } from './SummedList';
@@ -23,9 +24,9 @@ export function DataPart({ account }: { account: AccountInfo }) {
           : 'No figures yet'}{' '}
         · {account.currency} ·{' '}
         {account.connected ? 'connected to its market' : 'fed by files; you take its changes as a file'}
-        {account.funds !== null && ` · prepaid funds ${formatMoney(account.funds)} ${account.currency}`}
       </PartHead>
       {account.connected && <SyncPanel sync={sync} />}
+      {account.connected && account.funds !== null && <FundsPanel account={account} />}
       {account.connected && sync.data && <Coverage data={sync.data} />}
       <h2 className="pageTitle">Files</h2>
       <UploadBox imports={imports} />

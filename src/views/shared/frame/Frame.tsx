@@ -8,6 +8,7 @@ import type { TrayState } from '../tray/useTray';
 import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
 import { MachineWarning } from './MachineWarning';
+import { MoneyWarning } from './MoneyWarning';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
 import { PARTS, PAGES, goTo } from './pages';
@@ -58,7 +59,7 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
     escape: () => openTray(false),
   });
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: '48px auto minmax(0, 1fr) auto', height: '100vh' }}>
+    <Box sx={{ display: 'grid', gridTemplateRows: '48px auto auto minmax(0, 1fr) auto', height: '100vh' }}>
       <TopBar
         place={place}
         accounts={accounts}
@@ -69,6 +70,7 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
         onFind={() => openFind(true)}
       />
       <MachineWarning />
+      <MoneyWarning account={account} />
       {children}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
       {isFindOpen && (

@@ -1,0 +1,16 @@
+import { accountQuery, topUpRequest } from '../../contract/schemas';
+import { endpoint } from '../../server/http/endpoint';
+import { loadMoney, topUp } from '../../server/money/loadMoney';
+
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => loadMoney(account),
+});
+
+/** Pays prepaid money in. */
+export const POST = endpoint({
+  may: 'set up',
+  body: topUpRequest,
+  run: ({ body: { account, amount }, caller }) => topUp(caller, account, amount),
+});

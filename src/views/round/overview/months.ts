@@ -1,0 +1,3 @@
+/** Names of the months, January first. */
+export const MONTHS =
+  'January February March April May June July August September October November December'.split(' ');
