@@ -8,7 +8,10 @@ import type { AccountTree } from '../../src/core/structure';
 export function watch(page: Page): string[] {
   const faults: string[] = [];
   page.on('pageerror', (error) => faults.push(error.message));
-  page.on('console', (line) => line.type() === 'error' && faults.push(line.text()));
+  page.on(
+    'console',
+    (line) => line.type() === 'error' && faults.push(`${line.text()} ${line.location().url}`),
+  );
   return faults;
 }
 

@@ -8,6 +8,7 @@ import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { BID_QUEUE, targetSubject } from '../../src/contract/aside';
 import { loadAside, putAside } from '../../src/server/aside/aside';
 import { closeContext, db } from '../../src/server/context/context';
+import { loadTree } from '../../src/server/field/loadTree';
 import { loadBaleEffects, loadPurposeEffects } from '../../src/server/effects/loadEffects';
 import { addDays } from '../../src/core/units';
 import { aReport, aReportRow } from '../make/report';
@@ -74,6 +75,16 @@ describe('what bids are worked out from', () => {
     );
     // 50 days from a Thursday on hold seven Mondays.
     expect(own.reduce((sum, row) => sum + feed.days.spend[row], 0)).toBe((DAYS + 7) * 2_000_000);
+  });
+
+  test('count a bid that only went along with modifiers in its days, and not as a change to be waited for', async () => {
+    await accepted(ids[5], addDays(FIRST, 40), 'placements');
+    await accepted(ids[6], addDays(FIRST, 40), 'over');
+    const { bidChanges } = JSON.parse(await loadBidFeed(account.id)) as BidFeed;
+    expect(bidChanges.map(({ targetId }) => targetId).sort()).toEqual([ids[5], ids[6]].sort());
+    const { lastChanges } = await loadTree(account.id);
+    expect(lastChanges.map(({ id }) => id)).toEqual([ids[6]]);
+    await db()`delete from mowing.change where account_id = ${account.id}`;
   });
 
   test('a keyword that was made from a term brings what the term did elsewhere before, and tests take of their cap', async () => {

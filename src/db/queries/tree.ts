@@ -21,10 +21,19 @@ export async function listLines(sql: Query, accountId: number): Promise<{ id: nu
     select line_id as id, name from mowing.product_line where account_id = ${accountId} order by line_id`;
 }
 
-/** The last accepted change of everything that changes of the given kinds were made on or made, and its day. */
-export async function listLastAccepted(sql: Query, accountId: number, kinds: readonly string[]) {
+/**
+ * The last accepted change of everything that changes of the given kinds were made on or made, and its day. What a step did to targets
+ * along with their campaign is none of their own.
+ */
+export async function listLastAccepted(
+  sql: Query,
+  accountId: number,
+  kinds: readonly string[],
+  alongStep: string,
+) {
   return sql<{ change: Change; madeTargetId: number | null; day: string }[]>`
     select distinct on (change_key) change, made_target_id as "madeTargetId", answered_on as day from mowing.change
     where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds})
+      and (change->>'targetId' is null or figures->>'step' is distinct from ${alongStep})
     order by change_key, answered_on desc`;
 }

@@ -1,5 +1,6 @@
 import { marginOf } from '../../core/economics';
 import { entitiesOf, kindsThat } from '../../core/changes';
+import { PLACEMENT_STEP } from '../../plans/bids';
 import type { AccountTree, LastChange } from '../../core/structure';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { listTargets } from '../../db/queries/structure';
@@ -42,11 +43,19 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
   };
 }
 
-/** The day of the last accepted change of every target, campaign and ad group that was set to something, or made, from here. */
+/**
+ * The day of the last accepted change of every target, campaign and ad group that was set to something, or made, from here. A base bid that
+ * only went along with the modifiers of its campaign leaves what a click may cost as it was: nothing has to be waited for.
+ */
 async function loadLastChanges(accountId: number): Promise<LastChange[]> {
   const last = new Map<string, LastChange>();
   const kinds = kindsThat(({ sets, makes }) => sets !== null || makes === 'target');
-  for (const { change, madeTargetId, day } of await listLastAccepted(db(), accountId, kinds)) {
+  for (const { change, madeTargetId, day } of await listLastAccepted(
+    db(),
+    accountId,
+    kinds,
+    PLACEMENT_STEP,
+  )) {
     const { target = madeTargetId ?? undefined, adGroup, campaign } = entitiesOf(change);
     const [entity, id] =
       target !== undefined
