@@ -1,5 +1,8 @@
 import { decideBids, prepareBids, USUAL_SETTINGS } from '../../src/core/bids';
 import type { BidObservations } from '../../src/core/bids';
+import { findDry, planBudgets } from '../../src/core/budgets';
+import { USUAL_LIMITS } from '../../src/core/changes';
+import { proposePlacements } from '../../src/core/placements';
 import { median, say } from './timed';
 
 const SIZES = [10_000, 100_000];
@@ -8,9 +11,9 @@ const ROUNDS = 3;
 const DAYS = 30;
 const KINDS = ['exact', 'phrase', 'broad', 'item', 'close'];
 
-/** An account of so many targets, a hundred to a campaign, without a draw by lot: the same each time. */
-function anAccount(size: number): BidObservations {
-  const campaigns = Math.ceil(size / 100);
+/** An account of so many targets, some to a campaign, without a draw by lot: the same each time. */
+function anAccount(size: number, perCampaign = 100): BidObservations {
+  const campaigns = Math.ceil(size / perCampaign);
   const rowsOf = (target: number) => 1 + ((target * 7919) % (2 * DAYS - 1));
   let rows = 0;
   for (let target = 0; target < size; target += 1) rows += rowsOf(target);
@@ -46,7 +49,7 @@ function anAccount(size: number): BidObservations {
     })),
     scopes: [{ targetAcos: 0.24 }],
     targets: Array.from({ length: size }, (_, target) => ({
-      campaign: Math.floor(target / 100),
+      campaign: Math.floor(target / perCampaign),
       product: target % 200,
       scope: 0,
       kind: KINDS[target % KINDS.length],
@@ -87,6 +90,47 @@ function seconds(work: () => unknown): number {
   return (performance.now() - start) / 1000;
 }
 
+const CAMPAIGNS = 3000;
+
+/** Bids, modifiers and budgets of a large account as one plan. */
+function benchJoint(): void {
+  const size = 100_000;
+  const account = anAccount(size, Math.ceil(size / CAMPAIGNS));
+  const count = account.campaigns.length;
+  const days = count * 60;
+  const column = (of: (index: number) => number) => Float64Array.from({ length: days }, (_, i) => of(i));
+  const open = {
+    campaign: column((i) => Math.floor(i / 60)),
+    age: column((i) => i % 60),
+    clicks: column((i) => 20 + (i % 9)),
+    spend: column((i) => (20 + (i % 9)) * 1_700_000),
+    lastHour: column((i) => (i % 5 === 0 ? 17 : 23)),
+    byHour: new Array<number>(24).fill(days),
+  };
+  const times = Array.from({ length: ROUNDS }, () =>
+    seconds(() => {
+      const dry = findDry(open, count, () => 50_000_000);
+      const prepared = prepareBids({
+        ...account,
+        openDays: Float64Array.from(dry.campaigns, (one) => one.openDays),
+      });
+      proposePlacements(prepared, USUAL_SETTINGS);
+      const budgets = planBudgets(
+        prepared,
+        USUAL_SETTINGS,
+        account.campaigns.map(({ budget }) => ({ budget, isRunning: true, locked: null })),
+        { means: 'sum stays', sum: count * 50_000_000 },
+        dry,
+        USUAL_LIMITS,
+      );
+      decideBids(prepared, { ...USUAL_SETTINGS, mostMultiplier: budgets.multiplier });
+    }),
+  );
+  say(
+    `bids, modifiers, budgets     ${median(times).toFixed(2)} s for ${size.toLocaleString('en-GB')} targets in ${count.toLocaleString('en-GB')} campaigns   (bar: under 2.5 s)`,
+  );
+}
+
 /** Proposals for all targets of an account, beside one pass over its days; and another pace, which prepares nothing anew. */
 export function benchBids(): void {
   const whole: number[] = [];
@@ -114,4 +158,5 @@ export function benchBids(): void {
     say(`another pace / the first     ${(again / first).toFixed(2)}`);
   }
   say(`ten times the targets        ${(whole[1] / whole[0]).toFixed(1)} times the time   (bar: linear, 10)`);
+  benchJoint();
 }

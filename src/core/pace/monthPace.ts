@@ -10,10 +10,18 @@ export interface MonthPace {
   done: Micros;
   /** What the month will come to at this rate; null before the first whole day. */
   forecast: Micros | null;
+  /** The 80 % interval of it; null like the forecast, or while too few days tell how they vary. */
+  low: Micros | null;
+  high: Micros | null;
   goal: Micros | null;
   /** Done as a share of what should be done by now; null without a goal. */
   pace: number | null;
 }
+
+/** Half the width of an 80 % interval, in standard deviations. */
+const Z80 = 1.2816;
+/** Days that tell how days vary, and how many are needed for it. */
+const [SPREAD_DAYS, LEAST_KNOWN] = [28, 14];
 
 /** First day of the month of a day. */
 export const monthOf = (day: Day): Day => `${day.slice(0, 7)}-01`;
@@ -30,7 +38,8 @@ const weekdayOf = (day: Day) => (dayNumber(day) + 3) % 7;
 
 /**
  * Month to date against its goal. A day counts as much as its weekday usually does (weight from the days before the
- * month), so a month that began with a weekend is not behind for it. Forecast = done / share of the weights gone.
+ * month), so a month that began with a weekend is not behind for it. Forecast = done / share of the weights gone. Its interval: the days to
+ * come vary as those of the last four weeks did around their weekday, s, and the rate is known from d days: +- 1.28 s sqrt(n + n^2 / d).
  * @param amounts day -> micros, of the month so far and of the weeks before
  * @param last last day with data
  */
@@ -38,6 +47,7 @@ export function monthPace(amounts: ReadonlyMap<Day, Micros>, last: Day, goal: Mi
   const month = monthOf(last);
   const end = lastDayOfMonth(last);
   const weights = weekdayWeights(amounts, month);
+  const spread = spreadOf(amounts, weights, last);
   let [done, gone, all] = [0, 0, 0];
   for (let day = month; day <= end; day = addDays(day, 1)) {
     const weight = weights[weekdayOf(day)];
@@ -46,15 +56,33 @@ export function monthPace(amounts: ReadonlyMap<Day, Micros>, last: Day, goal: Mi
     gone += weight;
     done += amounts.get(day) ?? 0;
   }
+  const [daysGone, days] = [daysIn(month, last), daysIn(month, end)];
+  const forecast = gone === 0 ? null : (done * all) / gone;
+  const left = days - daysGone;
+  const width = spread === null ? null : Z80 * spread * Math.sqrt(left + left ** 2 / Math.max(1, daysGone));
   return {
     month,
-    daysGone: daysIn(month, last),
-    days: daysIn(month, end),
+    daysGone,
+    days,
     done,
-    forecast: gone === 0 ? null : (done * all) / gone,
+    forecast,
+    low: forecast === null || width === null ? null : Math.max(done, forecast - width),
+    high: forecast === null || width === null ? null : forecast + width,
     goal,
     pace: goal === null || gone === 0 ? null : done / ((goal * gone) / all),
   };
+}
+
+/** How far the days of the last four weeks were off what is usual for their weekday; null with too few of them. */
+function spreadOf(amounts: ReadonlyMap<Day, Micros>, weights: number[], last: Day): Micros | null {
+  const known = Array.from({ length: SPREAD_DAYS }, (_, back) => addDays(last, -back)).filter((day) =>
+    amounts.has(day),
+  );
+  if (known.length < LEAST_KNOWN) return null;
+  const level =
+    known.reduce((sum, day) => sum + amounts.get(day)! / weights[weekdayOf(day)], 0) / known.length;
+  const off = known.map((day) => amounts.get(day)! - level * weights[weekdayOf(day)]);
+  return Math.sqrt(off.reduce((sum, one) => sum + one ** 2, 0) / (known.length - 1));
 }
 
 /** Usual weight of each weekday before a month, shrunk toward 1: mean of the weekday / mean of all days. */

@@ -28,6 +28,23 @@ describe('the pace of a month', () => {
     expect(pace).toMatchObject({ daysGone: 10, days: 30, done: 500, forecast: 1_500, pace: 1 });
   });
 
+  test('comes to its forecast for sure where all days are alike, and is the less sure the more they vary', () => {
+    const at = (of: (back: number) => number) =>
+      monthPace(
+        new Map(Array.from({ length: 60 }, (_, back) => [addDays('2026-11-20', -back), of(back)] as const)),
+        '2026-11-20',
+        null,
+      );
+    const even = at(() => 100);
+    expect([even.low, even.high]).toEqual([even.forecast, even.forecast]);
+    const [little, much] = [at((back) => 100 + (back % 3) * 5), at((back) => 100 + (back % 3) * 60)];
+    for (const { low, high, forecast, done } of [little, much]) {
+      expect(low! < forecast! && forecast! < high!).toBe(true);
+      expect(low!).toBeGreaterThanOrEqual(done);
+    }
+    expect(much.high! - much.low!).toBeGreaterThan(5 * (little.high! - little.low!));
+  });
+
   test('has no value without a goal', () => {
     expect(monthPace(new Map(), '2026-11-10', null)).toMatchObject({ pace: null, done: 0, forecast: 0 });
   });

@@ -95,6 +95,7 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
             demand={demand}
             need={need}
             most={most}
+            onSet={to === null || !plan.isAsked ? undefined : (budget) => setByHand(context, row, budget)}
             words={`Budget ${formatMoney(from)}, proposed ${formatMoney(to)}; costs about ${formatMoney(spend)} a day, needs ${formatMoney(need)}`}
           />
         );
@@ -128,10 +129,21 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
   ];
 }
 
+/** Sets a budget by hand, in cents and within the market's limits: the others give way. */
+function setByHand(
+  { work, table }: Pick<ColumnContext, 'work' | 'table'>,
+  row: number,
+  budget: number,
+): void {
+  const { minBudget, maxBudget } = work.limits;
+  const inCents = Math.round(budget / BUDGET_STEP) * BUDGET_STEP;
+  work.decisions.edit(table.campaignId[row], Math.min(maxBudget, Math.max(minBudget, inCents)));
+}
+
 /** A budget now and proposed; a click sets it by hand. */
 function Move({ row, plan, table, work }: ColumnContext & { row: number }) {
   const { from, to, isLocked } = plan.rows[row];
-  const { editing, setEditing, decisions, limits } = work;
+  const { editing, setEditing } = work;
   if (from === null || to === null)
     return <span className="faint">{from === null ? DASH : formatMoney(from)}</span>;
   return (
@@ -147,11 +159,7 @@ function Move({ row, plan, table, work }: ColumnContext & { row: number }) {
           isEditing={editing === row}
           onEdit={() => setEditing(row)}
           onDone={(budget) => {
-            if (budget !== null)
-              decisions.edit(
-                table.campaignId[row],
-                Math.min(limits.maxBudget, Math.max(limits.minBudget, budget)),
-              );
+            if (budget !== null) setByHand({ work, table }, row, budget);
             setEditing(null);
           }}
         />

@@ -65,7 +65,10 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
             >
               Pace
             </TableCell>
-            <TableCell className="figure" title="What the month will come to at this rate">
+            <TableCell
+              className="figure"
+              title="What the month will come to at this rate, with the 80 % interval"
+            >
               Forecast
             </TableCell>
           </TableRow>
@@ -77,7 +80,19 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
               <TableCell className="figure">{whole(one.done)}</TableCell>
               <TableCell className="figure">{one.goal === null ? '–' : whole(one.goal)}</TableCell>
               <TableCell className="figure">{formatShare(one.pace, 0)}</TableCell>
-              <TableCell className="figure">{one.forecast === null ? '–' : whole(one.forecast)}</TableCell>
+              <TableCell
+                className="figure"
+                title={
+                  one.low === null || one.high === null
+                    ? undefined
+                    : `${whole(one.low)}–${whole(one.high)} (80 %)`
+                }
+              >
+                {one.forecast === null ? '–' : whole(one.forecast)}
+                {one.low !== null && one.high !== null && one.forecast !== null && (
+                  <span className="faint"> ±{whole((one.high - one.low) / 2)}</span>
+                )}
+              </TableCell>
             </TableRow>
           ))}
         </TableBody>
