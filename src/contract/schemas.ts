@@ -6,6 +6,7 @@ import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
 import { isDay } from '../core/units';
 import { daysOfWords, readSpan, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
+import type { OwnCampaignRequest } from './strongTarget';
 import type { MonthGoal, PeriodsRequest, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 import type {
@@ -238,6 +239,14 @@ export const yearQuery = Joi.object<OfAccount & { year: string }>({
   year: Joi.string()
     .pattern(/^20\d{2}$/, 'a year from 2000 to 2099')
     .required(),
+});
+
+export const ownCampaignRequest = Joi.object<OwnCampaignRequest>({
+  account: id.required(),
+  targetId: id.required(),
+  name: Joi.string().trim().min(1).max(200).required(),
+  budget: money.min(1).required(),
+  leaves: money.min(1).required(),
 });
 
 export const topUpRequest = Joi.object<OfAccount & { amount: number }>({

@@ -6,6 +6,10 @@ import { keptBids } from '../../src/plans/bids';
 import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadTree } from '../../src/server/field/loadTree';
+import { loadMoney, topUp } from '../../src/server/money/loadMoney';
+import { ownCampaign } from '../../src/server/money/ownCampaign';
+import { loadChanges } from '../../src/server/changes/loadChanges';
+import { sendBale } from '../../src/server/changes/sendBale';
 import { changeChoices } from '../../src/server/plans/choices';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { aShop } from './shop';
@@ -66,3 +70,100 @@ test('what the money is for is refused without an amount, and kept with one', as
   const { choices } = await change({ means: 'money', month: 900_000_000 });
   expect(choices.money).toEqual({ means: 'money', month: 900_000_000, over: 1.25 });
 });
+
+describe('a campaign of its own for a target', () => {
+  const strong = async () =>
+    (await loadTree(shop.account)).targets.find(
+      ({ match, state, adGroupId }) => match === 'exact' && state === 'enabled' && adGroupId === shop.home,
+    )!;
+
+  test('goes out as one bale in order: made, filled, the old target paused and its money moved; its record goes along', async () => {
+    const target = await strong();
+    const before = await loadTree(shop.account);
+    const group = before.adGroups.find(({ id }) => id === target.adGroupId)!;
+    const old = before.campaigns.find(({ id }) => id === group.campaignId)!;
+    const { campaignId, ids } = await ownCampaign(THIS_MACHINE, {
+      account: shop.account,
+      targetId: target.id,
+      name: 'A campaign of its own',
+      budget: 6_500_000,
+      leaves: 4_200_000,
+    });
+    const staged = await loadChanges(shop.account, { state: 'staged' });
+    expect(staged.filter(({ id }) => ids.includes(id))).toHaveLength(ids.length);
+    const paused = staged.find(({ change }) => change.kind === 'set-state')!;
+    const made = staged.find(({ change }) => change.kind === 'add-keyword')!;
+    expect(paused.afterId).toBe(made.id);
+    await sendBale(THIS_MACHINE, shop.account, ids);
+    await shop.sync();
+    const tree = await loadTree(shop.account);
+    expect(tree.campaigns.find(({ id }) => id === campaignId)).toMatchObject({
+      state: 'enabled',
+      budget: 6_500_000,
+      top: old.top,
+    });
+    expect(tree.campaigns.find(({ id }) => id === old.id)!.budget).toBe(4_200_000);
+    expect(tree.targets.find(({ id }) => id === target.id)!.state).toBe('paused');
+    const own = tree.targets.find(
+      ({ expression, id, state }) =>
+        expression === target.expression && id !== target.id && state === 'enabled',
+    )!;
+    const place = indexTree(tree).placeOfTarget(own.id);
+    expect(place).toMatchObject({ campaignId, productId: group.productId });
+    expect(own.bid).toBe(target.bid ?? group.defaultBid);
+    const { before: records, days } = await feedNow();
+    const clicks = days.targetId.reduce((sum, id, row) => sum + (id === target.id ? days.clicks[row] : 0), 0);
+    // What its words brought in the product's ad groups is told of it.
+    if (clicks > 0) expect(records.find(({ targetId }) => targetId === own.id)!.clicks).toBeGreaterThan(0);
+  });
+
+  test('is refused for a name that is taken, and for what cannot be told of alone; nothing is staged', async () => {
+    const { targets, campaigns } = await loadTree(shop.account);
+    const ask = (targetId: number, name: string) =>
+      ownCampaign(THIS_MACHINE, {
+        account: shop.account,
+        targetId,
+        name,
+        budget: 5_000_000,
+        leaves: 5_000_000,
+      });
+    const exact = await strong();
+    await expect(ask(exact.id, campaigns[0].name)).rejects.toThrow('Choose another name');
+    const auto = targets.find(({ kind }) => kind === 'auto')!;
+    await expect(ask(auto.id, 'Another')).rejects.toThrow('Only exact keywords and items');
+    expect(await loadChanges(shop.account, { state: 'staged' })).toEqual([]);
+  });
+});
+
+test('prepaid funds: the page says so days before they are gone, nothing is shown when they are, and more can be paid in', async () => {
+  const kites = await aShop({ funds: 60_000_000, days: 5 });
+  try {
+    const amounts = async () => (await loadMoney(kites.account)).warnings.map(({ sentence }) => sentence);
+    expect((await loadMoney(kites.account)).funds!.left).toBeGreaterThan(0);
+    let warnedOn: number | null = null;
+    let goneOn: number | null = null;
+    for (let day = 0; day < 20 && goneOn === null; day += 1) {
+      const { funds, warnings } = await loadMoney(kites.account);
+      if (warnings.some(({ kind, isUrgent }) => kind === 'funds' && isUrgent)) warnedOn ??= day;
+      if (funds!.left < 1_000_000) goneOn = day;
+      else await kites.pass(1);
+    }
+    expect(goneOn).not.toBeNull();
+    expect(goneOn! - warnedOn!).toBeGreaterThanOrEqual(1);
+    const before = (await feedOf(kites.account)).today;
+    await kites.pass(2);
+    const { days } = await feedOf(kites.account);
+    expect(days.age.filter((age) => age < 1)).toEqual([]);
+    const { funds } = await topUp(THIS_MACHINE, kites.account, 500_000_000);
+    expect(funds).toBeGreaterThan(499_000_000);
+    await kites.pass(1);
+    const again = await feedOf(kites.account);
+    expect(again.today > before).toBe(true);
+    expect(again.days.age.filter((age) => age < 1).length).toBeGreaterThan(0);
+    expect((await amounts()).join(' ')).toContain('Prepaid funds of');
+  } finally {
+    await kites.end();
+  }
+});
+
+const feedOf = async (account: number) => JSON.parse(await loadBidFeed(account)) as BidFeed;

@@ -7,12 +7,14 @@ import { db } from '../../src/server/context/context';
 import { market } from '../../src/server/market/market';
 import { accountOfMarket } from '../../src/server/market/openMarket';
 import { syncAccount } from '../../src/server/sync/syncAccount';
+import type { Scenario } from '../../src/market/sim';
+import { advance } from '../../src/market/store/play';
 import { aMarket } from './market';
 import { aWire } from './wire';
 
 /** A small shop on a market of its own, synced into an account, with a home and an ad group that looks for terms. */
-export async function aShop() {
-  const shop = await aMarket();
+export async function aShop(over: Partial<Scenario> = {}) {
+  const shop = await aMarket(over);
   const wire = await aWire(shop.url);
   process.env.MOWING_MARKET_URL = wire.url;
   process.env.MOWING_MARKET_ANSWER_S = '5';
@@ -36,6 +38,12 @@ export async function aShop() {
       await shop.end();
     },
     sync: () => syncAccount(account, market(), async () => {}),
+    /** Lets days pass on the market, and reads what they brought. */
+    pass: async (days: number) => {
+      const { books, scenario, key } = shop;
+      await advance(books, scenario, key, days, () => {});
+      await syncAccount(account, market(), async () => {});
+    },
     /** Nothing goes wrong any more, and nothing is staged. */
     calm: async () => {
       wire.set('passes');

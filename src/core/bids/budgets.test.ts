@@ -3,6 +3,7 @@ import { DAYS_PER_MONTH } from '../units';
 import { settings, someTargets } from '../../../tests/make/bids';
 import { USUAL_SETTINGS } from './observations';
 import type { BidObservations } from './observations';
+import { monthAtBid } from './freed';
 import { prepareBids } from './prepareBids';
 import { priorsOf } from './priors';
 import { proposeBids } from './proposeBids';
@@ -132,9 +133,12 @@ test('cuts in a campaign that runs dry lose no sales: its budget pays for more o
       .proposals[0];
   const [free, dry] = [at(null), at(8_000_000)];
   expect(free.to).toBeLessThan(free.from);
-  expect(free.lift).toBe(1);
+  expect(free.freed).toEqual({ clicks: 0, spend: 0, sales: 0 });
   expect(free.after.sales).toBeLessThan(free.now.sales);
   expect(dry.to).toBeLessThan(dry.from);
   expect(dry.after.sales).toBeGreaterThan(dry.now.sales);
-  expect(dry.after.spend).toBeLessThanOrEqual(8_000_000 * DAYS_PER_MONTH + 1);
+  // Its money is spent as before: on more clicks.
+  expect(dry.after.spend).toBeLessThanOrEqual(dry.now.spend + 1);
+  expect(monthAtBid(dry, dry.to).sales).toBeCloseTo(dry.after.sales, 3);
+  expect(monthAtBid(dry, dry.from).sales).toBeCloseTo(dry.now.sales, 3);
 });

@@ -1,5 +1,6 @@
 export { decideBids, proposeBids, withTargets } from './proposeBids';
 export { cpcAt, monthAt } from './proposal';
+export { monthAtBid } from './freed';
 export { CPC_ELASTICITY } from './exposures';
 export { campaignPlans } from './modifiers';
 export type { CampaignPlan } from './modifiers';

@@ -15,7 +15,7 @@ const NUMBERS = [
   'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
   'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks', 'afterSpend', 'afterSales',
   'dry', 'held', 'aim', 'raise', 'cpcAfter', 'daysAgo', 'movedFrom', 'settledDays', 'sinceClicks', 'sinceOrders',
-  'beforeClicks', 'beforeOrders', 'beforeSales', 'lift', 'testGain', 'testChance', 'testCost',
+  'beforeClicks', 'beforeOrders', 'beforeSales', 'freedClicks', 'freedSpend', 'freedSales', 'testGain', 'testChance', 'testCost',
 ] as const; // prettier-ignore
 type NumberName = (typeof NUMBERS)[number];
 
@@ -71,7 +71,7 @@ export function planColumns(
     if (target === undefined) continue;
     const proposal = plan.proposals[target];
     const { campaign } = observations.targets[target];
-    const { conversion, now, after, since, before, test } = proposal;
+    const { conversion, now, after, freed, since, before, test } = proposal;
     const numbers: Record<NumberName, number> = {
       ...proposal,
       ...conversion,
@@ -81,6 +81,9 @@ export function planColumns(
       afterClicks: after.clicks,
       afterSpend: after.spend,
       afterSales: after.sales,
+      freedClicks: freed.clicks,
+      freedSpend: freed.spend,
+      freedSales: freed.sales,
       dry: plan.dry[campaign] ?? NaN,
       held: plan.held[campaign],
       daysAgo: since?.daysAgo ?? NaN,
@@ -142,7 +145,11 @@ export function proposalAt(columns: PlanColumns, row: number): BidProposal {
       spend: columns.afterSpend[row],
       sales: columns.afterSales[row],
     },
-    lift: columns.lift[row],
+    freed: {
+      clicks: columns.freedClicks[row],
+      spend: columns.freedSpend[row],
+      sales: columns.freedSales[row],
+    },
     since: sinceAt(columns, row),
     isSecondStep: columns.isSecondStep[row] === 1,
     test: testAt(columns, row),

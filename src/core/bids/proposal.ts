@@ -84,8 +84,8 @@ export interface BidProposal {
   chance: number;
   now: Month;
   after: Month;
-  /** What its campaign's budget makes of its clicks once all proposals are made; 1: nothing. */
-  lift: number;
+  /** Of `after`, what its move frees of its campaign's budget for other clicks, or takes. */
+  freed: Month;
   /** Null: never changed. */
   since: SinceChange | null;
   /** Whether it goes on with its last move though nothing new is known since. */
@@ -98,11 +98,7 @@ export function cpcAt({ cpc, from }: Pick<BidProposal, 'cpc' | 'from'>, bid: Mic
   return from > 0 ? cpc * (bid / from) ** CPC_ELASTICITY : cpc;
 }
 
-/** What a month comes to at another bid: clicks ~ bid, cost per click ~ bid to the 0.8. @param x bid after / bid now @param lift see BidProposal */
-export function monthAt(now: Month, x: number, lift = 1): Month {
-  return {
-    clicks: now.clicks * x * lift,
-    spend: now.spend * x ** (1 + CPC_ELASTICITY) * lift,
-    sales: now.sales * x * lift,
-  };
+/** What a month comes to at another bid: clicks ~ bid, cost per click ~ bid to the 0.8. @param x bid after / bid now */
+export function monthAt(now: Month, x: number): Month {
+  return { clicks: now.clicks * x, spend: now.spend * x ** (1 + CPC_ELASTICITY), sales: now.sales * x };
 }

@@ -8,6 +8,7 @@ import { prepareBids } from './prepareBids';
 import type { PreparedBids } from './prepareBids';
 import type { BidProposal } from './proposal';
 import { proposeTarget } from './proposeTarget';
+import { shareFreed } from './freed';
 import { solveRanges } from './solveRanges';
 import type { Micros } from '../units';
 
@@ -49,8 +50,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
   const solution = solveRanges(observations, settings, exposures, worths, plans, kappa, price);
   const parts = { ...prepared, settings, plans, solution, unsettled: unsettledDays(observations) };
   const proposals = observations.targets.map((_, target) => proposeTarget(target, parts));
-  const lifts = budgetLifts(prepared, proposals);
-  for (const one of proposals) lift(one, lifts[observations.targets[one.target].campaign]);
+  shareFreed(prepared, proposals);
   const testing = {
     cap: settings.testing.cap ?? usualCap(proposals, settings.testing.share),
     used: observations.testsUsed,
@@ -73,35 +73,6 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
     days: Math.min(HISTORY_DAYS, largest(observations.days.age) + 1),
     testing,
   };
-}
-
-/**
- * What a campaign's clicks come to beside what its bids alone make of them, once all proposals are made: its budget pays for another share of
- * them, min(1, B / D) after over before. A campaign that runs dry keeps its clicks when they get cheaper.
- */
-function budgetLifts(
-  { observations, exposures, paid }: PreparedBids,
-  proposals: readonly BidProposal[],
-): number[] {
-  const demand = new Float64Array(observations.campaigns.length);
-  for (const { target, now, after } of proposals) {
-    const share = now.spend > 0 ? after.spend / now.spend : 1;
-    const { campaign } = observations.targets[target];
-    demand[campaign] += exposures.flow[target] * exposures.cpc[target] * share;
-  }
-  return observations.campaigns.map(({ budget }, campaign) =>
-    budget === null || paid[campaign] === 0 || demand[campaign] <= 0
-      ? 1
-      : Math.min(1, budget / demand[campaign]) / paid[campaign],
-  );
-}
-
-/** A bid that does not move brings what it brought: what others give up or take is counted with theirs. */
-function lift(proposal: BidProposal, by: number): void {
-  proposal.lift = by;
-  if (by === 1 || proposal.to === proposal.from) return;
-  const { clicks, spend, sales } = proposal.after;
-  proposal.after = { clicks: clicks * by, spend: spend * by, sales: sales * by };
 }
 
 /** The usual share of what all targets spend in a month. */

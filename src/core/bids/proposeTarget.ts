@@ -80,7 +80,7 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
     chance,
     now,
     after: monthAt(now, x),
-    lift: 1,
+    freed: { clicks: 0, spend: 0, sales: 0 },
     since,
     isSecondStep: left === null && held === 'second step',
     test: step === 'test' ? testOf(target, x, cpcAfter, prior, now, parts) : null,

@@ -2,8 +2,18 @@ import { describe, expect, test } from 'vitest';
 import { settings, someTargets } from '../../../tests/make/bids';
 import { USUAL_LIMITS } from '../changes';
 import { prepareBids } from '../bids';
-import { findDry, HOURS, missedSales, moneyGoal, paidOf, planBudgets, shareOut, spendSd } from '.';
-import type { BudgetCampaign, BudgetTotal, CampaignDays, Sharer } from '.';
+import {
+  findDry,
+  HOURS,
+  missedSales,
+  moneyGoal,
+  paidOf,
+  planBudgets,
+  shareOut,
+  spendSd,
+  strongTarget,
+} from '.';
+import type { BudgetCampaign, BudgetTotal, CampaignDays, Sharer, SpendingTarget } from '.';
 
 /** The same numbers each time: a test that fails fails again. */
 function chances(seed: number) {
@@ -254,5 +264,42 @@ describe('budgets as one plan with the bids', () => {
     expect(tight.total.after).toBeLessThanOrEqual(15e6 * 1.25);
     expect(sum(tight.proposals.map(({ demand }) => demand))).toBeLessThanOrEqual(15e6);
     expect(sum(ample.proposals.map(({ demand }) => demand))).toBeGreaterThan(15e6);
+  });
+});
+
+describe('a target that takes most of the budget it shares', () => {
+  const target = (id: number, over: Partial<SpendingTarget> = {}): SpendingTarget => ({
+    id,
+    canMove: true,
+    orders: 20,
+    spend: 2e6,
+    rpc: 4e6,
+    cpc: 5e5,
+    targetAcos: 0.24,
+    ...over,
+  });
+  const of = (over: Partial<SpendingTarget>, dryShare = 0) =>
+    strongTarget([target(1, { spend: 8e6, ...over }), target(2), target(3)], dryShare, 15e6, 1e6);
+
+  test('gets one of its own by its need, and leaves the others what it does not take', () => {
+    const { id, share, acos, budget, leaves } = of({})!;
+    expect([id, acos]).toEqual([1, 0.125]);
+    expect(share).toBeCloseTo(8 / 12, 12);
+    expect(budget).toBeGreaterThan(8e6);
+    expect(leaves).toBe(7e6);
+  });
+
+  test.each<[string, Partial<SpendingTarget>, number, boolean]>([
+    ['is over its target', { rpc: 1e6 }, 0, false],
+    ['has hardly sold', { orders: 3 }, 0, false],
+    ['cannot be told of alone', { canMove: false }, 0, false],
+    ['takes a third', { spend: 2.2e6 }, 0, false],
+    ['takes a third, and its campaign often runs dry', { spend: 2.2e6 }, 0.4, true],
+  ])('or not: one that %s', (_, over, dryShare, is) => {
+    expect(of(over, dryShare) !== null).toBe(is);
+  });
+
+  test('is none where it stands alone', () => {
+    expect(strongTarget([target(1)], 1, 15e6, 1e6)).toBeNull();
   });
 });

@@ -8,6 +8,8 @@ export { needOf, paidOf, spendSd } from './need';
 export { shareOut } from './shareOut';
 export type { Sharer } from './shareOut';
 export { budgetReason, usuallyDryFrom } from './reason';
+export { strongTarget } from './strongTarget';
+export type { SpendingTarget, StrongTarget } from './strongTarget';
 export { moneyGoal } from './moneyGoal';
 export { BUDGET_STEP, planBudgets } from './planBudgets';
 export type { BudgetCampaign } from './planBudgets';

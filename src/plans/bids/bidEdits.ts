@@ -1,4 +1,4 @@
-import { monthAt, monthNow, proposalAt } from '../../core/bids';
+import { monthAtBid, monthNow, proposalAt } from '../../core/bids';
 import type { Month, PlanColumns } from '../../core/bids';
 import type { LensTable } from '../../core/lenses';
 import type { Micros } from '../../core/units';
@@ -26,7 +26,8 @@ const NOTHING: Month = { clicks: 0, spend: 0, sales: 0 };
 export function actOf(plan: PlanColumns, table: LensTable, edits: BidEdits, row: number): BidAct {
   const targetId = table.targetId[row];
   const edit = edits.get(targetId);
-  const { from, to } = proposalAt(plan, row);
+  const proposal = proposalAt(plan, row);
+  const { from, to } = proposal;
   const now = monthNow(plan, row);
   if (edit?.kind === 'pause') return { row, targetId, isPause: true, from, to: from, now, after: NOTHING };
   const next = edit?.to ?? to;
@@ -37,8 +38,7 @@ export function actOf(plan: PlanColumns, table: LensTable, edits: BidEdits, row:
     from,
     to: next,
     now,
-    // What the others' bids free or take of the budget is counted with those that move.
-    after: monthAt(now, from > 0 ? next / from : 1, next === from ? 1 : plan.lift[row]),
+    after: next === from ? now : monthAtBid(proposal, next),
   };
 }
 

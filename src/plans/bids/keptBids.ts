@@ -44,6 +44,7 @@ export interface KeptBids {
   prepared: PreparedBids;
   /** Which campaign each index of it stands for. */
   campaignIds: Int32Array;
+  targetIds: Int32Array;
   ranDry: RanDry;
   /** Budgets as one plan with the bids; null while it is not said what the money is for. @param locks budgets by campaign that were set by hand */
   budgets: (settings: RoundSettings, locks: ReadonlyMap<number, number>) => BudgetPlan | null;
@@ -114,6 +115,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     ranDry,
     budgets,
     campaignIds: account.campaignIds,
+    targetIds: account.targetIds,
     decide,
     columns: (settings, table) =>
       planColumns(decide(settings), account, table.size, (row) => table.targetId[row]),

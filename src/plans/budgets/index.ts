@@ -1,4 +1,6 @@
 export { planBudgetRows } from './planBudgetRows';
 export { BUDGET_STEP, budgetChanges, budgetStake, isMoved } from './budgetActs';
+export { spendShares } from './spendShares';
+export type { SpendShares } from './spendShares';
 export { pendingBudgets } from './pending';
 export type { BudgetRow, BudgetsAsked, BudgetSettings, BudgetsPlan } from './types';

@@ -1,3 +1,4 @@
+import type { OwnCampaignAnswer, OwnCampaignRequest } from '../../contract/strongTarget';
 import type { MoneyAnswer, YearAnswer } from '../../contract/money';
 // The one typed client through which views reach the server.
 import type {
@@ -203,6 +204,8 @@ export const api = {
     ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
   overview: (account: number, asked: AskedWindow) =>
     ask<OverviewAnswer>(`/api/overview?${query({ account, ...asked })}`),
+  ownCampaign: (request: OwnCampaignRequest) =>
+    ask<OwnCampaignAnswer>('/api/own-campaign', send('POST', request)),
   money: (account: number) => ask<MoneyAnswer>(`/api/money?${query({ account })}`),
   topUp: (account: number, amount: number) =>
     ask<{ funds: number }>('/api/money', send('POST', { account, amount })),

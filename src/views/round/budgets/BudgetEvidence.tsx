@@ -11,6 +11,7 @@ import { Facts } from '../../shared/kit';
 import { LaterForm } from '../bids/LaterForm';
 import { StepEvidence } from '../frame/StepEvidence';
 import type { BudgetWork } from './useBudgetWork';
+import { WhoTakes } from './WhoTakes';
 
 interface BudgetEvidenceProps {
   account: AccountInfo | undefined;
@@ -35,6 +36,12 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
           </div>
           <Money row={plan.rows[row]} currency={account.currency} />
           <Hours row={plan.rows[row]} lastDay={account.lastDay} />
+          <WhoTakes
+            account={account}
+            loadId={loaded.loadId}
+            campaignId={plan.rows[row].campaignId}
+            campaign={loaded.table.name[row]}
+          />
         </>
       ) : null}
     </StepEvidence>

@@ -8,8 +8,8 @@ import type { KeptBids } from '../../../plans/bids';
 import type { KeptLens, LoadedLens, LoadedSums } from '../../../plans/field';
 import { placementStake, planPlacements, placementChanges } from '../../../plans/placements';
 import type { PlacementChangesAsked, PlacementPlan, PlacementsAsked } from '../../../plans/placements';
-import { budgetStake, isMoved, planBudgetRows } from '../../../plans/budgets';
-import type { BudgetsAsked, BudgetSettings, BudgetsPlan } from '../../../plans/budgets';
+import { budgetStake, isMoved, planBudgetRows, spendShares } from '../../../plans/budgets';
+import type { BudgetsAsked, BudgetSettings, BudgetsPlan, SpendShares } from '../../../plans/budgets';
 import { arrangeCampaigns } from '../../../plans/campaigns';
 import type { ArrangedCampaigns } from '../../../plans/campaigns';
 import type { DataVersion } from './dataVersion';
@@ -103,6 +103,14 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     planBudgets(loadId: number, asked: BudgetSettings): (BudgetsPlan & { loadId: number }) | null {
       const plan = budgetsOf(loadId, asked);
       return plan && { ...plan, loadId };
+    },
+
+    /** Who takes whose money in a campaign; null for another load. */
+    spendShares(loadId: number, campaignId: number, minBudget: number): SpendShares | null {
+      const lens = loads.get(loadId)?.lens;
+      return held?.loadId === loadId && lens
+        ? spendShares(held.bids, lens.index, campaignId, minBudget)
+        : null;
     },
 
     /** The rows of that step; null for another load. */
