@@ -158,12 +158,12 @@ function main() {
     ['do nothing', doNothing],
     ['bands', bands],
     ['ratio', ratio],
-    // As the Round uses it: bids, and no modifiers.
-    [`mowing, ${pace}`, () => mowing(pace, 'grow', undefined, bidsAlone)],
-    ['  with modifiers', () => mowing(pace)],
-    ['  keeping profit', () => mowing(pace, 'keep profit', undefined, bidsAlone)],
+    // As the Round uses it: bids, and the modifiers of its step.
+    [`mowing, ${pace}`, () => mowing(pace)],
+    ['  bids alone', () => mowing(pace, 'grow', undefined, bidsAlone)],
+    ['  keeping profit', () => mowing(pace, 'keep profit')],
     // At the target, the ACOS differs from the bands'; aimed at theirs, the two can be compared.
-    ['  aimed at bands’', () => mowing(pace, 'grow', bandsAcos, bidsAlone)],
+    ['  aimed at bands’', () => mowing(pace, 'grow', bandsAcos)],
   ];
   say(
     `${seeds.length} markets (${market}, ${world}), ${weeks} weeks, target ACOS ${share(target)}; sums over all markets, late orders in.`,

@@ -1,7 +1,7 @@
 export { decideBids, proposeBids, withTargets } from './proposeBids';
 export { cpcAt, monthAt } from './proposal';
 export { monthAtBid } from './freed';
-export { CPC_ELASTICITY } from './exposures';
+export { CPC_ELASTICITY, raiseOf } from './exposures';
 export { campaignPlans } from './modifiers';
 export type { CampaignPlan } from './modifiers';
 export type { FactorRatio, PlacementFactors } from './placementFactors';

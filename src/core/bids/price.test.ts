@@ -22,7 +22,13 @@ describe('what sets the price of a click', () => {
   });
 
   test('lowers bids where it is the own one, most where far more is won than half', () => {
-    const shade = shadeOf({ gamma: 1, targets: 20, curves: { level: new Float64Array(), steepness: 2.4 } });
+    const shade = shadeOf({
+      gamma: 1,
+      measured: 0,
+      targets: 20,
+      clicks: 0,
+      curves: { level: new Float64Array(), steepness: 2.4 },
+    });
     // r solves r (1 + (1 + r^a) / a) = worth / L, and the shade is its share of that to the 0.7.
     const r = shade(2) ** (1 / 0.7) * 2;
     expect(r * (1 + (1 + r ** 2.4) / 2.4)).toBeCloseTo(2, 1);

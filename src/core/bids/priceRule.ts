@@ -6,8 +6,11 @@ import type { WinCurves } from './winCurves';
 export interface PriceRule {
   /** How far the own bid sets the price: 0 (the next bidder does) to 1. */
   gamma: number;
-  /** Targets with clicks enough that tell of it. */
+  /** The same as it was measured, before too little counts as none. */
+  measured: number;
+  /** Targets with clicks enough that tell of it, and their clicks. */
   targets: number;
+  clicks: number;
   curves: WinCurves;
 }
 
@@ -27,7 +30,7 @@ export function priceRule(
   curves: WinCurves,
 ): PriceRule {
   const mean = meanPrice(curves.steepness);
-  let [above, below, count] = [0, 0, 0];
+  let [above, below, count, told] = [0, 0, 0, 0];
   for (let at = 0; at < targets.length; at += 1) {
     const bid = targets[at].bid * raises[targets[at].campaign];
     if (clicks[at] < LEAST_CLICKS || bid <= 0 || curves.level[at] <= 0) continue;
@@ -35,9 +38,10 @@ export function priceRule(
     above += clicks[at] * (cpc[at] / bid - g) * (1 - g);
     below += clicks[at] * (1 - g) ** 2;
     count += 1;
+    told += clicks[at];
   }
   const gamma = count >= PRICE_TARGETS && below > 0 ? Math.min(1, above / below) : 0;
-  return { gamma: gamma < LEAST_GAMMA ? 0 : gamma, targets: count, curves };
+  return { gamma: gamma < LEAST_GAMMA ? 0 : gamma, measured: gamma, targets: count, clicks: told, curves };
 }
 
 const TABLE = { from: -4, to: 4, step: 0.05 };

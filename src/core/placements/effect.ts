@@ -12,7 +12,7 @@ const raised = (placements: readonly Weighed[], to: readonly number[]) =>
 
 /**
  * Base bids after / before with which a campaign spends what it spent under other modifiers:
- * (sum s c q^1.8)^(-1/1.8), s click share, c cost per click over the campaign's, q raise after / before; clicks ~ bid, cost per click ~
+ * (sum s c q^1.8)^(-1/1.8), s click share, c what is bid there over the campaign's mean, q raise after / before; clicks ~ bid, cost per click ~
  * bid to the 0.8.
  * @param to modifiers, shares
  */

@@ -154,3 +154,15 @@ test('a month under modifiers that stay is the month as it is', () => {
   );
   for (const key of ['clicks', 'spend', 'sales'] as const) expect(same[key] / now[key]).toBeCloseTo(1, 9);
 });
+
+test('what is proposed never expects to lose sales for the same money', () => {
+  for (const modifiers of [
+    [0, 0, 0],
+    [0.5, 0, 0.3],
+    [0, 0.6, 0],
+    [2, 0, 0],
+  ] as [number, number, number][]) {
+    const { left, now, after } = only(betterAtTop(modifiers, 10));
+    if (left === null) expect(after.sales).toBeGreaterThan(now.sales);
+  }
+});

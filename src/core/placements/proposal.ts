@@ -16,7 +16,7 @@ export interface PlacementAt {
   worth: FactorRatio;
   /** Share of the campaign’s clicks over 14 days. */
   share: number;
-  /** Cost per click over that of the whole campaign. */
+  /** What a further click costs there, over that of the whole campaign: it goes with what is bid there. */
   cost: number;
 }
 

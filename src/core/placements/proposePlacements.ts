@@ -1,29 +1,26 @@
-import { campaignPlans } from '../bids';
-import type { BidObservations, BidSettings, CampaignPlan, PreparedBids } from '../bids';
+import { campaignPlans, raiseOf } from '../bids';
+import type { BidSettings, CampaignPlan, PreparedBids } from '../bids';
 import { PLACEMENTS } from '../structure';
 import { DAYS_PER_MONTH } from '../units';
 import { basesFor, monthUnder } from './effect';
 import type { PlacementAt, PlacementLeft, PlacementProposal } from './proposal';
 
-const COUNT = PLACEMENTS.length;
 const REST = PLACEMENTS.indexOf('rest');
-/** Days that costs by placement are from, and clicks at the account's ratio that are added to a campaign's own. */
-const [COST_DAYS, COST_CLICKS] = [56, 20];
 /** A raise that moves by less is not proposed. */
 const LEAST_MOVE = 0.03;
 
 /**
- * Modifiers for every campaign, and the base bids that go with them. Linear in targets and days by placement.
+ * Modifiers for every campaign, and the base bids that go with them. Linear in targets.
  * @param settings those of the bids; its `modifiers` tell which placements the market lets be set
  */
 export function proposePlacements(prepared: PreparedBids, settings: BidSettings): PlacementProposal[] {
   const { observations, factors } = prepared;
   const plans = campaignPlans(observations, factors, settings);
-  const costs = costsByPlacement(observations, factors.shares);
   const sums = campaignSums(prepared, plans);
   return observations.campaigns.map(({ modifiers }, campaign) => {
     const { targets, bid, aim, now } = sums[campaign];
     const shares = factors.shares(campaign);
+    const raised = raiseOf(shares, modifiers);
     const placements: PlacementAt[] = PLACEMENTS.map((_, placement) => ({
       from: modifiers[placement],
       to: plans[campaign].modifiers[placement],
@@ -31,7 +28,7 @@ export function proposePlacements(prepared: PreparedBids, settings: BidSettings)
       isSettable: settings.modifiers[placement],
       worth: factors.against(campaign, placement, REST),
       share: shares[placement],
-      cost: costs[campaign * COUNT + placement],
+      cost: (1 + modifiers[placement]) / raised,
     }));
     const left = leftAlone(placements, targets, now.clicks, plans[campaign].isUnsure);
     const to = placements.map((one) => (left === null ? one.to : one.from));
@@ -62,44 +59,6 @@ function leftAlone(
   if (clicks <= 0) return 'no clicks';
   if (placements.some(({ from, to }) => Math.abs((1 + to) / (1 + from) - 1) >= LEAST_MOVE)) return null;
   return isUnsure ? 'not sure' : 'as wanted';
-}
-
-/** Cost per click at each placement over that of its campaign; the account's ratio where a campaign has few clicks. */
-function costsByPlacement(
-  { campaigns, placements }: BidObservations,
-  shares: (campaign: number) => number[],
-): Float64Array {
-  const cells = campaigns.length * COUNT;
-  const [clicks, spend] = [new Float64Array(cells), new Float64Array(cells)];
-  for (let row = 0; row < placements.age.length; row += 1) {
-    if (placements.age[row] >= COST_DAYS) continue;
-    const cell = placements.campaign[row] * COUNT + placements.placement[row];
-    clicks[cell] += placements.clicks[row];
-    spend[cell] += placements.spend[row];
-  }
-  const total = (values: Float64Array, is: (cell: number) => boolean) =>
-    values.reduce((sum, value, cell) => sum + (is(cell) ? value : 0), 0);
-  const cpcOf = (is: (cell: number) => boolean) => total(spend, is) / Math.max(1, total(clicks, is));
-  const whole = cpcOf(() => true);
-  const usual = PLACEMENTS.map((_, placement) =>
-    whole > 0 ? cpcOf((cell) => cell % COUNT === placement) / whole || 1 : 1,
-  );
-  const costs = new Float64Array(cells);
-  for (let campaign = 0; campaign < campaigns.length; campaign += 1) {
-    const from = campaign * COUNT;
-    const [all, paid] = [clicks, spend].map((column) =>
-      column.subarray(from, from + COUNT).reduce((sum, value) => sum + value, 0),
-    );
-    const mean = all > 0 ? paid / all : 0;
-    for (let at = 0; at < COUNT; at += 1)
-      costs[from + at] =
-        mean > 0
-          ? (spend[from + at] / mean + COST_CLICKS * usual[at]) / (clicks[from + at] + COST_CLICKS)
-          : usual[at];
-    const sum = shares(campaign).reduce((one, share, at) => one + share * costs[from + at], 0);
-    for (let at = 0; at < COUNT; at += 1) costs[from + at] /= sum;
-  }
-  return costs;
 }
 
 /** What the running targets of each campaign come to in a month. */

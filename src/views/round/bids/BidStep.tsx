@@ -14,6 +14,7 @@ import { AcceptDialog } from './AcceptDialog';
 import { BidEvidence } from './BidEvidence';
 import { BidRows } from './BidRows';
 import type { BidStepSpec } from './bidSpec';
+import { FirstRound } from './FirstRound';
 import { LossDialog } from './LossDialog';
 import { PaceBar } from './PaceBar';
 import { PlanColumnsMenu } from './PlanColumnsMenu';
@@ -106,7 +107,12 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
               <PlanColumnsMenu shown={columns} onShown={showColumns} />
             </>
           ),
-          below: <SecondSteps summary={summary} work={work} />,
+          below: (
+            <>
+              <FirstRound work={work} />
+              <SecondSteps summary={summary} work={work} />
+            </>
+          ),
           accept:
             shown.length > 0 && (state.show === 'proposed' || isTesting)
               ? {

@@ -2,9 +2,10 @@ import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import { PACES, PRICE_TARGETS } from '../../../core/bids';
-import type { BidChoices, PlanColumns } from '../../../core/bids';
-import { formatCount, formatShare } from '../../../core/units';
+import { PACES } from '../../../core/bids';
+import type { BidChoices } from '../../../core/bids';
+import { formatShare } from '../../../core/units';
+import { priceWords } from '../../shared/priceWords';
 import type { BidWork } from './useBidWork';
 import { Check, Choice, MoneyField, NumberField, ShareField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
@@ -132,11 +133,6 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
             onNone={() => setChoices({ testCap: null })}
           />
           {work.plan && <p className="note">{priceWords(work.plan.price)}</p>}
-          {work.plan && choices.pace !== 'to wanted' && isFirstRound(work.plan) && (
-            <Button onClick={() => setChoices({ pace: 'to wanted' })}>
-              First round: go straight to wanted, this once
-            </Button>
-          )}
           <p className="note">
             A bid moves toward what its clicks are worth, by at most one step a round. “Straight to wanted” is
             for the first round on an account: read the summary before you accept.
@@ -145,17 +141,4 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
       </Popover>
     </>
   );
-}
-
-/** No bid of the account was ever changed from here. */
-const isFirstRound = ({ daysAgo }: PlanColumns) => daysAgo.every((days) => Number.isNaN(days));
-
-/** What sets the price of a click, as far as the account's own clicks tell. */
-function priceWords({ gamma, targets }: PlanColumns['price']): string {
-  const many = formatCount(targets);
-  if (targets < PRICE_TARGETS)
-    return 'Too few targets have clicks to tell what sets the price of a click; the next bidder is taken to.';
-  return gamma === 0
-    ? `The clicks of ${many} targets show no sign that your own bid sets their price: the next bidder is taken to.`
-    : `A click costs ${formatShare(gamma, 0)} of the way from the next bid to your own, as the clicks of ${many} targets tell; bids stay below its worth.`;
 }

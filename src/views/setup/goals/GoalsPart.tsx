@@ -16,6 +16,7 @@ import { TargetField } from '../../shared/TargetField';
 import { PartHead } from '../PartHead';
 import { GoalForm } from './GoalForm';
 import { GuideValues } from './GuideValues';
+import { PriceNote } from './PriceNote';
 import { Facts, Fault, PlaceLink } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
 
@@ -104,6 +105,7 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
         </Facts>
       )}
       <GuideValues account={account} />
+      <PriceNote account={account} />
     </>
   );
 }

@@ -188,6 +188,12 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
       return (await bidsOf(account, version)).tryGoal(settings, goal);
     },
 
+    /** What sets the price of a click, and the clicks that tell of it. */
+    async priceOf(account: number, version: DataVersion) {
+      const { gamma, measured, targets, clicks } = (await bidsOf(account, version)).prepared.price;
+      return { gamma, measured, targets, clicks };
+    },
+
     /** The wanted bids of some targets, whatever their step. */
     async wantedBids(
       account: number,
