@@ -172,6 +172,24 @@ describe('a literal of a closed list', () => {
   });
 });
 
+describe('a sentence of the interface', () => {
+  test('of three words and more stands in one place: where it is said twice, both take it from there', () => {
+    const placesOf = new Map<string, Set<string>>();
+    for (const file of files) {
+      if (!file.startsWith(path.join(src, 'views')) || file.includes('.test.')) continue;
+      const code = readFileSync(file, 'utf8').replace(/\/\*[\s\S]*?\*\/|^\s*\/\/.*$/gm, '');
+      // Words in quotes, and the text between tags; what holds the signs of code is none.
+      for (const [, quoted, text] of code.matchAll(/'([^'\n]{20,})'|>\s*([A-Z][^<>{}]{19,}?)\s*</g)) {
+        const said = (quoted ?? text).replace(/\s+/g, ' ').trim();
+        if (said.split(' ').length < 3 || /[(){}=|<>[\]/]|^\W|^[M\d]/.test(said)) continue;
+        placesOf.set(said, (placesOf.get(said) ?? new Set()).add(file));
+      }
+    }
+    expect([...placesOf].flatMap(([said, places]) => (places.size > 1 ? [said] : []))).toEqual([]);
+    expect(placesOf.size).toBeGreaterThan(200);
+  });
+});
+
 describe('what the interface is made of', () => {
   const drawn = files.filter((file) => file.endsWith('.tsx') && !file.endsWith('.test.tsx'));
   const found = (pattern: RegExp, within = drawn) =>

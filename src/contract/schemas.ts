@@ -6,8 +6,7 @@ import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
 import { isDay } from '../core/units';
 import { daysOfWords, readSpan, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
-import type { OwnCampaignRequest } from './strongTarget';
-import type { MonthGoal, PeriodsRequest, RowsRequest, Swath } from './field';
+import type { PeriodsRequest, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 import type {
   AccountChange,
@@ -223,35 +222,6 @@ export const noteRequest = Joi.object<OfAccount & { subject: string; text: strin
 export const removalQuery = Joi.object<OfAccount & { id: number }>({
   account: id.required(),
   id: id.required(),
-});
-
-export const monthGoalRequest = Joi.object<OfAccount & MonthGoal>({
-  account: id.required(),
-  month: Joi.string()
-    .pattern(/^20\d{2}-(0[1-9]|1[0-2])-01$/, 'the first day of a month from 2000 to 2099')
-    .required(),
-  sales: money.min(1).allow(null).required(),
-  spend: money.min(1).allow(null).required(),
-});
-
-export const yearQuery = Joi.object<OfAccount & { year: string }>({
-  account: id.required(),
-  year: Joi.string()
-    .pattern(/^20\d{2}$/, 'a year from 2000 to 2099')
-    .required(),
-});
-
-export const ownCampaignRequest = Joi.object<OwnCampaignRequest>({
-  account: id.required(),
-  targetId: id.required(),
-  name: Joi.string().trim().min(1).max(200).required(),
-  budget: money.min(1).required(),
-  leaves: money.min(1).required(),
-});
-
-export const topUpRequest = Joi.object<OfAccount & { amount: number }>({
-  account: id.required(),
-  amount: money.min(10_000).max(1e12).required(),
 });
 
 export const tableFile = Joi.object<TableToWrite>({

@@ -1,4 +1,5 @@
-import { accountQuery, topUpRequest } from '../../contract/schemas';
+import { topUpRequest } from '../../contract/moneySchemas';
+import { accountQuery } from '../../contract/schemas';
 import { endpoint } from '../../server/http/endpoint';
 import { loadMoney, topUp } from '../../server/money/loadMoney';
 

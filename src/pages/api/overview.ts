@@ -1,4 +1,5 @@
-import { monthGoalRequest, overviewQuery } from '../../contract/schemas';
+import { monthGoalRequest } from '../../contract/moneySchemas';
+import { overviewQuery } from '../../contract/schemas';
 import { loadOverview, setMonthGoal } from '../../server/field/loadOverview';
 import { endpoint } from '../../server/http/endpoint';
 

@@ -1,4 +1,4 @@
-import { ownCampaignRequest } from '../../contract/schemas';
+import { ownCampaignRequest } from '../../contract/moneySchemas';
 import { endpoint } from '../../server/http/endpoint';
 import { ownCampaign } from '../../server/money/ownCampaign';
 

@@ -1,4 +1,4 @@
-import { yearQuery } from '../../contract/schemas';
+import { yearQuery } from '../../contract/moneySchemas';
 import { endpoint } from '../../server/http/endpoint';
 import { loadYear } from '../../server/money/loadMoney';
 

@@ -2,6 +2,7 @@ import { LENSES } from '../../core/lenses';
 import type { Action } from '../shared/frame/FindOrDo';
 import { READY_MADE } from './swaths/readyMade';
 import type { FieldState } from './useFieldState';
+import { WHOLE_ACCOUNT } from '../shared/words';
 
 /** What can be done in the field by its name: lenses, swaths, pictures. */
 export function fieldActions(state: FieldState, onWindow: () => void): Action[] {
@@ -23,7 +24,7 @@ export function fieldActions(state: FieldState, onWindow: () => void): Action[] 
     },
     { label: 'Choose the window', keys: 'w', run: onWindow },
     { label: 'Drop all conditions', keys: '', run: () => state.setStack([]) },
-    { label: 'Show the whole account', keys: 'backspace', run: () => state.setScope(null) },
+    { label: WHOLE_ACCOUNT, keys: 'backspace', run: () => state.setScope(null) },
     { label: 'Picture: cut line', keys: '', run: () => state.setPicture('cut') },
     { label: 'Picture: ranked bars', keys: '', run: () => state.setPicture('bars') },
     { label: 'Picture: trend', keys: '', run: () => state.setPicture('trend') },

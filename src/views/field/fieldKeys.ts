@@ -1,14 +1,15 @@
 import type { KeyLine } from '../shared/frame/KeysHelp';
+import { MOVE_KEYS, SELECT_ALL_KEYS } from '../shared/frame/rowKeyLines';
 
 export const FIELD_KEYS: KeyLine[] = [
   [
     '1 – 8',
     'lens: keywords, product targets, auto targets, search terms, placements, campaigns, ad groups, products',
   ],
-  ['↑ ↓', 'move to a row; with Shift, extend the selection; PageUp PageDown Home End too'],
+  MOVE_KEYS,
   ['Enter', 'open the focused row: what lies below it'],
   ['Backspace', 'back out, one level up'],
-  ['ctrl a', 'select all rows shown; Escape clears'],
+  SELECT_ALL_KEYS,
   ['e', 'edit the bid, budget or modifier in place'],
   ['[ ]', 'bids (budgets, modifiers) of the selected rows −5 % or +5 %'],
   ['m', 'move by hand: to the bar below the rows'],

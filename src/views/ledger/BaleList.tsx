@@ -4,6 +4,7 @@ import { formatTime } from '../shared/formatTime';
 import { PartList } from '../shared/kit';
 import type { PartEntry } from '../shared/kit';
 import type { LedgerState } from './useLedger';
+import { WORKED_TITLE } from './effects/title';
 
 /** What became of a bale, in words. */
 function outcome({ changes, accepted, refused, state, carriedOn }: BaleInfo): string {
@@ -19,7 +20,7 @@ function outcome({ changes, accepted, refused, state, carriedOn }: BaleInfo): st
     : `${formatCount(accepted)} accepted, ${formatCount(refused)} refused`;
 }
 
-const WORKED: PartEntry = { key: 'worked', label: 'Which changes worked', keys: 'w' };
+const WORKED: PartEntry = { key: 'worked', label: WORKED_TITLE, keys: 'w' };
 
 const entryOf = (bale: BaleInfo): PartEntry => ({
   key: bale.id,

@@ -1,5 +1,6 @@
 import { groupBy } from '../../core/order';
 import type { KeyLine } from '../shared/frame/KeysHelp';
+import { MOVE_KEYS, SELECT_ALL_KEYS } from '../shared/frame/rowKeyLines';
 import type { RoundStep } from './steps/step';
 
 /** The keys of the round: its steps by their digits, what holds in all of them, and what some know beside. */
@@ -10,14 +11,14 @@ export function roundKeys(steps: readonly RoundStep[]): KeyLine[] {
   );
   return [
     [`1 … ${steps.length}`, `step of the round: ${steps.map(({ label }) => label.toLowerCase()).join(', ')}`],
-    ['↑ ↓', 'move to a row; with Shift, extend the selection; PageUp PageDown Home End too'],
+    MOVE_KEYS,
     ['space', 'accept the row, or the selected rows'],
     ['x', 'leave it: not proposed again for 30 days'],
     ['l', 'later: back in a week'],
     ['e', 'edit the bid in place, or where a negative holds'],
     // What a key does in several steps is told in one line, and the same words once.
     ...[...own].map(([key, lines]): KeyLine => [key, [...new Set(lines.map(([, does]) => does))].join('; ')]),
-    ['ctrl a', 'select all rows shown; Escape clears'],
+    SELECT_ALL_KEYS,
     ['s', 'stack a condition'],
     ['b', 'brush on the picture: arrows move the area, with Shift they size it, b ends it'],
     ['d', 'one line a row, or two with the reason'],

@@ -7,6 +7,7 @@ import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared
 import { useUrlState } from '../shared/urlState';
 import { ProductRoutes } from './ProductRoutes';
 import { useRoutes } from './useRoutes';
+import { BRING_TERMS } from '../shared/words';
 
 const KEYS: KeyLine[] = [
   ['Enter on an ad group, then on a home', 'draw a route'],
@@ -66,11 +67,7 @@ export function Place({ account, error }: PlaceProps) {
           ) : (
             <Empty
               why="A route leads from an ad group that looks for terms (automatic, broad or phrase) to the home of the terms that sold."
-              next={
-                <PlaceLink href={pageLink('setup', account?.id)}>
-                  Sync the account, or import a search-term report
-                </PlaceLink>
-              }
+              next={<PlaceLink href={pageLink('setup', account?.id)}>{BRING_TERMS}</PlaceLink>}
             >
               No ad group looks for terms yet.
             </Empty>

@@ -12,13 +12,15 @@ import { StandingPart } from './standing/StandingPart';
 import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared/kit';
 import { pageLink } from '../shared/frame/pages';
 import type { PlaceProps } from '../shared/frame/place';
+import { BRING_TERMS, NO_TERMS } from '../shared/words';
+import { partLabel } from '../shared/frame/pages';
 
 const PARTS: { name: string; label: string; does: string; Part: (props: WordsPartProps) => ReactNode }[] = [
   { name: 'parts', label: 'Word parts', does: 'One to three words over all terms', Part: PartsPart },
   { name: 'core', label: 'Core lists', does: 'The terms that matter, and their homes', Part: CorePart },
   {
     name: 'negatives',
-    label: 'Negatives that stand',
+    label: partLabel('words', 'negatives'),
     does: 'What they block, and what is odd',
     Part: StandingPart,
   },
@@ -28,7 +30,7 @@ const PARTS: { name: string; label: string; does: string; Part: (props: WordsPar
     does: 'Kept over many campaigns',
     Part: ListsPart,
   },
-  { name: 'preview', label: 'What a keyword catches', does: 'Tried on past terms', Part: PreviewPart },
+  { name: 'preview', label: partLabel('words', 'preview'), does: 'Tried on past terms', Part: PreviewPart },
 ];
 
 /** What shoppers typed, word by word: parts, core lists, negatives that stand, and what a keyword would catch. */
@@ -71,13 +73,9 @@ export function Place({ account, error, tray }: PlaceProps) {
           {account && account.lastDay === null ? (
             <Empty
               why="Words are taken from what shoppers typed: from the search-term report."
-              next={
-                <PlaceLink href={pageLink('setup', account.id)}>
-                  Sync the account, or import a search-term report
-                </PlaceLink>
-              }
+              next={<PlaceLink href={pageLink('setup', account.id)}>{BRING_TERMS}</PlaceLink>}
             >
-              There are no search terms yet.
+              {NO_TERMS}
             </Empty>
           ) : (
             <Loading>Reading 90 days of search terms …</Loading>

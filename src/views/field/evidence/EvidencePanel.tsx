@@ -20,6 +20,7 @@ import { Money } from './Money';
 import { ScopeTarget } from './ScopeTarget';
 import { Notes } from '../../shared/evidence/Notes';
 import { belowOf } from './below';
+import { FOCUS_A_ROW } from '../../shared/words';
 
 interface EvidencePanelProps {
   account: AccountInfo;
@@ -37,11 +38,7 @@ export const EvidencePanel = memo(function EvidencePanel(props: EvidencePanelPro
   const { row } = props;
   return (
     <SidePanel label="Evidence">
-      {row === null ? (
-        <p className="faint">Focus a row to see its evidence.</p>
-      ) : (
-        <Evidence {...props} row={row} />
-      )}
+      {row === null ? <p className="faint">{FOCUS_A_ROW}</p> : <Evidence {...props} row={row} />}
     </SidePanel>
   );
 });

@@ -5,6 +5,7 @@ import { pageLink } from '../../shared/frame/pages';
 import { Empty, PlaceLink } from '../../shared/kit';
 import type { FieldState } from '../useFieldState';
 import type { ArrangedRows, LoadedLens } from '../../../plans/field';
+import { WHOLE_ACCOUNT } from '../../shared/words';
 
 interface NothingHereProps {
   state: FieldState;
@@ -30,7 +31,7 @@ export function NothingHere({ state, account, loaded, arranged }: NothingHerePro
       <Empty
         next={
           <Button variant="outlined" onClick={() => state.setScope(null)}>
-            Show the whole account
+            {WHOLE_ACCOUNT}
           </Button>
         }
       >

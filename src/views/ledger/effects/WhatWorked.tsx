@@ -13,6 +13,7 @@ import { howMeasured, VERDICTS } from './effectWords';
 import { movedCells } from './MovedCells';
 import { ProfitCell } from './ProfitCell';
 import { Facts } from '../../shared/kit';
+import { WORKED_TITLE } from './title';
 
 /** Which kinds of changes did what they should, over all bales. */
 export function WhatWorked({ account }: { account: AccountInfo }) {
@@ -22,7 +23,7 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
   });
   return (
     <>
-      <h2 className="pageTitle">Which changes worked</h2>
+      <h2 className="pageTitle">{WORKED_TITLE}</h2>
       <Box component="p" className="faint" sx={{ margin: '0 0 12px', maxWidth: 760 }}>
         Compares the days after each change with the same weekdays before it, allowing for what similar
         untouched targets did. Ranges are 80 % intervals; one that is clear of the middle line is hardly

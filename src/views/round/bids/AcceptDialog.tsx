@@ -4,6 +4,8 @@ import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { Ask } from '../../shared/kit';
 import type { BidAct } from '../../../plans/bids';
 import { sumActs, summaryWords } from '../../../plans/bids';
+import { NOTHING_CHANGES } from '../../shared/words';
+import { ToTheTray } from '../frame/ToTheTray';
 
 /** An act with what makes it worth a second look. */
 export interface AskedAct extends BidAct {
@@ -52,7 +54,7 @@ export function AcceptDialog({ acts, limits, currency, onDone }: AcceptDialogPro
       maxWidth="md"
       onDone={(isWanted) => onDone(isWanted ? kept.map(({ row }) => row) : null)}
     >
-      <p className="line">{does || 'Nothing would change.'}.</p>
+      <p className="line">{does || NOTHING_CHANGES}.</p>
       {summary.count > 0 && <p className="line">Expected: {brings}.</p>}
       {acts.length > 1 && <Moves title="The largest moves" acts={largest} all={largest} {...parts} />}
       {orderless.length > 0 && (
@@ -63,7 +65,7 @@ export function AcceptDialog({ acts, limits, currency, onDone }: AcceptDialogPro
           {...parts}
         />
       )}
-      <p className="note">They go to the tray; nothing is sent yet, and u takes them back.</p>
+      <ToTheTray />
     </Ask>
   );
 }

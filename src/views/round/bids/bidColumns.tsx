@@ -18,6 +18,7 @@ import { actOf, planNumber } from '../../../plans/bids';
 import type { BidStepSpec } from './bidSpec';
 import type { BidDecisions } from './useBidWork';
 import { NameCell } from '../frame/NameCell';
+import { GRADE_MEANS } from '../../shared/words';
 
 interface ColumnContext {
   spec: BidStepSpec;
@@ -52,7 +53,7 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
       key: 'grade',
       label: '',
       width: '22px',
-      definition: 'How sure the estimate is: one bar thin, two fair, three strong',
+      definition: GRADE_MEANS,
       cell: (row) => <EvidenceMark grade={plan.grade[row]} />,
     },
     {

@@ -3,6 +3,7 @@ import { formatCount, formatMoney } from '../../../core/units';
 import { isMoved } from '../../../plans/budgets';
 import type { BudgetsPlan } from '../../../plans/budgets';
 import { Ask } from '../../shared/kit';
+import { ToTheTray } from '../frame/ToTheTray';
 
 interface AcceptBudgetsProps {
   plan: BudgetsPlan;
@@ -53,7 +54,7 @@ export function AcceptBudgets({ plan, table, rows, currency, onDone }: AcceptBud
         </ul>
       </section>
       {moved.length > LARGEST && <p className="note">… and {formatCount(moved.length - LARGEST)} more.</p>}
-      <p className="note">They go to the tray; nothing is sent yet, and u takes them back.</p>
+      <ToTheTray />
     </Ask>
   );
 }

@@ -10,6 +10,7 @@ import type { PlacementPlan } from '../../../plans/placements';
 import { Ask, Check, Choice, MoneyField, ShareField } from '../../shared/kit';
 import { editWith } from './placementColumns';
 import type { PlacementWork } from './usePlacementWork';
+import { NOTHING_CHANGES } from '../../shared/words';
 
 interface ByHandDialogProps {
   work: PlacementWork;
@@ -94,7 +95,7 @@ export function ByHandDialog({ work, plan, rows, currency, onDone }: ByHandDialo
       <p className="note">
         {moved.length > 0
           ? `From ${range(moved.map(({ from }) => from))} to ${range(moved.map(({ to }) => to!))}.`
-          : 'Nothing would change.'}
+          : `${NOTHING_CHANGES}.`}
         {unknown > 0 && ` ${formatCount(unknown)} without clicks there stay as they are.`} A placement is
         turned down by lowering the base bids and raising the others; it cannot be switched off.
       </p>

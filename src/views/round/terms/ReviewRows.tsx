@@ -13,6 +13,7 @@ import { columnsOf } from './columns';
 import type { RowView } from './columns';
 import type { TermStepSpec } from './termSpec';
 import type { TermDecisions } from './useTermWork';
+import { NO_TERMS } from '../../shared/words';
 
 interface ReviewRowsProps {
   account: AccountInfo | undefined;
@@ -78,7 +79,7 @@ function NoTerms({ account }: { account: AccountInfo | undefined }) {
       why="Terms to harvest and to block come from the search-term report."
       next={<PlaceLink href={pageLink('setup', account?.id)}>Import a search-term report</PlaceLink>}
     >
-      There are no search terms yet.
+      {NO_TERMS}
     </Empty>
   );
 }

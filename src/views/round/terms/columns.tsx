@@ -17,6 +17,7 @@ import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
 import { NameCell } from '../frame/NameCell';
 import { placeName } from './placeName';
+import { GRADE_MEANS, NO_ACOS } from '../../shared/words';
 
 /** What a row's cells need. */
 export interface RowView {
@@ -47,7 +48,7 @@ export function columnsOf(context: ColumnContext): Column<RowView>[] {
       key: 'grade',
       label: '',
       width: '20px',
-      definition: 'How sure the estimate is: one bar thin, two fair, three strong',
+      definition: GRADE_MEANS,
       cell: ({ row }) => <EvidenceMark grade={review.estimates.grade[row]} />,
     },
     {
@@ -109,8 +110,7 @@ function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: stri
     definition: explain(spec, currency),
     cell: ({ row }) => {
       const value = of(sumsOfRow(review.table, row));
-      if (value === null)
-        return <span title={key === 'acos' ? 'No sales, so no ACOS' : 'No clicks'}>{DASH}</span>;
+      if (value === null) return <span title={key === 'acos' ? NO_ACOS : 'No clicks'}>{DASH}</span>;
       return unit === 'count'
         ? formatCount(value)
         : unit === 'money'

@@ -22,6 +22,10 @@ export const PARTS = [
   { page: 'setup', part: 'words', label: 'Brands and words' },
 ] as const;
 
+/** What a part of a place is called. */
+export const partLabel = (page: string, part: string): string =>
+  PARTS.find((one) => one.page === page && one.part === part)!.label;
+
 export type PageName = (typeof PAGES)[number]['name'];
 
 /** The place of an address's path; null where there is none. */

@@ -5,6 +5,7 @@ import { writeSpan } from '../../../core/windows';
 import type { ComparedWindow } from '../../../core/windows';
 import { DayField } from '../kit';
 import type { WindowState } from './windowState';
+import { FIRST_AFTER_LAST } from '../words';
 
 interface VersusFormProps {
   window: WindowState;
@@ -43,7 +44,7 @@ export function VersusForm({ window, versus: { shown, isChosen, onVersus }, days
       </div>
       {isWrong && (
         <p role="alert" className="over note">
-          The first day is after the last.
+          {FIRST_AFTER_LAST}
         </p>
       )}
       {!isWrong && length !== days && (

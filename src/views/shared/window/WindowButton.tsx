@@ -7,6 +7,7 @@ import type { AccountInfo } from '../../../contract/api';
 import { DayField } from '../kit';
 import { VersusForm } from './VersusForm';
 import type { ShownWindow, WindowState } from './windowState';
+import { FIRST_AFTER_LAST } from '../words';
 
 const LENGTHS = [7, 14, 30, 60, 90];
 
@@ -97,7 +98,7 @@ function WindowForm({ account, shown: { from, to, unsettled }, window }: FormPro
         </div>
         {isWrong && (
           <p role="alert" className="over note">
-            The first day is after the last.
+            {FIRST_AFTER_LAST}
           </p>
         )}
         <p className="note">

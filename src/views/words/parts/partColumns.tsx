@@ -3,6 +3,7 @@ import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units
 import type { WordPart } from '../../../core/words';
 import type { Column } from '../../../table';
 import { EvidenceMark } from '../../shared/evidence/marks';
+import { NO_ACOS } from '../../shared/words';
 
 /** Columns of word parts. Money in the account's currency. */
 export function partColumns(currency: string, targetAcos: number): Column<WordPart>[] {
@@ -34,7 +35,7 @@ export function partColumns(currency: string, targetAcos: number): Column<WordPa
       return (
         <span
           className={acos === null || acos > targetAcos ? 'over' : 'under'}
-          title={acos === null ? 'No sales, so no ACOS' : undefined}
+          title={acos === null ? NO_ACOS : undefined}
         >
           {acos === null ? DASH : formatShare(acos)}
         </span>

@@ -1,11 +1,12 @@
 import { BUDGETS_NAME, BudgetStep, useBudgetWork } from '../../budgets';
 import type { BudgetWork } from '../../budgets';
 import type { RoundStep } from '../step';
+import { SALES_TO_GAIN } from '../../../shared/words';
 
 export const budgets: RoundStep<BudgetWork> = {
   name: BUDGETS_NAME,
   label: 'Budgets',
-  money: 'sales to gain a month',
+  money: SALES_TO_GAIN,
   purpose: 'budget',
   keys: [
     ['a', 'budgets: accept the whole plan, after a summary'],

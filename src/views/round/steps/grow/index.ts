@@ -1,9 +1,10 @@
 import { makeBidStep } from '../../bids/makeBidStep';
+import { SALES_TO_GAIN } from '../../../shared/words';
 
 export const grow = makeBidStep({
   name: 'grow',
   label: 'Room to grow',
-  money: 'sales to gain a month',
+  money: SALES_TO_GAIN,
   hasTesting: true,
   figures: ['clicks', 'orders', 'sales', 'acos'],
   stake: { label: 'To gain', definition: 'Sales of a month that the proposed bid adds' },

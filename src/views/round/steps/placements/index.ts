@@ -1,11 +1,12 @@
 import { PLACEMENTS_NAME, PlacementStep, usePlacementWork } from '../../placements';
 import type { PlacementWork } from '../../placements';
 import type { RoundStep } from '../step';
+import { SALES_TO_GAIN } from '../../../shared/words';
 
 export const placements: RoundStep<PlacementWork> = {
   name: PLACEMENTS_NAME,
   label: 'Placements',
-  money: 'sales to gain a month',
+  money: SALES_TO_GAIN,
   purpose: 'modifier',
   keys: [
     ['a', 'placements: accept the whole step, after a summary'],
