@@ -7,6 +7,7 @@ export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';
 export { reasonOf, toBidChange } from './toBidChanges';
 export { summaryWords } from './summaryWords';
 export { pendingTargets } from './pending';
+export { roundSettings } from './roundSettings';
 export { aheadOf, PLACEMENT_STEP } from './ahead';
 export type { AheadIds, RoundSettings } from './ahead';
 export type { ArrangedBids, BidShow, BidsAsked, TestingSummary, BidSort, BidStepSummary } from './types';

@@ -1,4 +1,3 @@
-import { settingsOf } from '../../core/bids';
 import type { BidFeed, BidSettings } from '../../core/bids';
 import { inDecimals } from '../../core/changes';
 import { buildLens, GRADES, sumsAt } from '../../core/lenses';
@@ -9,7 +8,7 @@ import type { PlanChoices } from '../../contract/choices';
 import { stepOfQueue } from '../../contract/review';
 import type { BidQueue } from '../../contract/review';
 import type { MarketLimits } from '../../core/changes';
-import { actOf, arrangeBids, keptBids, toBidChange } from '../bids';
+import { actOf, arrangeBids, keptBids, roundSettings, toBidChange } from '../bids';
 import type { AheadIds, BidEdits } from '../bids';
 import { keptLens, toGrainSums } from '../field';
 import { amount, figuresOf } from './planned';
@@ -38,12 +37,7 @@ export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSe
   const index = indexTree(tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
-  const settings = {
-    ...settingsOf(choices, limits),
-    ahead: parts.ahead,
-    money: parts.money,
-    budgetLimits: limits,
-  };
+  const settings = roundSettings({ bids: choices, money: parts.money }, limits, parts.ahead);
   const plan = keptBids(index, feed).columns(settings, table);
   const { rows } = arrangeBids(held, plan, {
     step: stepOfQueue(step),

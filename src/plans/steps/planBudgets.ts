@@ -1,4 +1,3 @@
-import { settingsOf } from '../../core/bids';
 import type { BidFeed } from '../../core/bids';
 import { budgetReason } from '../../core/budgets';
 import { inDecimals } from '../../core/changes';
@@ -8,7 +7,7 @@ import { indexTree } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanChoices } from '../../contract/choices';
-import { keptBids } from '../bids';
+import { keptBids, roundSettings } from '../bids';
 import type { AheadIds, RoundSettings } from '../bids';
 import { budgetChanges, budgetStake, isMoved, planBudgetRows } from '../budgets';
 import { arrangeCampaigns } from '../campaigns';
@@ -35,12 +34,7 @@ export function planBudgetStep(parts: BudgetParts): { settings: RoundSettings; p
   const index = indexTree(tree);
   const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums).grainSums), index);
   const { table } = lens;
-  const settings: RoundSettings = {
-    ...settingsOf(choices.bids, limits),
-    ahead,
-    money: choices.money,
-    budgetLimits: limits,
-  };
+  const settings = roundSettings(choices, limits, ahead);
   const { rows } = planBudgetRows(keptBids(index, feed), { settings, locks: [] }, table, index);
   const arranged = arrangeCampaigns(
     lens,

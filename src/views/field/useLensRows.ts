@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import type { AccountInfo } from '../../contract/api';
-import { settingsOf } from '../../core/bids';
 import { asksPlan } from '../../plans/bids';
 import { dataVersion } from '../shared/fieldEngine/dataVersion';
 import { useChoices } from '../shared/useChoices';
@@ -13,6 +12,7 @@ import type { FieldState } from './useFieldState';
 import { useArrangedRows } from './useLens';
 import type { LensState } from './useLens';
 import type { LoadedLens } from '../../plans/field';
+import { roundSettings } from '../../plans/bids';
 
 const NO_ROWS = new Int32Array();
 
@@ -30,7 +30,7 @@ export function useLensRows(
   const judge = {
     account: account.id,
     version: dataVersion(account),
-    settings: settingsOf(choices.bids, account.limits),
+    settings: roundSettings(choices, account.limits),
   };
   const [area, setArea] = useState<Area | null>(null);
   const { arranged, isCurrent, error } = useArrangedRows(

@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { settingsOf } from '../../../core/bids';
 import type { HandStep } from '../../../core/changes';
 import { daysIn } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
@@ -10,6 +9,7 @@ import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { LoadedLens } from '../../../plans/field';
 import { planMove, planState } from '../../../plans/byHand';
 import type { Staged } from '../../../plans/byHand';
+import { roundSettings } from '../../../plans/bids';
 
 /** Suggestions are asked for so many targets at most. */
 const MOST_SUGGESTED = 5000;
@@ -42,7 +42,7 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
       pageEngine().wantedBids(
         account.id,
         dataVersion(account),
-        settingsOf(account.choices.bids, account.limits),
+        roundSettings(account.choices, account.limits),
         ids,
       ),
     enabled: step?.kind === 'wanted' && ids.length > 0,

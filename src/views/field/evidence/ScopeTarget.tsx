@@ -4,7 +4,6 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import { settingsOf } from '../../../core/bids';
 import type { Goal } from '../../../core/goals';
 import type { LensTable } from '../../../core/lenses';
 import { formatCount, formatShare } from '../../../core/units';
@@ -18,6 +17,7 @@ import { TrialFigures } from '../../shared/TrialFigures';
 import { useUndo } from '../../shared/undo/useUndo';
 import { useTell } from '../../shared/useTell';
 import { scopesOfRow } from './scopesOfRow';
+import { roundSettings } from '../../../plans/bids';
 
 interface ScopeTargetProps {
   account: AccountInfo;
@@ -85,7 +85,7 @@ function Trial({ account, engine, scope, own, counts }: TrialProps) {
   const { did } = useUndo(account.id);
   const { takeOver } = useNewData(account);
   const version = dataVersion(account);
-  const settings = settingsOf(account.choices.bids, account.limits);
+  const settings = roundSettings(account.choices, account.limits);
   const trial = useQuery({
     queryKey: ['goal-trial', account.id, version, settings, scope.scope, scope.scopeId, tried],
     queryFn: () => engine.tryGoal(account.id, version, settings, goalAt(scope, tried!)),

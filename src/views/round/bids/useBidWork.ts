@@ -3,10 +3,9 @@ import { BID_QUEUE, idsOfSubject, targetSubject } from '../../../contract/aside'
 import type { AccountInfo } from '../../../contract/api';
 import { BID_STEP_NAMES, isBidStep } from '../../../contract/review';
 import type { BidStepName } from '../../../contract/review';
-import { settingsOf } from '../../../core/bids';
 import type { BidChoices, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
-import { aheadOf, pendingTargets } from '../../../plans/bids';
+import { aheadOf, pendingTargets, roundSettings } from '../../../plans/bids';
 import type { ArrangedBids, BidEdit, BidsAsked, RoundSettings } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
@@ -74,12 +73,12 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: RoundSettings = useMemo(
-    () => ({
-      ...settingsOf(choices, limits),
-      ahead: aheadOf([...tray.changes, ...tray.sending]),
-      money: state.choices.choices.money,
-      budgetLimits: limits,
-    }),
+    () =>
+      roundSettings(
+        { bids: choices, money: state.choices.choices.money },
+        limits,
+        aheadOf([...tray.changes, ...tray.sending]),
+      ),
     [choices, limits, tray.changes, tray.sending, state.choices.choices.money],
   );
   const lens = useWorkerLoad<LoadedLens>(

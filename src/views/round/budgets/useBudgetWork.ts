@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
 import { campaignSubject } from '../../../contract/aside';
-import { settingsOf } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
 import type { LensTable } from '../../../core/lenses';
-import { aheadOf } from '../../../plans/bids';
+import { aheadOf, roundSettings } from '../../../plans/bids';
 import type { RoundSettings } from '../../../plans/bids';
 import { budgetChanges, pendingBudgets } from '../../../plans/budgets';
 import type { BudgetsAsked, BudgetSettings, BudgetsPlan } from '../../../plans/budgets';
@@ -28,12 +27,7 @@ export function useBudgetWork({ account, state, tray }: RoundAt) {
   const { bids, money } = state.choices.choices;
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: RoundSettings = useMemo(
-    () => ({
-      ...settingsOf(bids, limits),
-      ahead: aheadOf([...tray.changes, ...tray.sending]),
-      money,
-      budgetLimits: limits,
-    }),
+    () => roundSettings({ bids, money }, limits, aheadOf([...tray.changes, ...tray.sending])),
     [bids, limits, money, tray.changes, tray.sending],
   );
   const lens = useCampaignLens(account, state);
