@@ -140,7 +140,9 @@ test('money moves from where it lies idle to campaigns that ran dry, the sum to 
     await expect.poll(async () => (await stagedIn(request, account)).length).toBe(proposed.summary.count);
     await expect(page.getByRole('dialog')).toBeHidden();
     await expect(page.locator('.sentence')).toContainText('lies where it is needed');
-    await sendTray(page);
+    const ids = (await stagedIn(request, account)).map(({ id }) => id);
+    expect((await request.post('/api/bales', { data: { account, ids } })).ok()).toBe(true);
+    await expect.poll(async () => (await stagedIn(request, account)).length).toBe(0);
     expect(await budgets()).toBe(total);
   });
 

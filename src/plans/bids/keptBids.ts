@@ -86,13 +86,15 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     const total = moneyTotal(settings, index, feed);
     if (!total) return null;
     const start = from(settings);
+    // What is in the tray already stays as it was decided.
+    const decided = new Map(settings.ahead?.budgets);
     return planBudgets(
       start,
       settings,
       start.observations.campaigns.map(({ budget }, place) => ({
         budget,
         isRunning: index.campaignRuns(account.campaignIds[place]),
-        locked: locks.get(account.campaignIds[place]) ?? null,
+        locked: locks.get(account.campaignIds[place]) ?? decided.get(account.campaignIds[place]) ?? null,
       })),
       total,
       ranDry,
