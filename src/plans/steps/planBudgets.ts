@@ -1,8 +1,7 @@
 import type { BidFeed } from '../../core/bids';
 import { budgetReason } from '../../core/budgets';
-import { inDecimals } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
-import { buildLens, GRADES, sumsAt } from '../../core/lenses';
+import { buildLens } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
@@ -12,7 +11,7 @@ import type { AheadIds, RoundSettings } from '../bids';
 import { budgetChanges, budgetStake, isMoved, planBudgetRows } from '../budgets';
 import { arrangeCampaigns } from '../campaigns';
 import { keptLens, toGrainSums } from '../field';
-import { amount, figuresOf } from './planned';
+import { amount, plannedCampaign } from './planned';
 import type { Planned } from './planned';
 
 /** What the step of budgets is planned from. */
@@ -45,38 +44,9 @@ export function planBudgetStep(parts: BudgetParts): { settings: RoundSettings; p
   const planned = Array.from(arranged.rows).flatMap((row): Planned[] => {
     const changes = budgetChanges(rows, table, [row]);
     if (changes.length === 0) return [];
-    const { stands, to, now, after } = rows[row];
-    const [spend, sales] = [after.spend - now.spend, after.sales - now.sales];
-    const margin = table.margin[row];
-    const profit = Number.isNaN(margin) ? null : margin * sales - spend;
-    return [
-      {
-        changes,
-        expected: { spend, sales, profit },
-        told: {
-          subject: {
-            kind: 'campaign',
-            id: table.campaignId[row],
-            name: table.name[row],
-            campaign: table.name[row],
-            adGroup: '',
-          },
-          from: amount(stands),
-          to: amount(to),
-          change: inDecimals(changes[0].change),
-          also: [],
-          reason: budgetReason(rows[row]),
-          evidence: GRADES[table.grade[row]],
-          figures: figuresOf(sumsAt(table.now, row)),
-          expected: {
-            clicks: after.clicks - now.clicks,
-            spend: amount(spend),
-            sales: amount(sales),
-            profit: amount(profit),
-          },
-        },
-      },
-    ];
+    const { stands, to } = rows[row];
+    const said = { from: amount(stands), to: amount(to), reason: budgetReason(rows[row]) };
+    return [plannedCampaign(table, row, rows[row], changes, said)];
   });
   return { settings, planned };
 }

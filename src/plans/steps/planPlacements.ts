@@ -1,8 +1,7 @@
 import { settingsOf } from '../../core/bids';
 import type { BidFeed, BidSettings } from '../../core/bids';
-import { inDecimals } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
-import { buildLens, GRADES, sumsAt } from '../../core/lenses';
+import { buildLens } from '../../core/lenses';
 import { placementReason } from '../../core/placements';
 import { indexTree } from '../../core/structure';
 import type { AccountTree, Placement } from '../../core/structure';
@@ -13,7 +12,7 @@ import { keptLens, toGrainSums } from '../field';
 import { arrangeCampaigns } from '../campaigns';
 import { placementChanges, placementSettings, placementStake, planPlacements } from '../placements';
 import type { PlacementChangesAsked } from '../placements';
-import { amount, figuresOf } from './planned';
+import { plannedCampaign } from './planned';
 import type { Planned } from './planned';
 
 /** What the step of placements is planned from. */
@@ -48,38 +47,12 @@ export function planPlacementStep(parts: PlacementParts): { settings: BidSetting
   );
   const list = Array.from(rows);
   const changes = placementChanges(plan, index, { settings, rows: list, edits: [], staged: bids });
-  const planned = list.map((row, at): Planned => {
-    const { now, after } = plan.rows[row];
-    const [first, ...rest] = changes[at];
-    const [spend, sales] = [after.spend - now.spend, after.sales - now.sales];
-    const margin = table.margin[row];
-    const profit = Number.isNaN(margin) ? null : margin * sales - spend;
-    return {
-      changes: changes[at],
-      expected: { spend, sales, profit },
-      told: {
-        subject: {
-          kind: 'campaign',
-          id: table.campaignId[row],
-          name: table.name[row],
-          campaign: table.name[row],
-          adGroup: '',
-        },
-        from: null,
-        to: null,
-        change: inDecimals(first.change),
-        also: rest.map(({ change }) => inDecimals(change)),
-        reason: placementReason(plan.rows[row]),
-        evidence: GRADES[table.grade[row]],
-        figures: figuresOf(sumsAt(table.now, row)),
-        expected: {
-          clicks: after.clicks - now.clicks,
-          spend: amount(spend),
-          sales: amount(sales),
-          profit: amount(profit),
-        },
-      },
-    };
-  });
+  const planned = list.map((row, at) =>
+    plannedCampaign(table, row, plan.rows[row], changes[at], {
+      from: null,
+      to: null,
+      reason: placementReason(plan.rows[row]),
+    }),
+  );
   return { settings, planned };
 }

@@ -1,5 +1,9 @@
 import type { NewChange } from '../../contract/changes';
 import type { Amount, PlanAnswer, PlanProposal } from '../../contract/plan';
+import type { Month } from '../../core/bids';
+import { inDecimals } from '../../core/changes';
+import { GRADES, sumsAt } from '../../core/lenses';
+import type { LensTable } from '../../core/lenses';
 import { ratio } from '../../core/measures';
 import type { Sums } from '../../core/measures';
 import { microsToDecimal } from '../../core/units';
@@ -46,5 +50,41 @@ export function summaryOf(list: readonly Planned[]): PlanAnswer['summary'] {
     spend: amount(sum.spend),
     sales: amount(sum.sales),
     profit: amount(sum.profit),
+  };
+}
+
+/**
+ * A campaign's proposal as it is told.
+ * @param changes the first of them is the proposal, the others go with it
+ */
+export function plannedCampaign(
+  table: LensTable,
+  row: number,
+  { now, after }: { now: Month; after: Month },
+  changes: NewChange[],
+  said: Pick<PlanProposal, 'from' | 'to' | 'reason'>,
+): Planned {
+  const [first, ...rest] = changes;
+  const [spend, sales] = [after.spend - now.spend, after.sales - now.sales];
+  const margin = table.margin[row];
+  const profit = Number.isNaN(margin) ? null : margin * sales - spend;
+  const name = table.name[row];
+  return {
+    changes,
+    expected: { spend, sales, profit },
+    told: {
+      subject: { kind: 'campaign', id: table.campaignId[row], name, campaign: name, adGroup: '' },
+      change: inDecimals(first.change),
+      also: rest.map(({ change }) => inDecimals(change)),
+      evidence: GRADES[table.grade[row]],
+      figures: figuresOf(sumsAt(table.now, row)),
+      expected: {
+        clicks: after.clicks - now.clicks,
+        spend: amount(spend),
+        sales: amount(sales),
+        profit: amount(profit),
+      },
+      ...said,
+    },
   };
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import { BID_STEPS, monthNow, proposalAt, stakeOf, testAt } from '../../../core/bids';
 import type { PlanColumns, TestWorth } from '../../../core/bids';
 import { numberField } from '../../../core/conditions';
@@ -13,7 +12,7 @@ import { BidCell } from '../../shared/BidCell';
 import { explain } from '../../shared/explain';
 import { EvidenceMark } from '../../shared/evidence/marks';
 import { formatField } from '../../shared/formatValue';
-import { DecideButtons } from '../frame/DecideButtons';
+import { DecideCell } from '../frame/DecideCell';
 import { actOf, planNumber } from '../../../plans/bids';
 import type { BidStepSpec } from './bidSpec';
 import type { BidDecisions } from './useBidWork';
@@ -82,7 +81,21 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
       sortable: moveKey !== 'move',
       cell: (row) => <Move row={row} {...context} />,
     },
-    { key: 'decide', label: '', width: '80px', cell: (row) => <Decide row={row} {...context} /> },
+    {
+      key: 'decide',
+      label: '',
+      width: '80px',
+      cell: (row) => (
+        <DecideCell
+          id={table.targetId[row]}
+          name={table.name[row]}
+          decisions={context.decisions}
+          isAside={context.isAside}
+          isOpen={monthNow(plan, row).clicks > 0 || plan.from[row] > 0}
+          onAccept={() => context.onAccept(row)}
+        />
+      ),
+    },
   ];
 }
 
@@ -196,25 +209,5 @@ function Move({ row, plan, table, decisions, step, editing, onEditing }: ColumnC
         />
       </span>
     </span>
-  );
-}
-
-function Decide({ row, table, plan, decisions, onAccept, isAside }: ColumnContext & { row: number }) {
-  const id = table.targetId[row];
-  if (isAside)
-    return (
-      <Button variant="link" onClick={() => void decisions.takeBack([id])}>
-        Take back
-      </Button>
-    );
-  if (decisions.stagedIds.includes(id)) return <span className="faint">in the tray</span>;
-  if (monthNow(plan, row).clicks === 0 && plan.from[row] === 0) return null;
-  return (
-    <DecideButtons
-      name={table.name[row]}
-      onAccept={() => onAccept(row)}
-      onLeave={() => void decisions.put([id], 'left')}
-      onLater={() => void decisions.put([id], 'later')}
-    />
   );
 }

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import { BudgetBars } from '../../../charts';
 import { BUDGET_STEP, usuallyDryFrom } from '../../../core/budgets';
 import { largest } from '../../../core/order';
@@ -10,7 +9,7 @@ import type { BudgetsPlan } from '../../../plans/budgets';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { explain } from '../../shared/explain';
-import { DecideButtons } from '../frame/DecideButtons';
+import { DecideCell } from '../frame/DecideCell';
 import { NameCell } from '../frame/NameCell';
 import type { BudgetWork } from './useBudgetWork';
 
@@ -125,7 +124,21 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
         return Math.abs(after.sales - now.sales) < 10_000 ? DASH : signed(after.sales - now.sales);
       },
     },
-    { key: 'decide', label: '', width: '80px', cell: (row) => <Decide row={row} {...context} /> },
+    {
+      key: 'decide',
+      label: '',
+      width: '80px',
+      cell: (row) => (
+        <DecideCell
+          id={table.campaignId[row]}
+          name={table.name[row]}
+          decisions={context.work.decisions}
+          isAside={context.isAside}
+          isOpen={plan.rows[row].left === null}
+          onAccept={() => void context.work.accept([row])}
+        />
+      ),
+    },
   ];
 }
 
@@ -165,26 +178,5 @@ function Move({ row, plan, table, work }: ColumnContext & { row: number }) {
         />
       </span>
     </span>
-  );
-}
-
-function Decide({ row, table, plan, work, isAside }: ColumnContext & { row: number }) {
-  const { decisions, accept } = work;
-  const id = table.campaignId[row];
-  if (isAside)
-    return (
-      <Button variant="link" onClick={() => void decisions.takeBack([id])}>
-        Take back
-      </Button>
-    );
-  if (decisions.stagedIds.includes(id)) return <span className="faint">in the tray</span>;
-  if (plan.rows[row].left !== null) return null;
-  return (
-    <DecideButtons
-      name={table.name[row]}
-      onAccept={() => void accept([row])}
-      onLeave={() => void decisions.put([id], 'left')}
-      onLater={() => void decisions.put([id], 'later')}
-    />
   );
 }

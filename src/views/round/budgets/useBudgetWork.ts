@@ -71,7 +71,6 @@ export function useBudgetWork({ account, state, tray }: RoundAt) {
     if (made.length === 0) tell('Nothing would change: the budgets stand as they are.');
     view.rows.clearSelection();
     await decisions.accept(made);
-    for (const { subject } of made) decisions.edit(Number(subject.split(' ')[1]), null);
   };
   return {
     loaded,

@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import type { MeasureKey } from '../../../core/measures';
 import { measure } from '../../../core/measures';
 import { sumsAt } from '../../../core/lenses';
@@ -11,7 +10,7 @@ import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { explain } from '../../shared/explain';
 import { formatField } from '../../shared/formatValue';
-import { DecideButtons } from '../frame/DecideButtons';
+import { DecideCell } from '../frame/DecideCell';
 import { NameCell } from '../frame/NameCell';
 import type { PlacementWork } from './usePlacementWork';
 
@@ -73,7 +72,21 @@ export function placementColumns(context: ColumnContext): Column<number>[] {
         return after === now ? DASH : formatMoney(after.sales - now.sales);
       },
     },
-    { key: 'decide', label: '', width: '80px', cell: (row) => <Decide row={row} {...context} /> },
+    {
+      key: 'decide',
+      label: '',
+      width: '80px',
+      cell: (row) => (
+        <DecideCell
+          id={table.campaignId[row]}
+          name={table.name[row]}
+          decisions={work.decisions}
+          isAside={context.isAside}
+          isOpen={plan.rows[row].left === null || work.decisions.edits.has(table.campaignId[row])}
+          onAccept={() => void work.accept([row])}
+        />
+      ),
+    },
   ];
 }
 
@@ -137,24 +150,3 @@ export const editWith = (
   to: PLACEMENTS.map((_, at) => (at === placement ? share : (edit?.to[at] ?? null))),
   keepsBases: edit?.keepsBases ?? false,
 });
-
-function Decide({ row, table, plan, work, isAside }: ColumnContext & { row: number }) {
-  const { decisions, accept } = work;
-  const id = table.campaignId[row];
-  if (isAside)
-    return (
-      <Button variant="link" onClick={() => void decisions.takeBack([id])}>
-        Take back
-      </Button>
-    );
-  if (decisions.stagedIds.includes(id)) return <span className="faint">in the tray</span>;
-  if (plan.rows[row].left !== null && !decisions.edits.has(id)) return null;
-  return (
-    <DecideButtons
-      name={table.name[row]}
-      onAccept={() => void accept([row])}
-      onLeave={() => void decisions.put([id], 'left')}
-      onLater={() => void decisions.put([id], 'later')}
-    />
-  );
-}
