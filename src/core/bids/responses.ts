@@ -16,10 +16,11 @@ const STRICT = 0.97;
  * How far bids may move while the multiplier is looked for: it says where a scope is to go, the step limits only how far of the
  * way a round goes. (Within the limits a scope that cannot land in one round would get a multiplier without measure.)
  */
-const FREE = { down: 0.8, up: 3 };
+const [LEAST_TRIED, MOST_TRIED] = [0.2, 4];
+const [LEAST_POWER, MOST_POWER] = [LEAST_TRIED ** SPEND_POWER, MOST_TRIED ** SPEND_POWER];
 
 /** Bid after / bid now as far as it is tried. */
-export const tried = (x: number) => Math.min(1 + FREE.up, Math.max(1 - FREE.down, x));
+export const tried = (x: number) => Math.min(MOST_TRIED, Math.max(LEAST_TRIED, x));
 
 /** How every target answers to a multiplier: bid = rho x RPC x scale, rho = multiplier x target ACOS of its scope. Micros a day. */
 export interface Responses {
@@ -36,9 +37,10 @@ export interface Responses {
   /** rho of a scope at a multiplier, within what is ever bid of a click's worth; and the least and largest of those bounds. */
   rhoOf: (scope: number, multiplier: number) => number;
   rhoBounds: readonly [least: number, most: number];
-  /** Bid after / bid now, less what is saved by bidding below a click's worth where the own bid sets its price. */
-  shaded: (target: number, x: number) => number;
-  isShaded: boolean;
+  /** Bid after / bid now at a rho, less what is saved by bidding below a click's worth where the own bid sets its price; 1 for what does not run. */
+  moved: (target: number, rho: number) => number;
+  /** Spend after / spend now at such a move, as far as it is tried. @param power rho to the power of spend */
+  spendAt: (target: number, x: number, rho: number, power: number) => number;
 }
 
 export function responsesOf(
@@ -63,12 +65,23 @@ export function responsesOf(
   const sales = exposures.flow.map(
     (flow, at) => kappa * flow * gain[at] * worths.rpc[at] * plans[campaignOf[at]].mix,
   );
+  const worth = worthOf();
+  const worthPower = worth.map((one) => one ** SPEND_POWER);
+  const mostRho = rhoCaps();
+  const shaded = shadedBids();
   return {
-    worth: worths.rpc.map((rpc, at) => {
-      const { campaign, bid, isRunning } = targets[at];
-      return isRunning && bid > 0 ? (rpc * plans[campaign].scale) / bid : 0;
-    }),
-    mostRho: rhoCaps(),
+    worth,
+    mostRho,
+    moved: (at, rho) => (worth[at] === 0 ? 1 : shaded(at, Math.min(rho, mostRho[at]) * worth[at])),
+    // Nearly all targets share one rho: their power is a product of two that are known. Others stand at a bound of what is tried.
+    spendAt: (at, x, rho, power) =>
+      x === rho * worth[at]
+        ? power * worthPower[at]
+        : x === LEAST_TRIED
+          ? LEAST_POWER
+          : x === MOST_TRIED
+            ? MOST_POWER
+            : x ** SPEND_POWER,
     cost: exposures.flow.map((flow, at) => flow * exposures.cpc[at] * gain[at] ** SPEND_POWER),
     sales,
     allowance: sales.map((one, at) => scopes[scopeOf[at]].targetAcos * strict * one),
@@ -83,9 +96,14 @@ export function responsesOf(
         ),
       ),
     rhoBounds: [LEAST_RHO, most],
-    shaded: shadedBids(),
-    isShaded: price.gamma > 0,
   };
+
+  function worthOf(): Float64Array {
+    return worths.rpc.map((rpc, at) => {
+      const { campaign, bid, isRunning } = targets[at];
+      return isRunning && bid > 0 ? (rpc * plans[campaign].scale) / bid : 0;
+    });
+  }
 
   function shadedBids(): (at: number, x: number) => number {
     if (price.gamma === 0) return (_, x) => x;

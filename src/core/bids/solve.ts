@@ -54,9 +54,7 @@ export function solve(
     multiplier: new Float64Array(scopes.length),
     isHeldByMoney: false,
   };
-  const { worth, mostRho, cost, allowance, campaignOf, scopeOf, rhoOf, rhoBounds, shaded, isShaded } =
-    responses;
-  const worthPower = worth.map((one) => one ** SPEND_POWER);
+  const { worth, cost, allowance, campaignOf, scopeOf, rhoOf, rhoBounds, moved, spendAt } = responses;
   const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
   const groups = groupsOf(observations, exposures).map((group) => ({ group, multiplier: bisect(group) }));
   const share = spendShare();
@@ -109,13 +107,9 @@ export function solve(
     }
     for (let place = 0; place < group.length; place += 1) {
       const at = group[place];
-      const rho = Math.min(rhoOfScope[scopeOf[at]], mostRho[at]);
-      const free = worth[at] === 0 ? 1 : shaded(at, rho * worth[at]);
-      const x = tried(free);
-      // Nearly all targets share one rho and stand within the limits: their power is a product.
-      const isPlain = !isShaded && x === free && worth[at] !== 0 && rho < mostRho[at];
-      const power = isPlain ? powerOfScope[scopeOf[at]] * worthPower[at] : x ** SPEND_POWER;
-      spent[campaignOf[at]] += cost[at] * power;
+      const scope = scopeOf[at];
+      const x = tried(moved(at, rhoOfScope[scope]));
+      spent[campaignOf[at]] += cost[at] * spendAt(at, x, rhoOfScope[scope], powerOfScope[scope]);
       allowed[campaignOf[at]] += allowance[at] * x;
     }
     let sum = 0;
@@ -143,7 +137,7 @@ export function solve(
   function keep(at: number, multiplier: number): void {
     if (worth[at] === 0) return;
     const phi = solution.held[campaignOf[at]];
-    const free = shaded(at, Math.min(rhoOf(scopeOf[at], multiplier), mostRho[at]) * worth[at]);
+    const free = moved(at, rhoOf(scopeOf[at], multiplier));
     // What a budget is kept with is counted from the bids that were tried, which go no further than so.
     const x = phi < 1 ? phi * tried(free) : free;
     solution.rho[at] = x / worth[at];

@@ -32,8 +32,14 @@ export function spendCurves(prepared: PreparedBids, settings: BidSettings): Spen
   const plans = campaignPlans(observations, factors, free);
   const responses = responsesOf(observations, free, exposures, worths, plans, kappa, price);
   const { multiplier } = solve(observations, free, exposures, responses);
-  const { worth, mostRho, cost, sales, campaignOf, scopeOf, rhoOf, shaded } = responses;
+  const { worth, cost, sales, campaignOf, scopeOf, rhoOf, moved, spendAt } = responses;
   const shares = Float64Array.from({ length: POINTS }, (_, at) => LEAST_SHARE ** (1 - at / (POINTS - 1)));
+  // rho and its power by scope x shares: the same for all targets of a scope.
+  const rhos = Float64Array.from({ length: aims.length * POINTS }, (_, cell) => {
+    const scope = Math.floor(cell / POINTS);
+    return rhoOf(scope, multiplier[scope] * shares[cell % POINTS]);
+  });
+  const powers = rhos.map((rho) => rho ** SPEND_POWER);
   const cells = known.length * POINTS;
   const curves = { spend: new Float64Array(cells), sales: new Float64Array(cells) };
   const now = {
@@ -49,9 +55,9 @@ export function spendCurves(prepared: PreparedBids, settings: BidSettings): Spen
     now.sales[campaign] += kappa * exposures.flow[target] * worths.rpc[target] * plans[campaign].mix;
     const scope = scopeOf[target];
     for (let at = 0; at < POINTS; at += 1) {
-      const rho = Math.min(rhoOf(scope, multiplier[scope] * shares[at]), mostRho[target]);
-      const x = tried(shaded(target, rho * worth[target]));
-      curves.spend[campaign * POINTS + at] += cost[target] * x ** SPEND_POWER;
+      const cell = scope * POINTS + at;
+      const x = tried(moved(target, rhos[cell]));
+      curves.spend[campaign * POINTS + at] += cost[target] * spendAt(target, x, rhos[cell], powers[cell]);
       curves.sales[campaign * POINTS + at] += sales[target] * x;
     }
   }

@@ -50,13 +50,14 @@ function byGiving(list: readonly Sharer[], total: Micros): Micros[] {
     .filter((at) => spare[at] > 0)
     .sort((a, b) => spare[b] / list[b].budget - spare[a] / list[a].budget || a - b);
   let count = givers.length;
-  const spareOf = (many: number) => sum(givers.slice(0, many).map((at) => spare[at]));
-  const part = (many: number) => wanted / spareOf(many);
+  const spareUpTo = new Float64Array(givers.length + 1);
+  givers.forEach((at, place) => (spareUpTo[place + 1] = spareUpTo[place] + spare[at]));
+  const part = (many: number) => wanted / spareUpTo[many];
   // One giver less, as long as the last would give little and the others have enough.
   while (
     count > 1 &&
     part(count) * spare[givers[count - 1]] < LEAST_MOVE * list[givers[count - 1]].budget &&
-    spareOf(count - 1) >= wanted
+    spareUpTo[count - 1] >= wanted
   )
     count -= 1;
   const given = count > 0 && wanted > 0 ? Math.min(1, part(count)) : 0;
