@@ -1,10 +1,11 @@
-import { findDry, HOURS, moneyGoal, planBudgets } from '../core/budgets';
-import type { BudgetTotal, CampaignDays } from '../core/budgets';
+import { DRY_DAYS, findDry, HOURS, moneyGoal, planBudgets } from '../core/budgets';
+import type { BudgetTotal, CampaignDays, RanDry } from '../core/budgets';
 import { decideBids, PACES, prepareBids, USUAL_SETTINGS } from '../core/bids';
-import type { BidSettings, Pace } from '../core/bids';
+import type { BidSettings, Pace, PreparedBids } from '../core/bids';
 import { dayNumber } from '../core/units';
 import { PLACEMENTS } from '../market/sim';
 import { observe } from './observe';
+import type { BidMemory } from './observe';
 import type { PlayedMarket } from './playedMarket';
 import type { Policy } from './policies';
 
@@ -51,15 +52,8 @@ export function withBudgets(way: BudgetWay, pace: Pace = 'steady'): Policy {
   return (market, memory) => {
     const { books, scenario } = market;
     const { modifiers } = scenario.options;
-    const today = dayNumber(market.today);
-    const seen = observe(market, memory);
-    const campaignAt = new Map(books.campaigns.map(({ id }, at) => [id, at]));
     daily ??= books.campaigns.reduce((sum, { budget }) => sum + budget, 0);
-    const dry = findDry(daysOf(market, campaignAt), books.campaigns.length, (campaign, age) =>
-      memory.budgetOn(campaign, today - 1 - age),
-    );
-    const openDays = Float64Array.from(dry.campaigns, (one) => one.openDays);
-    const prepared = prepareBids({ ...seen, openDays });
+    const { prepared, dry } = withDryDays(market, memory);
     let settings: BidSettings = {
       ...USUAL_SETTINGS,
       step: PACES[pace],
@@ -99,39 +93,54 @@ export function withBudgets(way: BudgetWay, pace: Pace = 'steady'): Policy {
   };
 }
 
-/** The days of all campaigns, summed over their hours. */
+/** What a market's seller can see today, with the days on which campaigns ran out of money. */
+export function withDryDays(
+  market: PlayedMarket,
+  memory: BidMemory,
+): { prepared: PreparedBids; dry: RanDry } {
+  const { campaigns } = market.books;
+  const today = dayNumber(market.today);
+  const campaignAt = new Map(campaigns.map(({ id }, at) => [id, at]));
+  const dry = findDry(
+    daysOf(market, campaignAt),
+    campaigns.length,
+    (campaign, age) => memory.budgetOn(campaign, today - 1 - age),
+    (campaign) => campaigns[campaign].pacing === 'even',
+  );
+  const openDays = Float64Array.from(dry.campaigns, (one) => one.openDays);
+  return { prepared: prepareBids({ ...observe(market, memory), openDays }), dry };
+}
+
+/** The days of all campaigns, summed over their hours, and the hours of the last of them. */
 function daysOf(market: PlayedMarket, campaignAt: ReadonlyMap<string, number>): CampaignDays {
   const today = dayNumber(market.today);
   const byHour = new Array<number>(HOURS).fill(0);
-  const days = new Map<
-    string,
-    { campaign: number; age: number; clicks: number; spend: number; lastHour: number }
-  >();
-  for (const { day, hours } of market.days)
-    for (const { campaignId, hour, clicks, spend } of hours) {
+  const rows = market.days.flatMap(({ day, hours }) =>
+    hours.map(({ campaignId, hour, clicks, spend }) => {
       byHour[hour] += clicks;
-      const key = `${campaignId} ${day}`;
-      const one = days.get(key) ?? {
-        campaign: campaignAt.get(campaignId)!,
-        age: today - 1 - dayNumber(day),
-        clicks: 0,
-        spend: 0,
-        lastHour: 0,
-      };
-      one.clicks += clicks;
-      one.spend += spend;
-      if (spend > 0) one.lastHour = Math.max(one.lastHour, hour);
-      days.set(key, one);
-    }
-  const rows = [...days.values()];
-  const column = (of: (one: (typeof rows)[number]) => number) => rows.map(of);
+      return { campaign: campaignAt.get(campaignId)!, age: today - 1 - dayNumber(day), hour, clicks, spend };
+    }),
+  );
+  rows.sort((a, b) => a.campaign - b.campaign || a.age - b.age || a.hour - b.hour);
+  const days: { campaign: number; age: number; clicks: number }[] = [];
+  for (const { campaign, age, clicks } of rows) {
+    const last = days.at(-1);
+    if (last?.campaign === campaign && last.age === age) last.clicks += clicks;
+    else days.push({ campaign, age, clicks });
+  }
+  const lately = rows.filter(({ age }) => age < DRY_DAYS);
   return {
-    campaign: column((one) => one.campaign),
-    age: column((one) => one.age),
-    clicks: column((one) => one.clicks),
-    spend: column((one) => one.spend),
-    lastHour: column((one) => one.lastHour),
+    campaign: days.map((one) => one.campaign),
+    age: days.map((one) => one.age),
+    clicks: days.map((one) => one.clicks),
     byHour,
+    hours: {
+      campaign: lately.map((one) => one.campaign),
+      age: lately.map((one) => one.age),
+      hour: lately.map((one) => one.hour),
+      clicks: lately.map((one) => one.clicks),
+      spend: lately.map((one) => one.spend),
+    },
   };
 }
 

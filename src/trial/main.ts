@@ -4,6 +4,8 @@ import { PACES } from '../core/bids';
 import type { BidSettings, Pace } from '../core/bids';
 import { BUDGET_WAYS, BUDGET_WORLDS, lieWrong, withBudgets } from './budgetPolicies';
 import type { BudgetWorld } from './budgetPolicies';
+import { playMissed } from './missed';
+import type { PlayedMiss } from './missed';
 import { bands, doNothing, mowing, ratio } from './policies';
 import type { Policy } from './policies';
 import { MARKETS, runTrial, trialScenario, WORLDS } from './runTrial';
@@ -105,6 +107,17 @@ function compareRules({ weeks, pace, seeds, market, world }: Args) {
   }
 }
 
+/** What campaigns whose budgets lie wrong are told to have missed, beside what they miss when each has money enough. */
+function compareMissed({ seeds, market, world }: Args, budgets: BudgetWorld) {
+  const played = seeds.flatMap((seed) => playMissed(seed, budgets, market, world));
+  const sum = (of: (one: PlayedMiss) => number) => played.reduce((all, one) => all + of(one), 0);
+  const [told, missed] = [sum((one) => one.told.sales), sum((one) => one.missed)];
+  const held = played.filter(({ told: { low, high }, missed: one }) => low <= one && one <= high).length;
+  say(
+    `\nMissed sales in 28 days, ${played.length} campaigns: played ${money(missed)}, told ${money(told)} (${share(told / missed - 1)}); the 80 % interval holds ${share(held / played.length)}.`,
+  );
+}
+
 /** What moving money brings: the same bids with budgets left, moved by a simple rule, by the plan, or held as money. */
 function compareBudgets({ weeks, pace, seeds, market, world, money: asMoney }: Args, budgets: BudgetWorld) {
   const target = trialScenario(0, market, world).targetAcos;
@@ -150,7 +163,10 @@ function main() {
   const args = readArgs();
   const { weeks, pace, seeds, market, world, rules } = args;
   if (rules) return compareRules(args);
-  if (args.budgets) return compareBudgets(args, args.budgets);
+  if (args.budgets) {
+    compareBudgets(args, args.budgets);
+    return compareMissed(args, args.budgets);
+  }
   const target = trialScenario(0, market, world).targetAcos;
   const bidsAlone: Partial<BidSettings> = { modifiers: [false, false, false] };
   let bandsAcos = target;

@@ -14,15 +14,25 @@ export interface WeekSums {
 export class PlayedMarket {
   readonly world: World;
   readonly books: Books;
-  readonly days: DayFacts[] = [];
+  readonly days: DayFacts[];
   private readonly state: SimState;
   private day: string;
 
-  constructor(readonly scenario: Scenario) {
-    this.world = buildWorld(scenario);
-    this.books = setUpSeller(this.world);
-    this.state = firstState(this.world);
-    this.day = addDays(scenario.today, -scenario.days);
+  /** @param of the market that it goes on from, left out: a new one */
+  constructor(
+    readonly scenario: Scenario,
+    of?: PlayedMarket,
+  ) {
+    this.world = of?.world ?? buildWorld(scenario);
+    this.books = of ? structuredClone(of.books) : setUpSeller(this.world);
+    this.state = of ? structuredClone(of.state) : firstState(this.world);
+    this.day = of?.day ?? addDays(scenario.today, -scenario.days);
+    this.days = of ? [...of.days] : [];
+  }
+
+  /** The same market once more, to be played on otherwise. */
+  copy(): PlayedMarket {
+    return new PlayedMarket(this.scenario, this);
   }
 
   /** Lets days pass with the books as they are. */

@@ -99,17 +99,31 @@ function benchJoint(): void {
   const count = account.campaigns.length;
   const days = count * 60;
   const column = (of: (index: number) => number) => Float64Array.from({ length: days }, (_, i) => of(i));
+  /** Every third campaign comes near its budget, half of them paced over the day. */
+  const near = Math.floor(count / 3);
+  const hours = near * 28 * 24;
+  const hourly = (of: (index: number) => number) => Float64Array.from({ length: hours }, (_, i) => of(i));
   const open = {
     campaign: column((i) => Math.floor(i / 60)),
     age: column((i) => i % 60),
     clicks: column((i) => 20 + (i % 9)),
-    spend: column((i) => (20 + (i % 9)) * 1_700_000),
-    lastHour: column((i) => (i % 5 === 0 ? 17 : 23)),
     byHour: new Array<number>(24).fill(days),
+    hours: {
+      campaign: hourly((i) => 3 * Math.floor(i / (28 * 24))),
+      age: hourly((i) => Math.floor(i / 24) % 28),
+      hour: hourly((i) => i % 24),
+      clicks: hourly((i) => (i * 7) % 3),
+      spend: hourly((i) => ((i * 7) % 3) * 1_900_000),
+    },
   };
   const times = Array.from({ length: ROUNDS }, () =>
     seconds(() => {
-      const dry = findDry(open, count, () => 50_000_000);
+      const dry = findDry(
+        open,
+        count,
+        () => 40_000_000,
+        (campaign) => campaign % 2 === 0,
+      );
       const prepared = prepareBids({
         ...account,
         openDays: Float64Array.from(dry.campaigns, (one) => one.openDays),

@@ -24,9 +24,12 @@ export interface BidFeed {
   sums: { targets: SummedAges[]; placements: SummedAges[] };
   /** What the tests that were accepted in the last 30 days cost more a month at most. */
   testsUsed: Micros;
-  /** Days of campaigns over 60 days, summed over their hours, with the last hour in which each spent; and all clicks by hour. */
-  openDays: Columns<'campaignId' | 'age' | 'clicks' | 'spend' | 'lastHour'>;
+  /** Days of campaigns over 60 days, summed over their hours; and all clicks by hour. */
+  openDays: Columns<'campaignId' | 'age' | 'clicks'>;
   byHour: number[];
+  /** The hours of the last 28 days of campaigns that came near their daily budget; and campaigns whose market spreads it over the day. */
+  nearHours: Columns<'campaignId' | 'age' | 'hour' | 'clicks' | 'spend'>;
+  evenPaced: number[];
   /** Daily budgets by the day from which each stood, oldest first; campaigns whose budget never moved have none. */
   budgetDays: { campaignId: number; day: Day; budget: Micros | null }[];
   /** What was spent in the present month, and its days to come. */

@@ -121,7 +121,7 @@ function proposalOf(
   const [spend, sales, clicks] = [now.spend[at], now.sales[at], now.clicks[at]];
   const dry = ranDry.campaigns[at];
   const rpc = clicks > 0 ? sales / clicks : 0;
-  const missed = missedSales(dry.dry, rpc, ordersOf(prepared, at), prepared.priors.strength);
+  const missed = missedSales(dry.dry, rpc, ordersOf(prepared, at), prepared.priors.strength, dry.known ?? 0);
   const month = (amount: Micros | null) => {
     const paid = amount === null ? spend : paidOf(amount, spend, cpc);
     const part = spend > 0 ? (paid / spend) * DAYS_PER_MONTH : 0;
@@ -142,6 +142,7 @@ function proposalOf(
     days: dry.days,
     dry: dry.dry,
     missed,
+    isLeast: dry.isLeast,
     perMonth: dry.days > 0 ? DAYS_PER_MONTH / Math.min(DRY_DAYS, dry.days) : 0,
     now: month(budget),
     after: month(to ?? budget),

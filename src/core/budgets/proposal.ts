@@ -32,6 +32,8 @@ export interface BudgetProposal {
   days: number;
   dry: DryDay[];
   missed: MissedSales;
+  /** Whether it missed at least so much, and how much more cannot be told. */
+  isLeast: boolean;
   /** Times that the days looked at go into a month. */
   perMonth: number;
   /** What a month comes to with the present and the proposed budget, at present bids. */

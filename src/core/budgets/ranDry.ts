@@ -1,24 +1,31 @@
 import type { Micros } from '../units';
-import { HOURS, hourProfile, LEAST_OPEN } from './hourProfile';
+import { HOURS, hourProfile } from './hourProfile';
 import type { HourProfile } from './hourProfile';
+import { aheadOf, LEAST_KNOWN, missedBy } from './heldUp';
+import type { HeldDay } from './heldUp';
 
 /** Days of campaigns as columns, summed over their hours. Age: full days before the decision day, yesterday is 0. Money in micros. */
 export interface CampaignDays {
   campaign: ArrayLike<number>;
   age: ArrayLike<number>;
   clicks: ArrayLike<number>;
-  spend: ArrayLike<number>;
-  /** The last hour in which it spent anything, 0 to 23. */
-  lastHour: ArrayLike<number>;
   /** Clicks of all of them by hour. */
   byHour: ArrayLike<number>;
+  /** The hours of the last 28 days of campaigns that came near their budget. */
+  hours: {
+    campaign: ArrayLike<number>;
+    age: ArrayLike<number>;
+    hour: ArrayLike<number>;
+    clicks: ArrayLike<number>;
+    spend: ArrayLike<number>;
+  };
 }
 
-/** A day on which a campaign ran out of money. */
+/** A day on which money held a campaign up. */
 export interface DryDay {
   age: number;
-  /** Clock time from which it had none, hours. */
-  from: number;
+  /** Clock time from which it had none, hours; null: its market spreads the money over the day, and held it up again and again. */
+  from: number | null;
   clicks: number;
   /** Clicks that it is expected to have missed. */
   missed: number;
@@ -29,10 +36,14 @@ export interface DryCampaign {
   /** Days of the last 28 with hours, and those of them that ran dry, the newest first. */
   days: number;
   dry: DryDay[];
-  /** How many whole days it was open: a day that ran dry counts for the share of clicks that comes before it does. */
+  /** How many whole days it was open: a day that ran dry counts for the share of its clicks that came. */
   openDays: number;
   /** Clicks of a day that is open from start to end. */
   usual: number;
+  /** Of how many clicks as much is known as of the usual day; null: it never ran dry. */
+  known: number | null;
+  /** Whether what it missed is only the least that it can be: it was held up so much, or has money for so few clicks, that the rest cannot be told. */
+  isLeast: boolean;
 }
 
 export interface RanDry {
@@ -43,23 +54,21 @@ export interface RanDry {
 /** Days that the profile of hours is from, and those that are looked at for having run dry. */
 export const PROFILE_DAYS = 60;
 export const DRY_DAYS = 28;
-/** A day on which so much of the budget was spent ran dry, or one on which no further click could be paid. */
-const DRY_SHARE = 0.97;
-/** A day whose last click was in its last hour missed nothing that could be told. */
-const LAST_HOUR = HOURS - 1;
-/** A dry day is taken for the campaign's usual one with the weight of so many clicks. */
-const [PRIOR_CLICKS, PRIOR_RATE] = [24, 25];
+/** Days on which money paid for fewer clicks than this say too little of those that it did not. */
+const LEAST_PAID = 5;
+/** A day that missed less was not held up. */
+const LEAST_MISSED = 0.5;
 
 /**
- * Finds the days on which campaigns ran out of money, by hours of spend against the budget of that day, and what they missed: a dry day
- * would have had lambda = (n + 24) / (G(t) + 25 / usual) clicks, and missed lambda (1 - G(t)), n its clicks before t, G the share of a
- * day's clicks up to a clock time.
+ * Finds the days on which campaigns ran out of money, by hours of spend against the budget of that day, and what they missed.
  * @param budgetOn daily budget of a campaign on a day, micros; null: none, or not known
+ * @param isEven whether the market spreads a campaign's budget over the day
  */
 export function findDry(
   days: CampaignDays,
   campaigns: number,
   budgetOn: (campaign: number, age: number) => Micros | null,
+  isEven: (campaign: number) => boolean,
 ): RanDry {
   const cells = campaigns * PROFILE_DAYS;
   const clicks = new Float64Array(cells);
@@ -69,48 +78,69 @@ export function findDry(
     const [campaign, age] = [days.campaign[row], days.age[row]];
     if (age < 0 || age >= PROFILE_DAYS) continue;
     hasHours[age] = 1;
-    const day = campaign * PROFILE_DAYS + age;
-    clicks[day] = days.clicks[row];
-    const budget = budgetOn(campaign, age);
-    if (budget !== null)
-      until[day] = openUntil(days.clicks[row], days.spend[row], days.lastHour[row], budget);
+    clicks[campaign * PROFILE_DAYS + age] = days.clicks[row];
   }
+  const near = nearDays(days, budgetOn);
+  for (const [campaign, list] of near)
+    for (const day of list) until[campaign * PROFILE_DAYS + day.age] = lastHour(day);
   const profile = hourProfile({ clicks, until, byHour: days.byHour });
+  const ahead = aheadOf(
+    [...near].flatMap(([campaign, list]) => (isEven(campaign) ? list : [])),
+    profile,
+  );
+  const known = Array.from({ length: DRY_DAYS }, (_, age) => age).filter((age) => hasHours[age] === 1);
   return {
     profile,
-    campaigns: Array.from({ length: campaigns }, (_, campaign) => {
-      const from = campaign * PROFILE_DAYS;
-      return dryCampaign(
-        clicks.subarray(from, from + DRY_DAYS),
-        until.subarray(from, from + DRY_DAYS),
-        hasHours,
-        profile,
+    campaigns: Array.from({ length: campaigns }, (_, campaign): DryCampaign => {
+      const clicksOn = (age: number) => clicks[campaign * PROFILE_DAYS + age];
+      const came = known.reduce((sum, age) => sum + clicksOn(age), 0);
+      const list = near.get(campaign);
+      const whole = { days: known.length, dry: [], openDays: known.length, known: null, isLeast: false };
+      if (!list || came === 0) return { ...whole, usual: known.length > 0 ? came / known.length : 0 };
+      const even = isEven(campaign);
+      const missed = missedBy(list, profile, even ? ahead : null);
+      const dry = missed.days.flatMap((one): DryDay[] =>
+        one.last !== null && one.missed >= LEAST_MISSED
+          ? [{ age: one.age, from: even ? null : one.last + 0.5, clicks: one.clicks, missed: one.missed }]
+          : [],
       );
+      if (dry.length === 0) return { ...whole, usual: came / known.length };
+      const lost = dry.reduce((sum, one) => sum + one.missed, 0);
+      const usual = (came + lost) / known.length;
+      const paid = dry.reduce((sum, one) => sum + one.clicks, 0) / dry.length;
+      const isLeast = missed.known < LEAST_KNOWN || paid < LEAST_PAID;
+      return { days: known.length, dry, openDays: came / usual, usual, known: missed.known, isLeast };
     }),
   };
 }
 
-/** Clock time up to which a day had money: the middle of the hour in which the last of it went. */
-function openUntil(clicks: number, spend: Micros, last: number, budget: Micros): number {
-  if (clicks === 0 || last >= LAST_HOUR) return HOURS;
-  return spend >= Math.min(DRY_SHARE * budget, budget - spend / clicks) ? last + 0.5 : HOURS;
+/** The days of campaigns that came near their budget, by their hours; days without an hour have none to tell. */
+function nearDays(
+  { hours }: CampaignDays,
+  budgetOn: (campaign: number, age: number) => Micros | null,
+): Map<number, HeldDay[]> {
+  const campaigns = new Map<number, Map<number, HeldDay>>();
+  for (let row = 0; row < hours.age.length; row += 1) {
+    const [campaign, age, hour] = [hours.campaign[row], hours.age[row], hours.hour[row]];
+    const days = campaigns.get(campaign) ?? new Map<number, HeldDay>();
+    campaigns.set(campaign, days);
+    let day = days.get(age);
+    if (!day) {
+      const budget = budgetOn(campaign, age) ?? Infinity;
+      day = { age, budget, clicks: new Float64Array(HOURS), spend: new Float64Array(HOURS) };
+      days.set(age, day);
+    }
+    day.clicks[hour] += hours.clicks[row];
+    day.spend[hour] += hours.spend[row];
+  }
+  return new Map(
+    [...campaigns].map(([campaign, days]) => [campaign, [...days.values()].sort((a, b) => a.age - b.age)]),
+  );
 }
 
-function dryCampaign(
-  clicks: Float64Array,
-  until: Float64Array,
-  hasHours: Uint8Array,
-  { upTo }: HourProfile,
-): DryCampaign {
-  const known = Array.from(until.keys()).filter((age) => hasHours[age] === 1);
-  const open = (age: number) => Math.max(LEAST_OPEN, upTo(until[age]));
-  const openDays = known.reduce((sum, age) => sum + open(age), 0);
-  const usual = openDays > 0 ? known.reduce((sum, age) => sum + clicks[age], 0) / openDays : 0;
-  const dry = known.flatMap((age): DryDay[] => {
-    if (until[age] >= HOURS) return [];
-    const n = clicks[age];
-    const rate = usual > 0 ? (n + PRIOR_CLICKS) / (open(age) + PRIOR_RATE / usual) : 0;
-    return [{ age, from: until[age], clicks: n, missed: rate * (1 - upTo(until[age])) }];
-  });
-  return { days: known.length, dry, openDays, usual };
+/** Clock time up to which a day had money, for the course of a day: the middle of the hour in which the last of it went. */
+function lastHour({ budget, clicks, spend }: HeldDay): number {
+  const last = spend.findLastIndex((one) => one > 0);
+  const [spent, count] = [spend, clicks].map((list) => list.reduce((sum, one) => sum + one, 0));
+  return count > 0 && last < HOURS - 1 && spent >= budget - (2 * spent) / count ? last + 0.5 : HOURS;
 }

@@ -6,11 +6,10 @@ type Told = Omit<BudgetProposal, 'campaign'>;
 const clock = (hours: number) => `${String(Math.floor(hours)).padStart(2, '0')}:00`;
 const days = (count: number) => `${formatCount(count)} ${count === 1 ? 'day' : 'days'}`;
 
-/** The hour from which a campaign usually had no money on the days that ran dry: the middle one of them. */
+/** The hour from which a campaign usually had no money on the days that ran dry: the middle one of them. Null: none, or its budget is spread over the day. */
 export function usuallyDryFrom({ dry }: Pick<BudgetProposal, 'dry'>): number | null {
-  if (dry.length === 0) return null;
-  const from = dry.map((one) => one.from).sort((a, b) => a - b);
-  return from[Math.floor(from.length / 2)];
+  const from = dry.flatMap((one) => one.from ?? []).sort((a, b) => a - b);
+  return from[Math.floor(from.length / 2)] ?? null;
 }
 
 /** Why a budget is proposed, or why none is, with the numbers that tell. */
@@ -38,8 +37,16 @@ export function budgetReason(proposal: Told): string {
 }
 
 function dryText(proposal: Told): string {
-  const { dry, days: known, missed } = proposal;
+  const { dry, days: known, missed, isLeast } = proposal;
   if (known === 0) return 'No hours are known, so it cannot be told when it ran dry.';
   if (dry.length === 0) return `It never ran dry in ${days(known)}.`;
-  return `Ran dry on ${days(dry.length)} of ${formatCount(known)}, usually from about ${clock(usuallyDryFrom(proposal)!)}, and missed about ${formatCount(Math.round(missed.clicks))} clicks, worth ${formatMoney(missed.sales)} in sales (${formatMoney(missed.low)}–${formatMoney(missed.high)}).`;
+  const from = usuallyDryFrom(proposal);
+  const when =
+    from === null
+      ? `Its budget, spread over the day, held it up on ${days(dry.length)} of ${formatCount(known)}`
+      : `Ran dry on ${days(dry.length)} of ${formatCount(known)}, usually from about ${clock(from)}`;
+  const clicks = formatCount(Math.round(missed.clicks));
+  return isLeast
+    ? `${when}, and missed at least ${clicks} clicks, worth ${formatMoney(missed.sales)} in sales; the budget pays for too few to tell how many more.`
+    : `${when}, and missed about ${clicks} clicks, worth ${formatMoney(missed.sales)} in sales (${formatMoney(missed.low)}–${formatMoney(missed.high)}).`;
 }

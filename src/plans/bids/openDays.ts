@@ -8,26 +8,39 @@ const WEEK = 7;
 
 /** When campaigns ran out of money, by their hours and the budgets of those days. */
 export function ranDryOf(feed: BidFeed, { observations, campaignIds }: AccountObservations): RanDry {
-  const { openDays, byHour, today } = feed;
+  const { openDays, nearHours, byHour, today } = feed;
   const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
-  const known = openDays.campaignId.flatMap((id, row) => (at.has(id) ? [row] : []));
-  const column = (list: number[]) => Float64Array.from(known, (row) => list[row]);
+  const even = new Set(feed.evenPaced);
+  const rowsOf = ({ campaignId }: { campaignId: number[] }) => {
+    const rows = campaignId.flatMap((id, row) => (at.has(id) ? [row] : []));
+    return {
+      campaign: Int32Array.from(rows, (row) => at.get(campaignId[row])!),
+      column: (list: number[]) => Float64Array.from(rows, (row) => list[row]),
+    };
+  };
+  const [days, hours] = [rowsOf(openDays), rowsOf(nearHours)];
   const history = historyOf(feed);
   const yesterday = dayNumber(today) - 1;
   return findDry(
     {
-      campaign: Int32Array.from(known, (row) => at.get(openDays.campaignId[row])!),
-      age: column(openDays.age),
-      clicks: column(openDays.clicks),
-      spend: column(openDays.spend),
-      lastHour: column(openDays.lastHour),
+      campaign: days.campaign,
+      age: days.column(openDays.age),
+      clicks: days.column(openDays.clicks),
       byHour,
+      hours: {
+        campaign: hours.campaign,
+        age: hours.column(nearHours.age),
+        hour: hours.column(nearHours.hour),
+        clicks: hours.column(nearHours.clicks),
+        spend: hours.column(nearHours.spend),
+      },
     },
     campaignIds.length,
     (campaign, age) => {
       const held = history.get(campaignIds[campaign])?.findLast(({ from }) => from <= yesterday - age);
       return held ? held.budget : observations.campaigns[campaign].budget;
     },
+    (campaign) => even.has(campaignIds[campaign]),
   );
 }
 

@@ -9,9 +9,16 @@ import {
   readBidDays,
   sumTests,
 } from '../../db/queries/bidFeed';
-import { listBudgetDays, readOpenDays, sumByHour, sumSpend } from '../../db/queries/budgetFeed';
+import {
+  listBudgetDays,
+  listEvenlyPaced,
+  readNearHours,
+  readOpenDays,
+  sumByHour,
+  sumSpend,
+} from '../../db/queries/budgetFeed';
 import type { PrintedColumns } from '../../db/queries/printColumns';
-import { PROFILE_DAYS } from '../../core/budgets';
+import { DRY_DAYS, PROFILE_DAYS } from '../../core/budgets';
 import { lastDayOfMonth, monthOf } from '../../core/pace';
 import { listSummed } from '../../db/queries/summed';
 import { needAccount } from '../accounts/accounts';
@@ -38,6 +45,8 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     completion,
     summed,
     openDays,
+    nearHours,
+    evenPaced,
     byHour,
     budgetDays,
     spent,
@@ -60,6 +69,8 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     loadCompletion(accountId, today),
     account.sums.length > 0 ? listSummed(db(), accountId) : [],
     readOpenDays(db(), accountId, hoursFrom, today),
+    readNearHours(db(), accountId, addDays(today, -DRY_DAYS), today),
+    listEvenlyPaced(db(), accountId),
     sumByHour(db(), accountId, hoursFrom, today),
     listBudgetDays(db(), accountId),
     sumSpend(db(), accountId, month, today),
@@ -79,11 +90,12 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     before,
     testsUsed,
     byHour,
+    evenPaced,
     budgetDays,
     month: { spent, daysLeft: dayNumber(lastDayOfMonth(today)) - dayNumber(today) + 1 },
     sums: { targets: agesOf(kind), placements: agesOf('placements') },
   });
-  return `{"days":${printed(days)},"placements":${printed(placements)},"openDays":${printed(openDays)},${rest.slice(1)}`;
+  return `{"days":${printed(days)},"placements":${printed(placements)},"openDays":${printed(openDays)},"nearHours":${printed(nearHours)},${rest.slice(1)}`;
 }
 
 const printed = (columns: PrintedColumns) =>

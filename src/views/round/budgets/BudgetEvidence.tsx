@@ -49,7 +49,7 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
 }
 
 function Money({ row, currency }: { row: BudgetRow; currency: string }) {
-  const { from, to, spend, demand, need, cpc, rpc, missed, perMonth, now, after } = row;
+  const { from, to, spend, demand, need, cpc, rpc, missed, isLeast, perMonth, now, after } = row;
   const acos = (month: BudgetRow['now']) => formatShare(month.sales > 0 ? month.spend / month.sales : null);
   const lines: [string, string, string][] = [
     ['Budget a day', formatMoney(from), to === from ? '' : `→ ${formatMoney(to)}`],
@@ -61,7 +61,9 @@ function Money({ row, currency }: { row: BudgetRow; currency: string }) {
       'Missed a month',
       missed.sales > 0 ? formatMoney(missed.sales * perMonth) : DASH,
       missed.sales > 0
-        ? `${formatMoney(missed.low * perMonth)}–${formatMoney(missed.high * perMonth)} (80 %)`
+        ? isLeast
+          ? 'or more: its budget pays for too few clicks to tell'
+          : `${formatMoney(missed.low * perMonth)}–${formatMoney(missed.high * perMonth)} (80 %)`
         : '',
     ],
     ['Month now', formatMoney(now.sales), `spend ${formatMoney(now.spend)}, ACOS ${acos(now)}`],
@@ -88,15 +90,20 @@ function Hours({ row, lastDay }: { row: BudgetRow; lastDay: string | null }) {
   if (lastDay === null || row.days === 0)
     return <p className="note">When it ran dry can be told once reports by hour are in.</p>;
   const dry = new Map(row.dry.map((one) => [one.age, one]));
+  const isEven = row.dry.some(({ from }) => from === null);
   const days = Array.from({ length: DRY_DAYS }, (_, at) => DRY_DAYS - 1 - at).map((age) => ({
     day: addDays(lastDay, -age),
     until: dry.get(age)?.from ?? HOURS,
+    came: dry.get(age)?.clicks ?? 0,
     missed: dry.get(age)?.missed ?? 0,
   }));
+  const title = isEven ? 'Clicks that its money paid for' : 'Hours with money';
   return (
-    <section aria-label="Hours with money">
-      <strong className="small">Hours with money, {formatCount(DRY_DAYS)} days</strong>
-      <Measured>{(width) => <OpenHours days={days} width={width} />}</Measured>
+    <section aria-label={title}>
+      <strong className="small">
+        {title}, {formatCount(DRY_DAYS)} days
+      </strong>
+      <Measured>{(width) => <OpenHours days={days} isEven={isEven} width={width} />}</Measured>
     </section>
   );
 }

@@ -50,8 +50,9 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
     {
       key: 'dry',
       label: 'Ran dry',
-      definition: 'On how many of the last 28 days its money ran out, and from about which hour',
-      width: '66px',
+      definition:
+        'On how many of the last 28 days its money held it up, and from about which hour; even: its market spreads the money over the day',
+      width: '70px',
       isFigure: true,
       cell: (row) => {
         const { dry, days } = plan.rows[row];
@@ -60,7 +61,9 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
         return (
           <span>
             {formatCount(dry.length)}
-            {from !== null && <span className="faint"> · {Math.floor(from)} h</span>}
+            {dry.length > 0 && (
+              <span className="faint"> · {from === null ? 'even' : `${Math.floor(from)} h`}</span>
+            )}
           </span>
         );
       },
@@ -68,13 +71,14 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
     {
       key: 'missed',
       label: 'Missed',
-      definition: 'Sales that it missed in a month because its money ran out',
+      definition:
+        'Sales that it missed in a month because its money held it up; ≥: more, but how much cannot be told',
       unit: currency,
       width: '60px',
       isFigure: true,
       cell: (row) => {
-        const { missed, perMonth } = plan.rows[row];
-        return missed.sales > 0 ? formatMoney(missed.sales * perMonth) : DASH;
+        const { missed, isLeast, perMonth } = plan.rows[row];
+        return missed.sales > 0 ? `${isLeast ? '≥ ' : ''}${formatMoney(missed.sales * perMonth)}` : DASH;
       },
     },
     {
