@@ -122,8 +122,10 @@ function proposalOf(
   const dry = ranDry.campaigns[at];
   const rpc = clicks > 0 ? sales / clicks : 0;
   const missed = missedSales(dry.dry, rpc, ordersOf(prepared, at), prepared.priors.strength, dry.known ?? 0);
+  // The plan counts on what came by the clock; what a budget would let through is told by all that there was to be had.
+  const full = Math.max(spend, dry.usual * cpc);
   const month = (amount: Micros | null) => {
-    const paid = amount === null ? spend : paidOf(amount, spend, cpc);
+    const paid = amount === null ? spend : paidOf(amount, full, cpc);
     const part = spend > 0 ? (paid / spend) * DAYS_PER_MONTH : 0;
     return { clicks: clicks * part, spend: spend * part, sales: sales * part };
   };
@@ -136,7 +138,7 @@ function proposalOf(
     isLocked: locked !== null,
     /** What it is expected to spend a day at the bids that the plan goes with. */
     demand: spendAt(at),
-    spend,
+    spend: full,
     cpc,
     rpc,
     days: dry.days,

@@ -22,7 +22,7 @@ export interface BudgetProposal {
   /** What it needs so as to be stopped seldom. */
   need: Micros;
   isLocked: boolean;
-  /** What its clicks would cost at the bids that the plan goes with, and at its present ones, with money enough. */
+  /** What its clicks would cost a day with money enough: as far as the plan counts on it, at the bids that it goes with; and all of them at its present bids. */
   demand: Micros;
   spend: Micros;
   cpc: Micros;

@@ -1,5 +1,5 @@
 import type { Micros } from '../units';
-import { HOURS, hourProfile } from './hourProfile';
+import { HOURS, hourProfile, LEAST_OPEN } from './hourProfile';
 import type { HourProfile } from './hourProfile';
 import { aheadOf, LEAST_KNOWN, missedBy } from './heldUp';
 import type { HeldDay } from './heldUp';
@@ -36,7 +36,11 @@ export interface DryCampaign {
   /** Days of the last 28 with hours, and those of them that ran dry, the newest first. */
   days: number;
   dry: DryDay[];
-  /** How many whole days it was open: a day that ran dry counts for the share of its clicks that came. */
+  /**
+   * How many whole days it was open by the clock: a day that ran dry counts for the share of clicks that comes before it does, one whose money was
+   * spread over it as a whole. This is what the plan counts by. What else was missed is told and not bet on: bids and budgets go there step
+   * by step, and counting on all of it at once left money unspent in the trial.
+   */
   openDays: number;
   /** Clicks of a day that is open from start to end. */
   usual: number;
@@ -109,7 +113,12 @@ export function findDry(
       const usual = (came + lost) / known.length;
       const paid = dry.reduce((sum, one) => sum + one.clicks, 0) / dry.length;
       const isLeast = missed.known < LEAST_KNOWN || paid < LEAST_PAID;
-      return { days: known.length, dry, openDays: came / usual, usual, known: missed.known, isLeast };
+      const openDays = known.reduce(
+        (sum, age) =>
+          sum + Math.max(LEAST_OPEN, profile.upTo(even ? HOURS : until[campaign * PROFILE_DAYS + age])),
+        0,
+      );
+      return { days: known.length, dry, openDays, usual, known: missed.known, isLeast };
     }),
   };
 }

@@ -25,7 +25,10 @@ export function budgetReason(proposal: Told): string {
     case 'as needed':
       return `${dryText(proposal)} Its clicks cost about ${formatMoney(spend)} a day: its budget stands as it is needed.`;
     case null: {
-      const needs = `At the bids of this plan its clicks cost about ${formatMoney(demand)} a day, and ${formatMoney(need)} is needed so that it is seldom stopped`;
+      const needs =
+        spend > need
+          ? `Of the ${formatMoney(spend)} a day that all its clicks would cost, this plan goes for about ${formatMoney(demand)}`
+          : `At the bids of this plan its clicks cost about ${formatMoney(demand)} a day, and ${formatMoney(need)} is needed so that it is seldom stopped`;
       const moves = isLocked
         ? 'set by hand, the others give way'
         : to! > from!

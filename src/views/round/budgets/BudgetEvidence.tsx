@@ -54,7 +54,7 @@ function Money({ row, currency }: { row: BudgetRow; currency: string }) {
   const lines: [string, string, string][] = [
     ['Budget a day', formatMoney(from), to === from ? '' : `→ ${formatMoney(to)}`],
     ['Clicks cost a day', formatMoney(spend), `${formatMoney(demand)} at the plan’s bids`],
-    ['Needs', formatMoney(need), 'to be stopped seldom'],
+    ['Needs', formatMoney(need), need < spend ? 'for what the plan goes for now' : 'to be stopped seldom'],
     ['A click costs', formatMoney(cpc), `and brings ${formatMoney(rpc)}`],
     ['A further euro sells', cpc > 0 ? formatMoney((rpc / cpc) * 1e6) : DASH, 'while it runs dry'],
     [
