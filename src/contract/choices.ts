@@ -31,6 +31,14 @@ export interface MoneyChoices {
   month: number | null;
   /** So many times a day's money budgets may come to. */
   over: number;
+  /** Campaigns that spend so much a day by their bids, under a budget that stands high above it. */
+  byBids: SpendByBids[];
+}
+
+/** What a campaign may spend a day, micros, held by its bids. */
+export interface SpendByBids {
+  campaignId: number;
+  perDay: number;
 }
 
 export interface PlanChoices {
@@ -54,7 +62,7 @@ export const USUAL_PLAN_CHOICES: PlanChoices = {
     leastSpend: 3_000_000,
     bySource: {},
   },
-  money: { means: null, month: null, over: 1.25 },
+  money: { means: null, month: null, over: 1.25, byBids: [] },
   guides: NO_GUIDES,
 };
 

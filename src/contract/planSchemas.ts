@@ -74,6 +74,10 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
     means: Joi.valid('sum stays', 'money'),
     month: money.min(1).allow(null),
     over: Joi.number().min(1).max(1.5),
+    byBids: Joi.array()
+      .items(Joi.object({ campaignId: id.required(), perDay: money.min(10_000).required() }))
+      .unique('campaignId')
+      .max(5000),
   }),
   guides: Joi.object({
     ctrLow: guideShare,

@@ -2,7 +2,11 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { BidFeed } from '../../src/core/bids';
 import { indexTree } from '../../src/core/structure';
 import { addDays } from '../../src/core/units';
-import { keptBids } from '../../src/plans/bids';
+import { USUAL_PLAN_CHOICES } from '../../src/contract/choices';
+import type { SpendByBids } from '../../src/contract/choices';
+import { USUAL_LIMITS } from '../../src/core/changes';
+import { largest } from '../../src/core/order';
+import { keptBids, roundSettings } from '../../src/plans/bids';
 import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadTree } from '../../src/server/field/loadTree';
@@ -50,6 +54,7 @@ describe('budgets as they stood', () => {
     const from = addDays(feed.today, -7);
     await db()`
       update mowing.budget_day set budget_micros = 6000000 where account_id = ${account} and campaign_id = ${campaign} and day = '2000-01-01'`;
+    await db()`update mowing.campaign set pacing = 'fast' where account_id = ${account} and campaign_id = ${campaign}`;
     await db()`delete from mowing.campaign_hour where account_id = ${account} and campaign_id = ${campaign} and day >= ${from}`;
     await db()`
       insert into mowing.campaign_hour (account_id, day, campaign_id, hour, impressions, clicks, orders, units, spend_micros, sales_micros)
@@ -68,7 +73,23 @@ test('what the money is for is refused without an amount, and kept with one', as
     changeChoices(THIS_MACHINE, { account: shop.account, money });
   await expect(change({ means: 'money' })).rejects.toThrow('Say how much may be spent a month');
   const { choices } = await change({ means: 'money', month: 900_000_000 });
-  expect(choices.money).toEqual({ means: 'money', month: 900_000_000, over: 1.25 });
+  expect(choices.money).toEqual({ means: 'money', month: 900_000_000, over: 1.25, byBids: [] });
+});
+
+test('bids hold what a campaign may spend a day, whatever its budget', async () => {
+  const index = indexTree(await loadTree(shop.account));
+  const bids = keptBids(index, await feedNow());
+  const choices = (byBids: SpendByBids[]) =>
+    roundSettings({ ...USUAL_PLAN_CHOICES, money: { ...USUAL_PLAN_CHOICES.money, byBids } }, USUAL_LIMITS);
+  const { exposures } = bids.prepared;
+  const campaignOf = (target: number) => index.placeOfTarget(bids.targetIds[target]).campaignId;
+  const campaignId = campaignOf(exposures.flow.indexOf(largest(exposures.flow)));
+  const its = (byBids: SpendByBids[]) =>
+    bids.decide(choices(byBids)).proposals.filter(({ target }) => campaignOf(target) === campaignId);
+  const sum = (list: readonly number[]) => list.reduce((all, one) => all + one, 0);
+  const perDay = sum(its([]).map(({ target }) => exposures.flow[target] * exposures.cpc[target]));
+  const wanted = (byBids: SpendByBids[]) => sum(its(byBids).map((one) => one.wanted));
+  expect(wanted([{ campaignId, perDay: Math.round(perDay / 4) }])).toBeLessThan(0.7 * wanted([]));
 });
 
 describe('a campaign of its own for a target', () => {

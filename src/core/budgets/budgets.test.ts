@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { settings, someTargets } from '../../../tests/make/bids';
 import { USUAL_LIMITS } from '../changes';
 import { prepareBids } from '../bids';
-import { findDry, HOURS, missedSales, moneyGoal, paidOf, planBudgets, spendSd, strongTarget } from '.';
+import { budgetReason, findDry, HOURS, missedSales, moneyGoal, paidOf, planBudgets, spendSd, strongTarget } from '.';
 import type { BudgetCampaign, BudgetTotal, CampaignDays, SpendingTarget } from '.';
 
 /** The same numbers each time: a test that fails fails again. */
@@ -204,6 +204,15 @@ describe('budgets as one plan with the bids', () => {
     const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [{ locked: 15e6 }]);
     expect(proposals[0].to).toBe(15e6);
     expect(total.after).toBeLessThanOrEqual(total.before);
+  });
+
+  test('a campaign whose bids hold its spend gets a budget high above it, and the others share what it leaves', () => {
+    const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [{}, { byBids: 60e6 }]);
+    expect(proposals[1].to).toBe(120e6);
+    expect(proposals[0].to).toBe(20e6);
+    expect(total.limit).toBe(40e6);
+    expect(budgetReason(proposals[1])).toContain('Its bids are to hold its spend at 60.00 a day');
+    expect(proposals[1].after.spend).toBeLessThanOrEqual(60e6 * 31);
   });
 
   test('what does not run, and what has a budget for its lifetime, is left as it is', () => {

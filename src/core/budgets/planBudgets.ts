@@ -17,6 +17,8 @@ export interface BudgetCampaign {
   isRunning: boolean;
   /** Set by hand: the others give way. Micros; null: it may move. */
   locked: Micros | null;
+  /** What it may spend a day by its bids, under a budget that stands high above it; left out: its budget holds it. Micros. */
+  byBids?: Micros;
 }
 
 /** Days of usual spend that a budget has room for, in standard deviations: of what it is raised to, and of what decides how high bids may go. */
@@ -26,6 +28,8 @@ const LEAST_ROOM = { grow: 0.25, strict: 0.25, 'keep profit': 0.75 } as const;
 const STEP = { down: 0.5, up: 1 };
 /** Budgets are set in cents. */
 export const BUDGET_STEP = 10_000;
+/** A campaign whose bids hold its spend gets a budget so many times as high: no day comes near it. */
+const HIGH = 2;
 
 /**
  * Budgets of all campaigns as one solution with their bids: one multiplier rho for all, the lower of the one at which targets are met and
@@ -41,11 +45,15 @@ export function planBudgets(
   { minBudget, maxBudget }: Pick<MarketLimits, 'minBudget' | 'maxBudget'>,
 ): BudgetPlan {
   const curves = spendCurves(prepared, settings);
-  const movable = campaigns.flatMap(({ budget, isRunning }, at) =>
+  const running = campaigns.flatMap(({ budget, isRunning }, at) =>
     budget !== null && isRunning ? [at] : [],
   );
+  const movable = running.filter((at) => campaigns[at].byBids === undefined);
+  const apart = running.filter((at) => campaigns[at].byBids !== undefined);
+  /** What goes to campaigns whose bids hold their spend is not the others’ to share. */
+  const theirs = apart.reduce((all, at) => all + campaigns[at].byBids!, 0);
   const sum = movable.reduce((all, at) => all + campaigns[at].budget!, 0);
-  const limit = total.means === 'money' ? total.daily * total.over : total.sum;
+  const limit = Math.max(0, (total.means === 'money' ? total.daily * total.over : total.sum) - theirs);
   const cpcOf = (at: number) =>
     curves.now.clicks[at] > 0 ? curves.now.spend[at] / curves.now.clicks[at] : 0;
   const point = pointFor(
@@ -53,7 +61,7 @@ export function planBudgets(
     movable,
     (at, spend) =>
       total.means === 'money' ? spend : needOf(spend, cpcOf(at), LEAST_ROOM[settings.aim], minBudget),
-    total.means === 'money' ? total.goal : total.sum,
+    Math.max(0, (total.means === 'money' ? total.goal : total.sum) - theirs),
   );
   const points = curves.shares.length;
   const spendAt = (at: number) => curves.spend[at * points + point];
@@ -70,6 +78,10 @@ export function planBudgets(
     BUDGET_STEP,
   );
   const to = new Map(movable.map((at, n) => [at, budgets[n]]));
+  for (const at of apart) {
+    const high = Math.ceil((HIGH * campaigns[at].byBids!) / BUDGET_STEP) * BUDGET_STEP;
+    to.set(at, campaigns[at].locked ?? Math.min(maxBudget, Math.max(minBudget, high)));
+  }
   const need = new Map(movable.map((at, n) => [at, needs[n]]));
   return {
     proposals: campaigns.map((one, at) =>
@@ -111,7 +123,7 @@ interface Known {
 
 function proposalOf(
   at: number,
-  { budget, isRunning, locked }: BudgetCampaign,
+  { budget, isRunning, locked, byBids }: BudgetCampaign,
   to: Micros | null,
   need: Micros,
   { prepared, curves, ranDry, spendAt, cpcOf }: Known,
@@ -125,7 +137,7 @@ function proposalOf(
   // The plan counts on what came by the clock; what a budget would let through is told by all that there was to be had.
   const full = Math.max(spend, dry.usual * cpc);
   const month = (amount: Micros | null) => {
-    const paid = amount === null ? spend : paidOf(amount, full, cpc);
+    const paid = amount === null ? spend : Math.min(byBids ?? Infinity, paidOf(amount, full, cpc));
     const part = spend > 0 ? (paid / spend) * DAYS_PER_MONTH : 0;
     return { clicks: clicks * part, spend: spend * part, sales: sales * part };
   };
@@ -136,6 +148,7 @@ function proposalOf(
     to,
     need,
     isLocked: locked !== null,
+    byBids: byBids ?? null,
     /** What it is expected to spend a day at the bids that the plan goes with. */
     demand: spendAt(at),
     spend: full,

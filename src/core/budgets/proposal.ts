@@ -22,6 +22,8 @@ export interface BudgetProposal {
   /** What it needs so as to be stopped seldom. */
   need: Micros;
   isLocked: boolean;
+  /** What it may spend a day by its bids, under a budget that stands high above it; null: its budget holds it. */
+  byBids: Micros | null;
   /** What its clicks would cost a day with money enough: as far as the plan counts on it, at the bids that it goes with; and all of them at its present bids. */
   demand: Micros;
   spend: Micros;

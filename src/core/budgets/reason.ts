@@ -14,7 +14,7 @@ export function usuallyDryFrom({ dry }: Pick<BudgetProposal, 'dry'>): number | n
 
 /** Why a budget is proposed, or why none is, with the numbers that tell. */
 export function budgetReason(proposal: Told): string {
-  const { left, from, to, need, spend, demand, isLocked } = proposal;
+  const { left, from, to, need, spend, demand, isLocked, byBids } = proposal;
   switch (left) {
     case 'not running':
       return 'It does not run.';
@@ -23,8 +23,12 @@ export function budgetReason(proposal: Told): string {
     case 'no clicks':
       return 'No clicks of the last 28 days tell what it needs.';
     case 'as needed':
+      if (byBids !== null)
+        return `Its bids hold its spend at ${formatMoney(byBids)} a day; its budget stands high above, so that no hour of the day is missed.`;
       return `${dryText(proposal)} Its clicks cost about ${formatMoney(spend)} a day: its budget stands as it is needed.`;
     case null: {
+      if (byBids !== null)
+        return `Its bids are to hold its spend at ${formatMoney(byBids)} a day, so its budget moves from ${formatMoney(from)} to ${formatMoney(to)}, high above that: no hour of the day is missed.`;
       const needs =
         spend > need
           ? `Of the ${formatMoney(spend)} a day that all its clicks would cost, this plan goes for about ${formatMoney(demand)}`

@@ -27,7 +27,7 @@ import { moneyTotal } from './moneyTotal';
 import { USUAL_LIMITS } from '../../core/changes';
 import { ranDryOf, withOpenDays } from './openDays';
 import { aheadAt } from './ahead';
-import type { RoundSettings } from './ahead';
+import type { AheadIds, RoundSettings } from './ahead';
 
 /** What running targets come to in a month, now and with every proposal made, at some target ACOS. */
 export interface TargetTrial {
@@ -61,6 +61,7 @@ export interface KeptBids {
 }
 
 const NO_LOCKS: ReadonlyMap<number, number> = new Map();
+const NOTHING_AHEAD: AheadIds = { bids: [], modifiers: [], budgets: [] };
 
 /** The same of one scope. */
 export interface GoalTrial extends TargetTrial {
@@ -75,11 +76,18 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   let known: { key: string; plan: BidPlan } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
   const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
+  const places = { target: at, campaign: campaignAt };
   const from = ({ ahead }: RoundSettings, what = prepared) =>
-    ahead ? withAhead(what, aheadAt(ahead, index, { target: at, campaign: campaignAt })) : what;
+    ahead ? withAhead(what, aheadAt(ahead, index, places)) : what;
+  /** The same for bids: where they hold a campaign's spend, that is what it is held at, and not its budget. */
+  const fromHeld = ({ ahead = NOTHING_AHEAD, money }: RoundSettings, what = prepared) => {
+    const held = money?.byBids ?? [];
+    const budgets = [...ahead.budgets, ...held.map((one): [number, number] => [one.campaignId, one.perDay])];
+    return withAhead(what, aheadAt({ ...ahead, budgets }, index, places));
+  };
   const decide = (settings: RoundSettings) => {
     const key = JSON.stringify(settings);
-    if (known?.key !== key) known = { key, plan: decideBids(from(settings), withMoney(settings)) };
+    if (known?.key !== key) known = { key, plan: decideBids(fromHeld(settings), withMoney(settings)) };
     return known.plan;
   };
   const budgets = (settings: RoundSettings, locks: ReadonlyMap<number, number>): BudgetPlan | null => {
@@ -88,6 +96,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     const start = from(settings);
     // What is in the tray already stays as it was decided.
     const decided = new Map(settings.ahead?.budgets);
+    const byBids = new Map(settings.money?.byBids.map((one) => [one.campaignId, one.perDay]));
     return planBudgets(
       start,
       settings,
@@ -95,6 +104,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
         budget,
         isRunning: index.campaignRuns(account.campaignIds[place]),
         locked: locks.get(account.campaignIds[place]) ?? decided.get(account.campaignIds[place]) ?? null,
+        byBids: byBids.get(account.campaignIds[place]),
       })),
       total,
       ranDry,
@@ -128,8 +138,8 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
         return proposal && proposal.wanted > 0 && proposal.left !== 'not running' ? proposal.wanted : null;
       });
     },
-    tryTarget: (settings, acos) => tryTarget(from(settings), account, settings, acos),
-    tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal, (what) => from(settings, what)),
+    tryTarget: (settings, acos) => tryTarget(fromHeld(settings), account, settings, acos),
+    tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal, (what) => fromHeld(settings, what)),
   };
 }
 

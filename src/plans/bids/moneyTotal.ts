@@ -19,5 +19,10 @@ export function moneyTotal(
     return { means: 'money', daily, goal: moneyGoal(daily, left, month.daysLeft), over: money.over };
   }
   const running = tree.campaigns.filter(({ id, budgetKind }) => budgetKind === 'daily' && campaignRuns(id));
-  return { means: 'sum stays', sum: running.reduce((sum, { budget }) => sum + (budget ?? 0), 0) };
+  // The high budget of a campaign whose bids hold its spend is no money that there is to spend.
+  const byBids = new Map(money.byBids.map(({ campaignId, perDay }) => [campaignId, perDay]));
+  return {
+    means: 'sum stays',
+    sum: running.reduce((sum, { id, budget }) => sum + (byBids.get(id) ?? budget ?? 0), 0),
+  };
 }

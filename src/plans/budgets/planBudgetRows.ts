@@ -14,7 +14,7 @@ export function planBudgetRows(
   index: TreeIndex,
 ): BudgetsPlan {
   const own = bids.budgets(settings, new Map(locks));
-  const usual = { means: 'sum stays' as const, month: null, over: 1 };
+  const usual = { means: 'sum stays' as const, month: null, over: 1, byBids: settings.money?.byBids ?? [] };
   const { proposals, total, share } = own ?? bids.budgets({ ...settings, money: usual }, new Map())!;
   const at = new Map(Array.from(bids.campaignIds, (id, place) => [id, place]));
   const rows = Array.from(table.campaignId, (campaignId): BudgetRow => {

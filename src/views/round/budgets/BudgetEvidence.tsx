@@ -10,6 +10,7 @@ import { EvidenceName } from '../../shared/evidence/EvidenceName';
 import { Facts } from '../../shared/kit';
 import { LaterForm } from '../bids/LaterForm';
 import { StepEvidence } from '../frame/StepEvidence';
+import { HoldByBids } from './HoldByBids';
 import type { BudgetWork } from './useBudgetWork';
 import { WhoTakes } from './WhoTakes';
 
@@ -34,6 +35,7 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
               onLater={(until) => void decisions.put([plan.rows[row].campaignId], 'later', { until })}
             />
           </div>
+          <HoldByBids work={work} row={plan.rows[row]} currency={account.currency} />
           <Money row={plan.rows[row]} currency={account.currency} />
           <Hours row={plan.rows[row]} lastDay={account.lastDay} />
           <WhoTakes
