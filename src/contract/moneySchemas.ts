@@ -3,6 +3,7 @@ import Joi from 'joi';
 import type { MonthGoal } from './field';
 import type { OfAccount } from './requests';
 import { id, money } from './schemas';
+import type { SpendPlan } from './money';
 import type { OwnCampaignRequest } from './strongTarget';
 
 export const monthGoalRequest = Joi.object<OfAccount & MonthGoal>({
@@ -20,6 +21,18 @@ export const yearQuery = Joi.object<OfAccount & { year: string }>({
     .pattern(/^20\d{2}$/, 'a year from 2000 to 2099')
     .required(),
 });
+
+const partPlace = {
+  account: id.required(),
+  scope: Joi.valid('account', 'line', 'product', 'campaign').required(),
+  scopeId: Joi.when('scope', { is: 'account', then: Joi.valid(0).required(), otherwise: id.required() }),
+  span: Joi.valid('day', 'month').required(),
+};
+export const spendPlanRequest = Joi.object<OfAccount & SpendPlan>({
+  ...partPlace,
+  spend: money.min(10_000).required(),
+});
+export const spendPlanRemoval = Joi.object<OfAccount & Omit<SpendPlan, 'spend'>>(partPlace);
 
 export const ownCampaignRequest = Joi.object<OwnCampaignRequest>({
   account: id.required(),

@@ -169,4 +169,30 @@ test('money moves from where it lies idle to campaigns that ran dry, the sum to 
   expect(faults).toEqual([]);
 });
 
+test('a product may spend so much a month: its pace stands in the overview, a plan that is dropped comes back', async ({
+  page,
+}) => {
+  const faults = watch(page);
+  await page.goto(`/round?account=${account}`);
+  const parts = page.getByRole('region', { name: 'Plans of parts' });
+  await parts.getByRole('button', { name: 'Plan a part …' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('combobox', { name: 'Which' }).fill('glass');
+  await page.getByRole('option', { name: 'Glass weights' }).click();
+  await dialog.getByRole('textbox', { name: 'May spend' }).fill('100');
+  await dialog.getByText('each month').click();
+  await dialog.getByRole('button', { name: 'Keep the plan' }).click();
+  const row = parts.getByRole('row', { name: 'Glass weights' });
+  // More than that was spent already: the money is gone, which every page tells.
+  await expect(row).toContainText('▲');
+  await expect(page.getByText('may spend 100.00 EUR this month')).toBeVisible();
+  await row.getByRole('button', { name: 'Drop the plan' }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toContainText('▲');
+  await row.getByRole('button', { name: 'Drop the plan' }).click();
+  await expect(row).toHaveCount(0);
+  expect(faults).toEqual([]);
+});
+
 const proposals = ({ proposals: list }: PlanAnswer) => list;

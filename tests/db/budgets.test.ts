@@ -11,6 +11,7 @@ import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadTree } from '../../src/server/field/loadTree';
 import { loadMoney, topUp } from '../../src/server/money/loadMoney';
+import { loadPace, removeSpendPlan, setSpendPlan } from '../../src/server/money/spendPlans';
 import { ownCampaign } from '../../src/server/money/ownCampaign';
 import { loadChanges } from '../../src/server/changes/loadChanges';
 import { sendBale } from '../../src/server/changes/sendBale';
@@ -90,6 +91,43 @@ test('bids hold what a campaign may spend a day, whatever its budget', async () 
   const perDay = sum(its([]).map(({ target }) => exposures.flow[target] * exposures.cpc[target]));
   const wanted = (byBids: SpendByBids[]) => sum(its(byBids).map((one) => one.wanted));
   expect(wanted([{ campaignId, perDay: Math.round(perDay / 4) }])).toBeLessThan(0.7 * wanted([]));
+});
+
+describe('what a part of the account may spend', () => {
+  const pace = () => loadPace(shop.account);
+
+  test('is kept by day or month, judged by what the part spent, and can be dropped', async () => {
+    const { account, campaign } = shop;
+    const { lastDay } = await pace();
+    const [{ spent, product }] = await db()<{ spent: number; product: number }[]>`
+      select sum(f.spend_micros)::bigint as spent, min(g.product_id) as product
+      from mowing.target_day f join mowing.target t using (account_id, target_id) join mowing.ad_group g using (account_id, ad_group_id)
+      where f.account_id = ${account} and g.campaign_id = ${campaign} and f.day > ${lastDay}::date - 7`;
+    await setSpendPlan(THIS_MACHINE, account, {
+      scope: 'campaign',
+      scopeId: campaign,
+      span: 'day',
+      spend: 5_000_000,
+    });
+    await setSpendPlan(THIS_MACHINE, account, {
+      scope: 'product',
+      scopeId: product,
+      span: 'month',
+      spend: 70_000_000,
+    });
+    const [ofProduct, ofCampaign] = (await pace()).parts;
+    expect([ofProduct.scope, ofProduct.span, ofProduct.plan]).toEqual(['product', 'month', 70_000_000]);
+    expect(ofCampaign.done).toBeCloseTo(spent / 7, 6);
+    expect(ofCampaign.pace).toBeCloseTo(spent / 7 / 5_000_000, 9);
+    await removeSpendPlan(THIS_MACHINE, account, { scope: 'campaign', scopeId: campaign, span: 'day' });
+    expect((await pace()).parts.map(({ scope }) => scope)).toEqual(['product']);
+  });
+
+  test('is refused for a part that the account does not have', async () => {
+    await expect(
+      setSpendPlan(THIS_MACHINE, shop.account, { scope: 'line', scopeId: 999_999, span: 'day', spend: 1e6 }),
+    ).rejects.toThrow('The account has no line 999999');
+  });
 });
 
 describe('a campaign of its own for a target', () => {

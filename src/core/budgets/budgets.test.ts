@@ -2,7 +2,17 @@ import { describe, expect, test } from 'vitest';
 import { settings, someTargets } from '../../../tests/make/bids';
 import { USUAL_LIMITS } from '../changes';
 import { prepareBids } from '../bids';
-import { budgetReason, findDry, HOURS, missedSales, moneyGoal, paidOf, planBudgets, spendSd, strongTarget } from '.';
+import {
+  budgetReason,
+  findDry,
+  HOURS,
+  missedSales,
+  moneyGoal,
+  paidOf,
+  planBudgets,
+  spendSd,
+  strongTarget,
+} from '.';
 import type { BudgetCampaign, BudgetTotal, CampaignDays, SpendingTarget } from '.';
 
 /** The same numbers each time: a test that fails fails again. */
@@ -207,7 +217,10 @@ describe('budgets as one plan with the bids', () => {
   });
 
   test('a campaign whose bids hold its spend gets a budget high above it, and the others share what it leaves', () => {
-    const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [{}, { byBids: 60e6 }]);
+    const { proposals, total } = plan([10e6, 90e6], { means: 'sum stays', sum: 100e6 }, [
+      {},
+      { byBids: 60e6 },
+    ]);
     expect(proposals[1].to).toBe(120e6);
     expect(proposals[0].to).toBe(20e6);
     expect(total.limit).toBe(40e6);

@@ -12,9 +12,9 @@ export interface FundsEnd {
 }
 
 /** Days that the rate is from. */
-const RATE_DAYS = 28;
+export const RATE_DAYS = 28;
 /** Half the width of an 80 % interval, in standard deviations. */
-const Z80 = 1.2816;
+export const Z80 = 1.2816;
 /** Nobody looks further ahead, days. */
 const FAR = 3650;
 
@@ -24,10 +24,8 @@ const FAR = 3650;
  * @param amounts spend by day, micros @param last last day with data; what is left was read after it
  */
 export function fundsEnd(amounts: ReadonlyMap<Day, Micros>, last: Day, funds: Micros): FundsEnd | null {
-  const days = Array.from({ length: RATE_DAYS }, (_, back) => amounts.get(addDays(last, -back)) ?? 0);
-  const mean = days.reduce((sum, one) => sum + one, 0) / RATE_DAYS;
+  const { mean, spread } = rateOf(amounts, last, RATE_DAYS);
   if (mean <= 0) return null;
-  const spread = Math.sqrt(days.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (RATE_DAYS - 1));
   const lasts = (z: number) => {
     for (let n = 1; n <= FAR; n += 1)
       if (n * mean + z * (spread * Math.sqrt(n) + (n * spread) / Math.sqrt(RATE_DAYS)) >= funds) return n;
@@ -41,4 +39,15 @@ export function fundsEnd(amounts: ReadonlyMap<Day, Micros>, last: Day, funds: Mi
     earliest: addDays(last, lasts(Z80)),
     latest: addDays(last, lasts(-Z80)),
   };
+}
+
+/** Spend of a day on average, and what days vary by; a day without a row spent nothing. Micros. @param count so many days, at least 2 */
+export function rateOf(
+  amounts: ReadonlyMap<Day, Micros>,
+  last: Day,
+  count: number,
+): { mean: Micros; spread: Micros } {
+  const days = Array.from({ length: count }, (_, back) => amounts.get(addDays(last, -back)) ?? 0);
+  const mean = days.reduce((sum, one) => sum + one, 0) / count;
+  return { mean, spread: Math.sqrt(days.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (count - 1)) };
 }

@@ -1,5 +1,6 @@
 import { addDays, dayNumber, daysIn } from '../units';
 import type { Day, Micros } from '../units';
+import { Z80 } from './fundsEnd';
 
 /** How far a month is toward its goal. Money in micros. */
 export interface MonthPace {
@@ -18,8 +19,6 @@ export interface MonthPace {
   pace: number | null;
 }
 
-/** Half the width of an 80 % interval, in standard deviations. */
-const Z80 = 1.2816;
 /** Days that tell how days vary, and how many are needed for it. */
 const [SPREAD_DAYS, LEAST_KNOWN] = [28, 14];
 

@@ -1,4 +1,4 @@
-import { fundsEnd, monthOf, moneyWarnings } from '../../core/pace';
+import { fundsEnd, monthOf, moneyWarnings, partWarnings } from '../../core/pace';
 import { addDays } from '../../core/units';
 import type { MoneyAnswer, YearAnswer } from '../../contract/money';
 import { MowingError } from '../../contract/mowingError';
@@ -9,6 +9,7 @@ import { choicesOf, needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 import { market } from '../market/market';
 import { recorded } from '../trail';
+import { loadPace } from './spendPlans';
 import type { Caller } from '../trail';
 
 /** Weeks before the month from which weekdays get their weight. */
@@ -21,10 +22,11 @@ export async function loadMoney(accountId: number): Promise<MoneyAnswer> {
   const { lastDay: last, funds, currency } = account;
   if (last === null) return { warnings: [], funds: funds === null ? null : { left: funds, end: null } };
   const month = monthOf(last);
-  const [days, campaigns, goal] = await Promise.all([
+  const [days, campaigns, goal, { parts }] = await Promise.all([
     listSpendDays(db(), accountId, addDays(month, -WEIGH_DAYS), last),
     listPacedCampaigns(db(), accountId, last),
     findMonthGoal(db(), accountId, month),
+    loadPace(accountId),
   ]);
   const amounts = new Map(days.map(({ day, spend }) => [day, spend]));
   const { means, month: money } = choicesOf(account).money;
@@ -41,7 +43,10 @@ export async function loadMoney(accountId: number): Promise<MoneyAnswer> {
     })),
   });
   const end = funds !== null && funds > 0 ? fundsEnd(amounts, last, funds) : null;
-  return { warnings, funds: funds === null ? null : { left: funds, end } };
+  return {
+    warnings: [...warnings, ...partWarnings(parts, currency)],
+    funds: funds === null ? null : { left: funds, end },
+  };
 }
 
 /** A year's months with their goals. */

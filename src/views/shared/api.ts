@@ -1,5 +1,3 @@
-import type { OwnCampaignAnswer, OwnCampaignRequest } from '../../contract/strongTarget';
-import type { MoneyAnswer, YearAnswer } from '../../contract/money';
 // The one typed client through which views reach the server.
 import type {
   AccountInfo,
@@ -28,7 +26,6 @@ import type { AskedWindow } from '../../contract/requests';
 import type { ReviewData, TermDays } from '../../contract/review';
 import type {
   HistoryAnswer,
-  MonthGoal,
   Note,
   OverviewAnswer,
   PeriodsRequest,
@@ -53,50 +50,10 @@ import type { Goal } from '../../core/goals';
 import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
+import { ApiError, ask, query, send } from './ask';
+import { moneyApi } from './money/moneyApi';
 
-/** A request that was refused, or that got no answer (code 'no-answer'). */
-export class ApiError extends Error {
-  readonly code: string;
-  /** What is wrong with which value of the request. */
-  readonly faults: ErrorAnswer['error']['faults'];
-
-  constructor(code: string, message: string, faults: ErrorAnswer['error']['faults'] = []) {
-    super(message);
-    this.code = code;
-    this.faults = faults;
-  }
-}
-
-async function ask<T>(path: string, init?: RequestInit): Promise<T> {
-  let answer: Response;
-  try {
-    answer = await fetch(path, init);
-  } catch {
-    throw new ApiError(
-      'no-answer',
-      'Mowing does not answer. Is it still running? Nothing is lost; try again.',
-    );
-  }
-  const body = (await answer.json().catch(() => null)) as T | ErrorAnswer | null;
-  if (answer.ok && body !== null) return body as T;
-  const error = (body as ErrorAnswer | null)?.error;
-  throw new ApiError(
-    error?.code ?? 'no-answer',
-    error?.message ?? `The request failed (${answer.status}).`,
-    error?.faults,
-  );
-}
-
-const send = (method: string, value: unknown): RequestInit => ({
-  method,
-  headers: { 'content-type': 'application/json' },
-  body: JSON.stringify(value),
-});
-
-const query = (values: Record<string, string | number | undefined>) =>
-  new URLSearchParams(
-    Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
-  );
+export { ApiError };
 
 /** A term that is pinned to the core list of a product; `form` as matching compares it. */
 interface PinnedTerm {
@@ -106,6 +63,7 @@ interface PinnedTerm {
 }
 
 export const api = {
+  ...moneyApi,
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
   health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
@@ -204,14 +162,6 @@ export const api = {
     ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
   overview: (account: number, asked: AskedWindow) =>
     ask<OverviewAnswer>(`/api/overview?${query({ account, ...asked })}`),
-  ownCampaign: (request: OwnCampaignRequest) =>
-    ask<OwnCampaignAnswer>('/api/own-campaign', send('POST', request)),
-  money: (account: number) => ask<MoneyAnswer>(`/api/money?${query({ account })}`),
-  topUp: (account: number, amount: number) =>
-    ask<{ funds: number }>('/api/money', send('POST', { account, amount })),
-  year: (account: number, year: string) => ask<YearAnswer>(`/api/year?${query({ account, year })}`),
-  setMonthGoal: (account: number, goal: MonthGoal) =>
-    ask<{ kept: boolean }>('/api/overview', send('PUT', { account, ...goal })),
   products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),
   setCosts: (account: number, id: number, costs: ProductCosts) =>
     ask<{ kept: boolean }>(`/api/products/${id}`, send('PUT', { account, costs })),

@@ -1,6 +1,9 @@
 import { useCallback, useMemo, useState } from 'react';
 
-/** Focus and selection over the rows shown, begun anew with another `list`. The focus keeps its place when the row under it is decided and goes. */
+/**
+ * Focus and selection over the rows shown, begun anew with another `list`. The focus goes with its row where that moves, and keeps its place when the row
+ * under it is decided and goes.
+ */
 export function useRows(shown: Int32Array, list: string) {
   const [wanted, setFocus] = useState(0);
   const [anchor, setAnchor] = useState(0);
@@ -12,6 +15,12 @@ export function useRows(shown: Int32Array, list: string) {
     setBegun(list);
     setFocus(0);
     setSelection(new Set());
+  }
+  const [seen, setSeen] = useState(shown);
+  if (seen !== shown) {
+    setSeen(shown);
+    const moved = begun === list && wanted < seen.length ? shown.indexOf(seen[wanted]) : -1;
+    if (moved >= 0) setFocus(moved);
   }
   const clearSelection = useCallback(() => setSelection(new Set()), []);
   return useMemo(() => {

@@ -50,13 +50,16 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
   );
 }
 
+type Line = [label: string, value: string, more: string];
+
 function Money({ row, currency }: { row: BudgetRow; currency: string }) {
-  const { from, to, spend, demand, need, cpc, rpc, missed, isLeast, perMonth, now, after } = row;
+  const { from, to, spend, demand, need, cpc, rpc, missed, isLeast, byBids, perMonth, now, after } = row;
   const acos = (month: BudgetRow['now']) => formatShare(month.sales > 0 ? month.spend / month.sales : null);
-  const lines: [string, string, string][] = [
+  const needs: Line = ['Needs', formatMoney(need), need < spend ? 'for this step' : 'to be stopped seldom'];
+  const lines: Line[] = [
     ['Budget a day', formatMoney(from), to === from ? '' : `→ ${formatMoney(to)}`],
     ['Clicks cost a day', formatMoney(spend), `${formatMoney(demand)} at the plan’s bids`],
-    ['Needs', formatMoney(need), need < spend ? 'for what the plan goes for now' : 'to be stopped seldom'],
+    ...(byBids === null ? [needs] : []),
     ['A click costs', formatMoney(cpc), `and brings ${formatMoney(rpc)}`],
     ['A further euro sells', cpc > 0 ? formatMoney((rpc / cpc) * 1e6) : DASH, 'while it runs dry'],
     [

@@ -13,6 +13,7 @@ import { api } from '../../shared/api';
 import { whyNoDays } from '../../shared/summedDays';
 import { Facts, Fault, MoneyField } from '../../shared/kit';
 import { MONTHS } from './months';
+import { PartPaces } from './PartPaces';
 import { YearPlan } from './YearPlan';
 
 /** What an arrow key adds to a goal of a month, micros. */
@@ -109,6 +110,7 @@ export function Pace({ account, overview }: { account: AccountInfo; overview: Ov
           </Button>
         </div>
       )}
+      <PartPaces account={account} />
       {isYear && <YearPlan account={account} year={lastDay.slice(0, 4)} onDone={() => setYear(false)} />}
     </section>
   );

@@ -1,0 +1,49 @@
+// How views ask the server: one way to send, one error.
+import type { ErrorAnswer } from '../../contract/api';
+
+/** A request that was refused, or that got no answer (code 'no-answer'). */
+export class ApiError extends Error {
+  readonly code: string;
+  /** What is wrong with which value of the request. */
+  readonly faults: ErrorAnswer['error']['faults'];
+
+  constructor(code: string, message: string, faults: ErrorAnswer['error']['faults'] = []) {
+    super(message);
+    this.code = code;
+    this.faults = faults;
+  }
+}
+
+/** Asks the server. @throws ApiError */
+export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+  let answer: Response;
+  try {
+    answer = await fetch(path, init);
+  } catch {
+    throw new ApiError(
+      'no-answer',
+      'Mowing does not answer. Is it still running? Nothing is lost; try again.',
+    );
+  }
+  const body = (await answer.json().catch(() => null)) as T | ErrorAnswer | null;
+  if (answer.ok && body !== null) return body as T;
+  const error = (body as ErrorAnswer | null)?.error;
+  throw new ApiError(
+    error?.code ?? 'no-answer',
+    error?.message ?? `The request failed (${answer.status}).`,
+    error?.faults,
+  );
+}
+
+/** A request with a body. */
+export const send = (method: string, value: unknown): RequestInit => ({
+  method,
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(value),
+});
+
+/** What stands behind the question mark; undefined is left out. */
+export const query = (values: Record<string, string | number | undefined>) =>
+  new URLSearchParams(
+    Object.entries(values).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
+  );
