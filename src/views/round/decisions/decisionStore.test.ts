@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { AsideVerdict } from '../../../contract/aside';
-import type { NewChange } from '../../../contract/changes';
+import type { ChangeCarries, NewChange } from '../../../contract/changes';
 import type { Undoing } from '../../shared/undo/undoStore';
 import { DecisionStore } from './decisionStore';
 
@@ -13,6 +13,7 @@ const change = (targetId: number): NewChange => ({
 const accepted = (id: number) => ({ subject: `target ${id}`, changes: [change(id)] });
 
 let told: string[];
+let inTray: (NewChange & { id: number; carries: ChangeCarries })[];
 let staged: NewChange[][];
 let undoable: { words: string; undoing: Undoing; isQuiet: boolean }[];
 let verdicts: { subjects: string[]; verdict: AsideVerdict | 'back' }[];
@@ -21,7 +22,7 @@ let answer: () => Promise<void>;
 let store: DecisionStore<{ to: number }>;
 
 beforeEach(() => {
-  [told, staged, undoable, verdicts] = [[], [], [], []];
+  [told, staged, undoable, verdicts, inTray] = [[], [], [], [], []];
   answer = () => Promise.resolve();
   store = new DecisionStore(() => ({
     noun: 'target',
@@ -30,6 +31,7 @@ beforeEach(() => {
       await answer();
       return changes.map((_, at) => (at === 1 ? null : staged.length * 10 + at));
     },
+    staged: () => inTray,
     did: (one, isQuiet) => undoable.push({ ...one, isQuiet }),
     during: (work) => work,
     queue: 'bids',
@@ -83,6 +85,13 @@ describe('accepted rows', () => {
     expect(told).toEqual(['1 change staged or under way already.']);
     expect(undoable[0].undoing).toEqual({ kind: 'take-out', ids: [10, 12] });
   });
+});
+
+test('a change that takes the place of one in the tray gives it back when it is undone', async () => {
+  const base = { ...change(1), reason: 'goes along with the modifiers', carries: {} };
+  inTray = [{ ...base, id: 10 }];
+  await store.accept([accepted(1), accepted(2), accepted(3)]);
+  expect(undoable[0].undoing).toEqual({ kind: 'put-back', ids: [12], changes: [base] });
 });
 
 describe('rows that are put aside', () => {

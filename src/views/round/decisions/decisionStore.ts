@@ -1,14 +1,16 @@
 import type { Aside, AsideVerdict } from '../../../contract/aside';
-import type { NewChange } from '../../../contract/changes';
+import type { ChangeInfo, NewChange } from '../../../contract/changes';
 import { formatDay } from '../../../core/units';
 import { joinChanges } from '../../../plans/terms';
-import type { Undoable } from '../../shared/undo/undoStore';
+import type { Undoable, Undoing } from '../../shared/undo/undoStore';
 import type { TellKind } from '../../shared/useTell';
 
 /** What the store asks of the world. */
 export interface DecisionPorts {
   /** Ids of what was staged; null for what was staged or under way already. */
   stage: (changes: NewChange[]) => Promise<(number | null)[]>;
+  /** What is in the tray: a change of the same thing takes the place of the one there. */
+  staged: () => readonly Pick<ChangeInfo, 'id' | 'change' | 'reason' | 'figures' | 'carries' | 'effect'>[];
   /** Something was done that can be undone; quietly where the page shows it by itself. */
   did: (one: Undoable, isQuiet: boolean) => void;
   /** Work under way: an undo waits for it. */
@@ -103,7 +105,8 @@ export class DecisionStore<E> {
     this.set({ underWay: [...this.state.underWay, ...subjects] });
     const gone = new Set(subjects);
     await this.while(async () => {
-      const { stage, tell, did } = this.ports();
+      const { stage, tell, did, staged: inTray } = this.ports();
+      const before = new Map(inTray().map((one) => [one.id, one]));
       try {
         const ids = await stage(joinChanges(list.map(({ changes }) => changes)));
         const staged = ids.filter((id): id is number => id !== null);
@@ -113,7 +116,7 @@ export class DecisionStore<E> {
           did(
             {
               words: `${plural(staged.length, 'change')} accepted`,
-              undoing: { kind: 'take-out', ids: staged },
+              undoing: undoingOf(staged, before),
             },
             true,
           );
@@ -170,3 +173,18 @@ export class DecisionStore<E> {
 }
 
 const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+
+/** Changes go out of the tray again; those that took the place of others give it back to them. */
+function undoingOf(
+  ids: readonly number[],
+  before: ReadonlyMap<number, Pick<ChangeInfo, 'change' | 'reason' | 'figures' | 'carries' | 'effect'>>,
+): Undoing {
+  const changes = ids.flatMap((id): NewChange[] => {
+    const one = before.get(id);
+    if (!one) return [];
+    const { change, reason, figures, carries, effect } = one;
+    return [{ change, reason, figures, carries, effect }];
+  });
+  const made = ids.filter((id) => !before.has(id));
+  return changes.length === 0 ? { kind: 'take-out', ids: made } : { kind: 'put-back', ids: made, changes };
+}

@@ -34,6 +34,7 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
     noun,
     tell: (sentence, kind) => tell(sentence, { kind }),
     stage: async (changes) => (await tray.stage.mutateAsync(changes)).ids,
+    staged: () => tray.changes,
     did: (one, isQuiet) => undo.did(one, { isQuiet }),
     during: undo.during,
     queue: name,

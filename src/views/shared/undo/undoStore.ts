@@ -7,6 +7,8 @@ import type { Route } from '../../../core/routes';
 export type Undoing =
   | { kind: 'take-out'; ids: number[] }
   | { kind: 'stage'; changes: NewChange[] }
+  /** Some go out of the tray, and these come back in place of what replaced them. */
+  | { kind: 'put-back'; ids: number[]; changes: NewChange[] }
   | { kind: 'back-in-queue'; queue: string; subjects: string[] }
   | { kind: 'routes'; routes: Route[] }
   | { kind: 'costs'; productId: number; costs: ProductCosts }

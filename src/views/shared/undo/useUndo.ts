@@ -57,6 +57,11 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
       const { ids } = await api.stage(account, undoing.changes);
       return { isDone: ids.some((id) => id !== null), stale: ['changes'] };
     }
+    case 'put-back': {
+      const out = undoing.ids.length > 0 ? await api.withdraw(account, undoing.ids) : { ids: [] };
+      const back = await api.stage(account, undoing.changes);
+      return { isDone: out.ids.length + back.ids.length > 0, stale: ['changes', 'bales'] };
+    }
     case 'back-in-queue':
       await api.putAside({
         account,
