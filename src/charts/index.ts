@@ -15,4 +15,6 @@ export { RateCurve } from './rateCurve/RateCurve';
 export { Trend } from './trend/Trend';
 export type { TrendMark } from './trend/Trend';
 export type { TrendSeries } from './trend/layout';
+export { WeekGrid } from './weekGrid/WeekGrid';
+export type { GridCell, GridMargin } from './weekGrid/WeekGrid';
 export { savePicture } from './savePicture';

@@ -17,6 +17,7 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['word parts', '/words?', 'word parts;'],
   ['core lists', '/words?part=core', 'core terms;'],
   ['negative lists', '/words?part=lists', 'Make it'],
+  ['hours', '/hours?', 'How clicks sell'],
   ['ledger', '/ledger?', 'Nothing has been sent yet.'],
   ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Market, imports, exports'],

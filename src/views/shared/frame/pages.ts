@@ -6,6 +6,7 @@ export const PAGES = [
   { name: 'field', label: 'Field', key: 'f' },
   { name: 'routes', label: 'Routes', key: 'o' },
   { name: 'words', label: 'Words', key: 'w' },
+  { name: 'hours', label: 'Hours', key: 'h' },
   { name: 'ledger', label: 'Ledger', key: 'l' },
   { name: 'setup', label: 'Setup', key: 's' },
 ] as const;
