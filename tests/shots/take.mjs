@@ -79,11 +79,9 @@ await keep(page, 'field-keywords');
 await page.goto(`${url}/field?lens=auto&shape=cross&down=campaign&across=kind`);
 await page.getByRole('table', { name: 'ACOS by campaign and kind' }).waitFor();
 await keep(page, 'field-cross-tab');
-await page.keyboard.press('Control+k');
-await page.keyboard.type('crock');
-await page.waitForTimeout(2500);
-await keep(page, 'find-or-do');
-await press(page, 'Escape');
+await page.goto(`${url}/hours`);
+await page.getByRole('img', { name: /^How clicks sell/ }).waitFor();
+await keep(page, 'hours');
 
 await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');
