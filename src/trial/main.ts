@@ -4,6 +4,8 @@ import { PACES } from '../core/bids';
 import type { BidSettings, Pace } from '../core/bids';
 import { BUDGET_WAYS, BUDGET_WORLDS, lieWrong, withBudgets } from './budgetPolicies';
 import type { BudgetWorld } from './budgetPolicies';
+import { HOUR_WAYS, playHours } from './hoursTrial';
+import type { HourWay } from './hoursTrial';
 import { playMissed } from './missed';
 import type { PlayedMiss } from './missed';
 import { bands, doNothing, mowing, ratio } from './policies';
@@ -24,6 +26,7 @@ interface Args {
   world: WorldName;
   rules: boolean;
   budgets: BudgetWorld | null;
+  hours: boolean;
   money: boolean;
 }
 
@@ -37,6 +40,7 @@ function readArgs(): Args {
       world: { type: 'string', default: 'base' },
       rules: { type: 'boolean', default: false },
       budgets: { type: 'string' },
+      hours: { type: 'boolean', default: false },
       money: { type: 'boolean', default: false },
     },
   });
@@ -60,6 +64,7 @@ function readArgs(): Args {
     market: values.market as Market,
     world: values.world as WorldName,
     rules: values.rules,
+    hours: values.hours,
     budgets: (values.budgets as BudgetWorld | undefined) ?? null,
     money: values.money,
   };
@@ -159,10 +164,48 @@ function compareBudgets({ weeks, pace, seeds, market, world, money: asMoney }: A
     );
 }
 
+/** How much conversion varies by hour of the week in the markets of a trial. */
+const SIGMAS = [0, 0.1, 0.2, 0.35];
+
+/** Cost per click goes with the bid to this power: a way that left its ACOS lower could bid so much more. */
+const CPC_ELASTICITY = 0.8;
+
+/** What schedules bring, by how much conversion really varies: against none, each hour by what it sold, and days and nights off. */
+function compareHours({ seeds, market }: Args) {
+  say(`${seeds.length} markets (${market}), 12 weeks watched, 12 played; bids stay, schedules alone differ.`);
+  say(
+    cell('', 24) +
+      ['spend', 'sales', 'ACOS', 'sales ±', 'same ACOS', 'scheduled'].map((text) => cell(text)).join(''),
+  );
+  for (const sigma of SIGMAS) {
+    const played = seeds.map((seed) => playHours(seed, sigma, market));
+    const of = (way: HourWay) => played.map((list) => list.find((one) => one.way === way)!);
+    const none = total(of('none'));
+    for (const way of HOUR_WAYS) {
+      const whole = total(of(way));
+      const scheduled = of(way).filter(({ isScheduled }) => isScheduled).length;
+      say(
+        `σ ${sigma.toFixed(2)} ${way}`.padEnd(24) +
+          [
+            money(whole.spend),
+            money(whole.sales),
+            share(whole.acos),
+            share(whole.sales / none.sales - 1),
+            share((whole.sales / none.sales) * (none.acos! / whole.acos!) ** (1 / CPC_ELASTICITY) - 1),
+            `${scheduled}/${seeds.length}`,
+          ]
+            .map((text) => cell(text))
+            .join(''),
+      );
+    }
+  }
+}
+
 function main() {
   const args = readArgs();
   const { weeks, pace, seeds, market, world, rules } = args;
   if (rules) return compareRules(args);
+  if (args.hours) return compareHours(args);
   if (args.budgets) {
     compareBudgets(args, args.budgets);
     return compareMissed(args, args.budgets);

@@ -19,7 +19,7 @@ const DAYS = 28;
 /** What a click is worth is only known from many of them: days on which all campaigns are open, played further on. */
 const WORTH_DAYS = 150;
 /** A budget that nothing reaches, micros. */
-const ENDLESS = 1e15;
+export const ENDLESS = 1e15;
 /** Days that miss so few clicks are told with them, and judged by nobody. */
 const LEAST_CLICKS = 3;
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { bands, doNothing, mowing } from './policies';
+import { playHours } from './hoursTrial';
 import { runTrial, trialScenario } from './runTrial';
 import type { Week } from './runTrial';
 
@@ -21,6 +22,19 @@ describe('a trial', { timeout: 60_000 }, () => {
     const weeks = [3, 4].flatMap((seed) => runTrial(seed, 8, mowing('steady')).slice(3));
     expect(acos(weeks) / target).toBeGreaterThan(0.75);
     expect(acos(weeks) / target).toBeLessThan(1.15);
+  });
+
+  test('of schedules proposes none where hours sell alike, and finds the hours where they do not', () => {
+    const of = (sigma: number) => new Map(playHours(101, sigma).map((one) => [one.way, one]));
+    const [flat, strong] = [of(0), of(0.35)];
+    const sales = (played: typeof flat, way: Parameters<typeof flat.get>[0]) =>
+      played.get(way)!.sales / played.get('none')!.sales;
+    expect(flat.get('mowing')).toMatchObject({ isScheduled: false, sales: flat.get('none')!.sales });
+    expect(strong.get('mowing')!.isScheduled).toBe(true);
+    for (const way of ['naive cells', 'worst day off', 'nights off'] as const) {
+      expect(sales(flat, way)).toBeLessThan(1);
+      expect(sales(strong, way)).toBeLessThan(sales(strong, 'mowing'));
+    }
   });
 
   test('that keeps profit spends no larger share of its sales than one that grows', () => {

@@ -22,6 +22,7 @@ import type { DayFacts, LateOrder, SimState } from './facts';
 import { drawPurchase, Till } from './orders';
 import { Organic } from './organic';
 import { Purse } from './purse';
+import { weekRhythm } from './rhythm';
 
 /** An ad shown for somebody else's search is clicked and buys at this share of its own. */
 const FOREIGN = { clicked: 0.45, sells: 0.2 };
@@ -63,6 +64,8 @@ class DayPlay {
   /** Bid factor of each campaign in the present hour. */
   private readonly scheduled: Float64Array;
   private readonly neighbours: number[][];
+  /** How well clicks sell by product and hour of this day, where the market has a rhythm of its own; null: by hour alone. */
+  private readonly rhythm: Float64Array[] | null;
 
   constructor(
     private readonly world: World,
@@ -81,6 +84,7 @@ class DayPlay {
     this.sells = WEEKDAY_SELLS[weekdayOf(day)];
     this.scheduled = new Float64Array(field.campaigns.length);
     this.neighbours = neighboursOf(products);
+    this.rhythm = rhythmOfDay(world, day);
   }
 
   play(): DayFacts {
@@ -198,8 +202,8 @@ class DayPlay {
       query.conversion *
       (isForeign ? FOREIGN.sells : 1) *
       world.products[player.product].sellsAt[placement] *
-      HOUR_SELLS[hour] *
-      this.sells;
+      (this.rhythm ? this.rhythm[player.product][hour] : HOUR_SELLS[hour]) *
+      (this.rhythm ? 1 : this.sells);
     const sold = this.sell(player, query, placement, hour, random.binomial(clicks, Math.min(0.9, sells)));
     this.book.add(player, query, PLACEMENTS.indexOf(placement), hour, {
       impressions,
@@ -241,6 +245,16 @@ function neighboursOf(products: World['products']): number[][] {
   return products.map(({ lineId }, index) =>
     products.flatMap((other, at) => (at !== index && other.lineId === lineId ? [at] : [])),
   );
+}
+
+/** The hours of a day, by product; null where the market has no rhythm of its own. */
+function rhythmOfDay({ scenario, products }: World, day: number): Float64Array[] | null {
+  const sigma = scenario.nature?.rhythm;
+  if (sigma === undefined) return null;
+  const lines = [...new Set(products.map(({ lineId }) => lineId))];
+  const first = weekdayOf(day) * 24;
+  const byLine = lines.map((_, line) => weekRhythm(scenario.seed, line, sigma).subarray(first, first + 24));
+  return products.map(({ lineId }) => byLine[lines.indexOf(lineId)]);
 }
 
 function shuffle<T>(list: T[], random: Stream) {

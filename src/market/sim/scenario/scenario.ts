@@ -79,4 +79,6 @@ export interface Nature {
   worthless: number;
   /** Whether clicks sell alike at every placement. */
   flatPlacements: boolean;
+  /** How much conversion varies by weekday x hour: standard deviation of its logarithm, by product line. Left out: as it usually does, by hour alone. */
+  rhythm: number;
 }
