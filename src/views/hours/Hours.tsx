@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { Measured, WeekGrid } from '../../charts';
 import type { HoursAnswer } from '../../contract/hours';
 import { OWN_PATTERN } from '../../core/hours';
@@ -6,6 +7,9 @@ import { formatCount, formatDay, formatShare } from '../../core/units';
 import { pageLink } from '../shared/frame/pages';
 import type { PlaceProps } from '../shared/frame/place';
 import { Choice, Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared/kit';
+import { saveTable } from '../shared/api';
+import { useTell } from '../shared/useTell';
+import { hoursOut } from './hoursOut';
 import { HOUR_MEASURES } from './measures';
 import { useHours, WEEKS } from './useHours';
 import { WhoseHours } from './WhoseHours';
@@ -55,14 +59,25 @@ export function Place({ account, error }: PlaceProps) {
             No hours are known yet.
           </Empty>
         ) : (
-          <Shown answer={answer} measure={measure} />
+          <Shown answer={answer} measure={measure} currency={account.currency} />
         )}
       </main>
     </Columns>
   );
 }
 
-function Shown({ answer, measure }: { answer: HoursAnswer; measure: (typeof HOUR_MEASURES)[number] }) {
+interface ShownProps {
+  answer: HoursAnswer;
+  measure: (typeof HOUR_MEASURES)[number];
+  currency: string;
+}
+
+function Shown({ answer, measure, currency }: ShownProps) {
+  const tell = useTell();
+  const save = (format: 'csv' | 'xlsx') =>
+    void saveTable(format, { name: 'hours of the week', ...hoursOut(answer, currency, DAY_NAMES) }).catch(
+      (error: Error) => tell(error.message, { kind: 'fault' }),
+    );
   const { window, timeZone, worth, isOwn } = answer;
   const picture = measure.picture(answer);
   return (
@@ -88,6 +103,11 @@ function Shown({ answer, measure }: { answer: HoursAnswer; measure: (typeof HOUR
           />
         )}
       </Measured>
+      <div className="bar">
+        <span className="faint">Export the hours:</span>
+        <Button onClick={() => save('csv')}>CSV</Button>
+        <Button onClick={() => save('xlsx')}>XLSX</Button>
+      </div>
       {measure.base === 1 && (
         <p className="note">
           A coloured hour surely sells better (blue-green) or worse (red-brown) than usual; a hatched one may
