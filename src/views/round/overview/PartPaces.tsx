@@ -59,11 +59,7 @@ export function PartPaces({ account }: { account: AccountInfo }) {
               <TableCell />
             </TableRow>
           </TableHead>
-          <TableBody>
-            {parts.map((part) => (
-              <Part key={`${part.scope} ${part.scopeId} ${part.span}`} part={part} />
-            ))}
-          </TableBody>
+          <TableBody>{parts.map(rowOf)}</TableBody>
         </Facts>
       )}
       <Fault error={error} />
@@ -82,14 +78,15 @@ export function PartPaces({ account }: { account: AccountInfo }) {
     </section>
   );
 
-  function Part({ part }: { part: PlannedPart }) {
+  // No component of its own: that would be another one at each drawing, and a figure half typed would be lost.
+  function rowOf(part: PlannedPart) {
     const { scope, scopeId, name, span, plan, done, pace, forecast, low, high, goneOn } = part;
     const mark = pace === null ? '' : pace > OVER ? ' over' : pace < UNDER ? ' under' : '';
     const own = (spend: number): SpendPlan | null =>
       span === 'lifetime' ? null : { scope, scopeId, span, spend };
     const kept = own(plan);
     return (
-      <TableRow>
+      <TableRow key={`${scope} ${scopeId} ${span}`}>
         <TableCell title={name} sx={NAME}>
           {name}
           <br />

@@ -71,22 +71,14 @@ export function YearPlan({ account, year: first, onDone }: YearPlanProps) {
               <TableRow key={one.month}>
                 <TableCell>{MONTHS[at]}</TableCell>
                 <TableCell className="figure">
-                  <Goal
-                    of={`${MONTHS[at]}, spend`}
-                    micros={one.spend}
-                    onSet={(spend) => keep.mutate({ ...one, spend })}
-                  />
+                  {goal(`${MONTHS[at]}, spend`, one.spend, (spend) => keep.mutate({ ...one, spend }))}
                 </TableCell>
                 <TableCell className="figure">{whole(one.spent)}</TableCell>
                 <TableCell className="figure">
                   {one.spend && one.spent !== null ? formatShare(one.spent / one.spend, 0) : ''}
                 </TableCell>
                 <TableCell className="figure">
-                  <Goal
-                    of={`${MONTHS[at]}, sales`}
-                    micros={one.sales}
-                    onSet={(sales) => keep.mutate({ ...one, sales })}
-                  />
+                  {goal(`${MONTHS[at]}, sales`, one.sales, (sales) => keep.mutate({ ...one, sales }))}
                 </TableCell>
               </TableRow>
             ))}
@@ -105,15 +97,7 @@ export function YearPlan({ account, year: first, onDone }: YearPlanProps) {
     </Ask>
   );
 
-  function Goal({
-    of,
-    micros,
-    onSet,
-  }: {
-    of: string;
-    micros: number | null;
-    onSet: (micros: number | null) => void;
-  }) {
+  function goal(of: string, micros: number | null, onSet: (micros: number | null) => void) {
     return (
       <MoneyField
         label={of}
