@@ -1,6 +1,11 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
+import { addDays } from '../../src/core/units';
+import { findImport } from '../../src/db/queries/imports';
 import { loadHours } from '../../src/server/hours/loadHours';
+import { takeInReport } from '../../src/server/imports/takeInReport';
+import { THIS_MACHINE } from '../../src/server/trail';
 import { closeContext, db } from '../../src/server/context/context';
+import { inPieces } from '../make/report';
 import { anAccount } from './account';
 import { aShop } from './shop';
 import type { Shop } from './shop';
@@ -53,4 +58,22 @@ test('without a report by hour nothing is told', async () => {
     window: null,
     worth: { isWorthIt: false },
   });
+});
+
+test('of an account that is fed by files they are those of its report by hour', async () => {
+  const account = await anAccount();
+  const lines = Array.from({ length: 28 * 24 }, (_, at) => {
+    const day = addDays('2026-10-05', Math.floor(at / 24));
+    return `${day},${at % 24},Weights,100,${at % 24 < 6 ? 1 : 10},${at % 24 < 6 ? '0.40' : '4.00'},1,1,20.00`;
+  });
+  const text = ['Date,Hour,Campaign,Impressions,Clicks,Spend,Orders,Units,Sales', ...lines].join('\n');
+  const file = { name: 'hours.csv', bytes: null };
+  const id = await takeInReport(THIS_MACHINE, account, 'hours', inPieces(text, 4096), file);
+  expect((await findImport(db(), id))!.state).toBe('done');
+  const { window, clicks, spend, hour, worth } = await loadHours({ account: account.id, ...whole });
+  expect(window).toEqual({ from: '2026-10-05', to: '2026-11-01' });
+  expect([clicks[3], clicks[12], spend[12]]).toEqual([4, 40, 16_000_000]);
+  // At night one click in one sells, by day one in ten: that is a pattern if anything is.
+  expect(hour[3]).toBeGreaterThan(2 * hour[12]);
+  expect(worth.isWorthIt).toBe(true);
 });
