@@ -13,9 +13,7 @@ export interface HeldDay {
 
 /** What a campaign missed on days on which money held it up. */
 export interface Missed {
-  /** Clicks of a day that money never holds up. */
-  usual: number;
-  /** Of how many clicks as much is known as of that; under a few, `usual` is only the least that it can be. */
+  /** Of how many clicks as much is known as of a day that money never holds up; under a few, what was missed is only the least it can be. */
   known: number;
   /** The hour of the last click of a day on which money held it up; null: it did not. */
   days: { age: number; clicks: number; last: number | null; missed: number }[];
@@ -84,12 +82,11 @@ export function missedBy(
   const clicks = known.reduce((sum, one) => sum + one.clicks, 0);
   const open = known.reduce((sum, one) => sum + one.share, 0);
   if (clicks === 0 || open === 0)
-    return { usual: 0, known: 0, days: days.map(({ age }) => ({ age, clicks: 0, last: null, missed: 0 })) };
+    return { known: 0, days: days.map(({ age }) => ({ age, clicks: 0, last: null, missed: 0 })) };
   const { lambda, information } = fitDemand(known, clicks / open);
   const isKnown = information >= LEAST_KNOWN;
   const usual = isKnown ? lambda : clicks / open;
   return {
-    usual,
     known: information,
     days: days.map((day, at) => {
       const { hours, last } = read[at];
