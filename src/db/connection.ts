@@ -1,5 +1,6 @@
 import postgres from 'postgres';
 import { promptSocket } from './promptSocket';
+import { withWholeResults } from './wholeResults';
 
 /**
  * A connection pool with Mowing's types fixed: days come as 'YYYY-MM-DD' strings, bigint as a number while it
@@ -25,7 +26,7 @@ export function connect(
   url: string,
   options: { max?: number; onclose?: () => void; stays?: boolean; longestMs?: number } = {},
 ): Db {
-  return postgres(url, {
+  const sql = postgres(url, {
     max: options.max ?? 8,
     onclose: options.onclose,
     socket: promptSocket,
@@ -49,6 +50,7 @@ export function connect(
       },
     },
   } as postgres.Options<Record<string, postgres.PostgresType>>) as unknown as Db;
+  return withWholeResults(sql);
 }
 
 /** Database address from the environment. @throws when DATABASE_URL is not set. */

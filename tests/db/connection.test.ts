@@ -58,3 +58,13 @@ describe('migrations', () => {
     await db()`drop schema newer cascade`;
   });
 });
+
+test('a query that ends among its rows leaves nothing of it to the next one on the connection', async () => {
+  const sql = connect(databaseUrl(), { max: 1 });
+  const broken = sql`select 1 / (5000 - g) as one from generate_series(1, 9000) g`;
+  await expect(broken).rejects.toThrow('division by zero');
+  const rows = await sql<{ one: number }[]>`select 1 as one union all select 2`;
+  expect(rows.map(({ one }) => one)).toEqual([1, 2]);
+  expect([rows.length, rows[0].one]).toEqual([2, 1]);
+  await sql.end();
+});
