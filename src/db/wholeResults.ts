@@ -1,10 +1,8 @@
-import type { Db } from './connection';
-
 /**
  * The driver counts rows on from where a query stopped that failed or was cancelled among its rows: the next one on that connection gets as many holes
  * before its own. They are taken out before anybody reads the first row.
  */
-export function withWholeResults(sql: Db): Db {
+export function withWholeResults<T extends object>(sql: T): T {
   return new Proxy(sql, {
     apply: (target, self, args) => whole(Reflect.apply(target as never, self, args)),
     get: (target, key) => {
