@@ -1,5 +1,6 @@
-import { CELLS, hourCells, hoursWorth, rhythmOf, weekdayOf } from '../core/hours';
+import { CELLS, hourCells, hoursWorth, rhythmOf } from '../core/hours';
 import type { HourCells } from '../core/hours';
+import { weekdayOf } from '../core/units';
 import type { SimSchedule } from '../market/sim';
 import { ENDLESS } from './missed';
 import { MARGIN } from './observe';

@@ -5,4 +5,4 @@ export type { Rhythm } from './rhythm';
 export { hoursWorth } from './worth';
 export type { HoursWorth } from './worth';
 export { OWN_PATTERN, rhythmWithin } from './within';
-export { weekdayOf, weekHours } from './weekHours';
+export { weekHours } from './weekHours';

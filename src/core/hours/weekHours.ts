@@ -1,4 +1,4 @@
-import { addDays, dayNumber } from '../units';
+import { addDays, dayNumber, weekdayOf } from '../units';
 import type { Day } from '../units';
 import { HOURS } from '../budgets';
 import { CELLS } from './cells';
@@ -6,9 +6,6 @@ import { CELLS } from './cells';
 const MS_PER_HOUR = 3_600_000;
 /** A day of a clock change is this long at most. */
 const MOST_HOURS = 26;
-
-/** Weekday of a day, 0 = Monday. */
-export const weekdayOf = (day: Day): number => (dayNumber(day) + 3) % 7;
 
 /**
  * How often each hour of the week came between two days, in a time zone: where clocks change, an hour is missing or comes twice.

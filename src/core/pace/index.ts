@@ -4,5 +4,5 @@ export { fundsEnd } from './fundsEnd';
 export type { FundsEnd } from './fundsEnd';
 export { moneyWarnings } from './warnings';
 export type { MoneyOfAccount, MoneyWarning, PacedCampaign } from './warnings';
-export { daysOfPart, lifeOfPart, monthOfPart, partWarnings } from './partPace';
+export { daysOfPart, isGone, lifeOfPart, monthOfPart, partWarnings } from './partPace';
 export type { PartPace, PlanSpan } from './partPace';

@@ -1,4 +1,4 @@
-import { addDays, dayNumber, daysIn } from '../units';
+import { addDays, daysIn, weekdayOf } from '../units';
 import type { Day, Micros } from '../units';
 import { Z80 } from './fundsEnd';
 
@@ -31,9 +31,6 @@ export function lastDayOfMonth(day: Day): Day {
   const next = month === 12 ? `${year + 1}-01-01` : `${year}-${String(month + 1).padStart(2, '0')}-01`;
   return addDays(next, -1);
 }
-
-/** Weekday of a day, 0 = Monday. */
-const weekdayOf = (day: Day) => (dayNumber(day) + 3) % 7;
 
 /**
  * Month to date against its goal. A day counts as much as its weekday usually does (weight from the days before the

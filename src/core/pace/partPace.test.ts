@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { addDays } from '../units';
-import { daysOfPart, lifeOfPart, monthOfPart, partWarnings } from '.';
+import { daysOfPart, isGone, lifeOfPart, monthOfPart, partWarnings } from '.';
 
 const LAST = '2026-11-10';
 /** Ten a day over the last so many days, as micros. */
@@ -17,7 +17,8 @@ describe('what a part of the account may spend', () => {
     expect(short.pace).toBeCloseTo(2, 6);
     // 100 are gone, 50 are left: five more days.
     expect(short.goneOn).toBe('2026-11-15');
-    expect(monthOfPart(tenADay(90), LAST, 90e6).goneOn).toBe(LAST);
+    const gone = monthOfPart(tenADay(90), LAST, 90e6);
+    expect([isGone(gone), isGone(short), gone.goneOn]).toEqual([true, false, null]);
   });
 
   test('a day is judged by the last week, days without spend among them', () => {
@@ -48,9 +49,11 @@ describe('what a part of the account may spend', () => {
       { name: 'kept', ...monthOfPart(tenADay(90), LAST, 300e6) },
       { name: 'daily', ...daysOfPart(tenADay(7), LAST, 5e6) },
       { name: 'early', ...monthOfPart(tenADay(90), LAST, 150e6) },
+      { name: 'gone', ...monthOfPart(tenADay(90), LAST, 90e6) },
     ];
     expect(partWarnings(parts, 'EUR').map(({ sentence, isUrgent }) => [isUrgent, sentence])).toEqual([
       [true, '“early” may spend 150.00 EUR this month, and that is gone about 15 Nov.'],
+      [true, '“gone” may spend 90.00 EUR this month, and has spent 100.00.'],
       [false, '“daily” spends 10.00 EUR a day, and 5.00 is planned.'],
     ]);
   });

@@ -19,9 +19,13 @@ export interface PartPace {
   forecast: Micros | null;
   low: Micros | null;
   high: Micros | null;
-  /** The day on which the money is gone at this rate, where that is before its end; null: it lasts. */
+  /** The day on which the money is gone at this rate, where that is before its end; null: it lasts, or is gone already. */
   goneOn: Day | null;
 }
+
+/** Whether all of the money is spent. */
+export const isGone = ({ span, plan, done }: Pick<PartPace, 'span' | 'plan' | 'done'>): boolean =>
+  span !== 'day' && done >= plan;
 
 const WEEK = 7;
 
@@ -87,7 +91,7 @@ export function lifeOfPart(
 
 /** The day on which so much money is gone at a rate a day, where that is before the end. */
 function goneBefore(perDay: Micros, last: Day, money: Micros, end: Day): Day | null {
-  if (money <= 0) return last;
+  if (money <= 0) return null;
   const days = perDay > 0 ? Math.ceil(money / perDay) : Infinity;
   return days < daysIn(last, end) - 1 ? addDays(last, days) : null;
 }
@@ -102,16 +106,21 @@ export function partWarnings(
   currency: string,
 ): MoneyWarning[] {
   const over = parts.filter(({ span, pace }) => span !== 'lifetime' && pace !== null && pace > OVER);
-  const gone = over.filter(({ goneOn }) => goneOn !== null);
-  const others = over.filter(({ goneOn }) => goneOn === null);
-  return [...gone, ...others].slice(0, MOST_TOLD).map(({ name, span, plan, done, goneOn }) => ({
+  const isUrgent = (one: PartPace) => one.goneOn !== null || isGone(one);
+  const first = [...over.filter(isUrgent), ...over.filter((one) => !isUrgent(one))].slice(0, MOST_TOLD);
+  return first.map(({ name, ...one }) => ({
     kind: 'over pace',
-    isUrgent: goneOn !== null,
-    sentence:
-      span === 'day'
-        ? `“${name}” spends ${formatMoney(done)} ${currency} a day, and ${formatMoney(plan)} is planned.`
-        : goneOn === null
-          ? `“${name}” is ahead of its month: ${formatMoney(done)} of ${formatMoney(plan)} ${currency} is spent.`
-          : `“${name}” may spend ${formatMoney(plan)} ${currency} this month, and that is gone about ${formatDay(goneOn)}.`,
+    isUrgent: isUrgent(one),
+    sentence: overWords(name, one, currency),
   }));
+}
+
+function overWords(name: string, part: PartPace, currency: string): string {
+  const { span, plan, done, goneOn } = part;
+  const [planned, spent] = [formatMoney(plan), formatMoney(done)];
+  if (span === 'day') return `“${name}” spends ${spent} ${currency} a day, and ${planned} is planned.`;
+  if (isGone(part)) return `“${name}” may spend ${planned} ${currency} this month, and has spent ${spent}.`;
+  return goneOn === null
+    ? `“${name}” is ahead of its month: ${spent} of ${planned} ${currency} is spent.`
+    : `“${name}” may spend ${planned} ${currency} this month, and that is gone about ${formatDay(goneOn)}.`;
 }

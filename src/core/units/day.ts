@@ -15,6 +15,9 @@ export function dayFromNumber(number: number): Day {
   return new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
+/** Weekday of a day, 0 = Monday. */
+export const weekdayOf = (day: Day): number => (dayNumber(day) + 3) % 7;
+
 /** The day `count` days later (earlier when negative). */
 export function addDays(day: Day, count: number): Day {
   return dayFromNumber(dayNumber(day) + count);

@@ -1,6 +1,16 @@
 export { MICROS_PER_UNIT, microsToDecimal, roundDownToStep, toMicros } from './money';
 export type { Micros } from './money';
-export { addDays, dayFromNumber, dayNumber, dayOf, DAYS_PER_MONTH, daysIn, isDay, isRealDay } from './day';
+export {
+  addDays,
+  dayFromNumber,
+  dayNumber,
+  dayOf,
+  DAYS_PER_MONTH,
+  daysIn,
+  isDay,
+  isRealDay,
+  weekdayOf,
+} from './day';
 export type { Day } from './day';
 export {
   DASH,

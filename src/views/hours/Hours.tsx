@@ -59,7 +59,12 @@ export function Place({ account, error }: PlaceProps) {
             No hours are known yet.
           </Empty>
         ) : (
-          <Shown answer={answer} measure={measure} currency={account.currency} />
+          <Shown
+            answer={answer}
+            measure={measure}
+            currency={account.currency}
+            isByCampaigns={hours.scope === 'line' || hours.scope === 'product'}
+          />
         )}
       </main>
     </Columns>
@@ -70,9 +75,11 @@ interface ShownProps {
   answer: HoursAnswer;
   measure: (typeof HOUR_MEASURES)[number];
   currency: string;
+  /** Whether they are of a line or product, whose hours are those of campaigns. */
+  isByCampaigns: boolean;
 }
 
-function Shown({ answer, measure, currency }: ShownProps) {
+function Shown({ answer, measure, currency, isByCampaigns }: ShownProps) {
   const tell = useTell();
   const save = (format: 'csv' | 'xlsx') =>
     void saveTable(format, { name: 'hours of the week', ...hoursOut(answer, currency, DAY_NAMES) }).catch(
@@ -86,6 +93,8 @@ function Shown({ answer, measure, currency }: ShownProps) {
       <p className="note">
         {formatDay(window!.from)} – {formatDay(window!.to)}, settled days alone, hours in {timeZone};{' '}
         {formatCount(worth.orders)} orders.{' '}
+        {isByCampaigns &&
+          'Hours are reported by campaign: these are of all campaigns that advertise it, with whatever else they advertise. '}
         {!isOwn &&
           `With fewer than ${formatCount(OWN_PATTERN)} orders of its own, what is shown of how clicks sell is the pattern of the whole account.`}
       </p>

@@ -8,6 +8,7 @@ import TableRow from '@mui/material/TableRow';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { PlannedPart, SpendPlan } from '../../../contract/money';
+import { isGone } from '../../../core/pace';
 import { DASH, formatCount, formatDay, formatMoney, formatShare } from '../../../core/units';
 import { Facts, Fault, MoneyField } from '../../shared/kit';
 import { PartPlanForm } from './PartPlanForm';
@@ -122,6 +123,7 @@ export function PartPaces({ account }: { account: AccountInfo }) {
         >
           {forecast === null ? DASH : short(forecast)}
           {goneOn !== null && <span className="over"> gone {formatDay(goneOn)}</span>}
+          {isGone(part) && <span className="over"> all spent</span>}
         </TableCell>
         <TableCell sx={NARROW}>
           {kept !== null && (
