@@ -12,7 +12,7 @@ import type {
   UndoRequest,
 } from './changes';
 import type { OfAccount } from './requests';
-import { bid, day, expression, id, money } from './schemas';
+import { bid, day, expression, id, money, week } from './schemas';
 
 const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   id: id.required(),
@@ -24,6 +24,7 @@ const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   budget: money.min(0).required(),
   'budget or null': money.allow(null).required(),
   modifier: Joi.number().min(0).max(MAX_MODIFIER).required(),
+  week: week.required(),
 };
 
 const schemaOf = (shape: FieldShape): Joi.Schema =>

@@ -11,7 +11,8 @@ export interface MarketOptions {
   looseKeywords: boolean;
   /** Placements whose bids can be raised. */
   modifiers: Placement[];
-  schedules: boolean;
+  /** Whether bids may follow a schedule by hour of the week; by some it can only raise them. */
+  schedules: boolean | 'raise only';
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;
 }
@@ -58,7 +59,7 @@ export type MarketAd = Listed<'ads'>;
 /** A bid of null: the ad group's default bid. */
 export type MarketTarget = Listed<'targets'>;
 export type MarketNegative = Listed<'negatives', 'enabled' | 'archived'>;
-/** Weekday 0 Monday to 6 Sunday; the change is a share, -1: off. */
+/** Whole percents by hour of the week, Monday first; -100: off. */
 export type MarketSchedule = Listed<'schedules', 'enabled' | 'archived'>;
 
 /** Which items of a category or brand are meant; prices in micros, rating in stars. */

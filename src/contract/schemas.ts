@@ -3,6 +3,7 @@ import Joi from 'joi';
 import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
+import { readWeek } from '../core/schedules';
 import { isDay } from '../core/units';
 import { daysOfWords, readSpan, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
@@ -46,6 +47,10 @@ export const windowTo = text(
 );
 export const money = Joi.number().integer().min(-9e15).max(9e15);
 export const expression = Joi.string().trim().min(1).max(500);
+export const week = text(
+  (value) => readWeek(value) !== null,
+  'is no week of 168 percentages from −100 to 900, such as “0*120 -20*48”',
+);
 export const bid = Joi.number().integer().min(0).max(1e12);
 
 /** A time zone as the tz database names it: Europe/Berlin. */

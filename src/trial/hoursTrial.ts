@@ -109,16 +109,13 @@ function evened(bids: number[], clicks: Float64Array): number[] {
 
 function schedule(market: PlayedMarket, bids: readonly number[]): void {
   const { campaigns, schedules } = market.books;
+  const week = bids.map((bid) => Math.round(100 * (bid - 1)));
   for (const { id: campaignId } of campaigns)
-    bids.forEach((bid, cell) =>
-      schedules.push({
-        id: `${campaignId} ${cell}`,
-        campaignId,
-        weekday: Math.floor(cell / HOURS),
-        fromHour: cell % HOURS,
-        toHour: (cell % HOURS) + 1,
-        change: bid - 1,
-        state: 'enabled',
-      } satisfies SimSchedule),
-    );
+    schedules.push({
+      id: campaignId,
+      campaignId,
+      name: 'trial',
+      week,
+      state: 'enabled',
+    } satisfies SimSchedule);
 }

@@ -62,6 +62,17 @@ const newNegative = (): Change => ({
   expression: word(),
 });
 
+const WEEKEND = '0*120 -20*48';
+const newSchedule = () =>
+  ({ kind: 'add-schedule', campaignId: shop.campaign, name: word(), week: WEEKEND }) as const;
+
+/** The end of a schedule that the campaign follows. */
+async function anEnd() {
+  const { id, change } = await sent(newSchedule());
+  const { kind: _, ...rest } = change as ReturnType<typeof newSchedule>;
+  return { ...rest, kind: 'end-schedule', scheduleId: await idOfMade(id) } as const;
+}
+
 interface Case {
   /** A change that the market takes; what it needs is made first. */
   good: () => Promise<Change>;
@@ -137,6 +148,28 @@ const CASES: Record<
     undoneBy: 'set-modifier',
     bad: null,
   },
+  'add-schedule': {
+    good: async () => newSchedule(),
+    stands: () => 'enabled',
+    undoneBy: 'end-schedule',
+    bad: async () => ({ ...newSchedule(), week: '0*24' }) as Change,
+  },
+  'set-schedule': {
+    good: async () => ({ ...(await anEnd()), kind: 'set-schedule', from: WEEKEND, to: '-10*168' }) as Change,
+    stands: asIs,
+    undoneBy: 'set-schedule',
+    bad: async () => {
+      const { week: from, ...rest } = await anEnd();
+      await sent({ ...rest, week: from });
+      return { ...rest, kind: 'set-schedule', from, to: '-10*168' };
+    },
+  },
+  'end-schedule': {
+    good: async () => anEnd(),
+    stands: () => 'archived',
+    undoneBy: 'add-schedule',
+    bad: null,
+  },
   'archive-target': {
     good: async () => ({
       kind: 'archive-target',
@@ -167,7 +200,7 @@ const CASES: Record<
 
 async function idOfMade(changeId: number): Promise<number> {
   const [row] = await db()<{ id: number }[]>`
-    select coalesce(made_target_id, made_negative_id) as id from mowing.change where account_id = ${shop.account} and change_id = ${changeId}`;
+    select coalesce(made_target_id, made_negative_id, made_schedule_id) as id from mowing.change where account_id = ${shop.account} and change_id = ${changeId}`;
   return row.id;
 }
 

@@ -52,7 +52,11 @@ describe('changes', () => {
       await create('ads', { adGroupId: group.id, productId: product.id }),
       await create('targets', { adGroupId: group.id, kind: 'auto', expression: 'near searches' }),
       await create('negatives', { campaignId: campaign.id, match: 'phrase', expression: 'used' }),
-      await create('schedules', { campaignId: campaign.id, weekday: 6, fromHour: 0, toHour: 8, change: -1 }),
+      await create('schedules', {
+        campaignId: campaign.id,
+        name: 'Sunday off',
+        week: Array.from({ length: 168 }, (_, cell) => (cell < 144 ? 0 : -100)),
+      }),
     ];
     expect(made.map(({ accepted, sentence }) => [accepted, sentence])).toEqual(made.map(() => [true, null]));
   });
@@ -67,6 +71,11 @@ describe('changes', () => {
       'a bid off the step',
       { do: 'update', entity: 'targets', id: 'T1', fields: { bid: 405_000 } },
       'bid-off-step',
+    ],
+    [
+      'a schedule of a day',
+      { do: 'create', entity: 'schedules', fields: { campaignId: 'C1', name: 'x', week: [0, 10] } },
+      'bad-value',
     ],
     [
       'a modifier above 900 %',

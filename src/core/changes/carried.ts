@@ -1,9 +1,9 @@
-import type { Accepted, Values } from './kinds/spec';
+import type { Accepted, SetEntity, Values } from './kinds/spec';
 
 /** What an import says of an entity: its values by the words of changes; a value that it leaves open is missing. */
 export interface Said {
   /** Whether the import speaks of the entity at all. */
-  of: (entity: 'campaign' | 'ad-group' | 'target' | 'negative', id: number) => Values | undefined;
+  of: (entity: SetEntity, id: number) => Values | undefined;
   /** Our number of a target with these words in an ad group that the import speaks of; undefined where it has none. */
   made: (one: Extract<Accepted, { does: 'make-target' }>) => number | undefined;
 }

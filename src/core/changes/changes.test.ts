@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { changeKey, checkChange, inverseOf, USUAL_LIMITS } from '.';
+import { changeKey, checkChange, inverseOf,
+  NOTHING_MADE, USUAL_LIMITS } from '.';
 import type { Change } from '.';
 
 const keyword = (over: Partial<Extract<Change, { kind: 'add-keyword' }>> = {}): Change => ({
@@ -42,7 +43,7 @@ describe('the same change', () => {
 });
 
 test('undoing ends what was made, and cannot be undone itself', () => {
-  const undo = inverseOf(keyword(), { targetId: 77, negativeId: null })!;
+  const undo = inverseOf(keyword(), { ...NOTHING_MADE, targetId: 77 })!;
   expect(undo).toEqual({ kind: 'archive-target', targetId: 77 });
-  expect(inverseOf(undo, { targetId: null, negativeId: null })).toBeNull();
+  expect(inverseOf(undo, NOTHING_MADE)).toBeNull();
 });

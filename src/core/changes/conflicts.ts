@@ -29,7 +29,8 @@ export interface Conflict {
     | 'not-running'
     | 'ends-what-is-set'
     | 'pauses-what-is-set'
-    | 'blocks-what-is-added';
+    | 'blocks-what-is-added'
+    | 'two-schedules';
   ids: number[];
   sentence: string;
   ways: WayOut[];
@@ -37,7 +38,7 @@ export interface Conflict {
 
 /** What does not go together among staged changes. Linear in them, but for phrase negatives against the keywords of their place. */
 export function findConflicts(staged: readonly StagedChange[]): Conflict[] {
-  return [...alone(staged), ...ofTargets(staged), ...ofPlaces(staged), ...blocked(staged)];
+  return [...alone(staged), ...ofTargets(staged), ...ofPlaces(staged), ...blocked(staged), ...schedules(staged)];
 }
 
 /** Conflicts of a change with what stands now. */
@@ -154,6 +155,25 @@ function blocked(staged: readonly StagedChange[]): Conflict[] {
       ),
     ];
   });
+}
+
+/** A campaign that follows a schedule already is put on another one: the market would go by both. */
+function schedules(staged: readonly StagedChange[]): Conflict[] {
+  const ended = new Set(staged.flatMap(({ change }) => specOf(change).frees?.(change) ?? []));
+  return staged.flatMap(({ id, change, campaignId, present }): Conflict[] =>
+    specOf(change).makes === 'schedule' &&
+    typeof present === 'string' &&
+    (campaignId === null || !ended.has(campaignId))
+      ? [
+          conflict(
+            'two-schedules',
+            [id],
+            `The campaign follows the schedule ${present} already, and would follow both. End that first.`,
+            [out([id], 'Take it out')],
+          ),
+        ]
+      : [],
+  );
 }
 
 const conflict = (kind: Conflict['kind'], ids: number[], sentence: string, ways: WayOut[]): Conflict => ({

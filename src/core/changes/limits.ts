@@ -1,5 +1,6 @@
 import { formatMoney, formatShare } from '../units';
 import type { Micros } from '../units';
+import { readWeek } from '../schedules';
 import { wordsOf, normaliseTerm } from '../matching';
 
 /** What a market accepts. Money in micros. */
@@ -41,6 +42,7 @@ export interface Finding {
     | 'budget-below-minimum'
     | 'budget-above-maximum'
     | 'modifier-out-of-range'
+    | 'no-week'
     | 'too-long'
     | 'too-many-words'
     | 'refused-character'
@@ -100,6 +102,17 @@ export function checkModifier(modifier: number): Finding[] {
     {
       code: 'modifier-out-of-range',
       sentence: `The modifier ${formatShare(modifier, 0)} is outside 0 to ${formatShare(MAX_MODIFIER, 0)}.`,
+    },
+  ];
+}
+
+/** What the market refuses in a week of percentages. */
+export function checkWeek(week: string): Finding[] {
+  if (readWeek(week)) return [];
+  return [
+    {
+      code: 'no-week',
+      sentence: 'A schedule has a percentage from −100 (off) to 900 in each of its 168 hours.',
     },
   ];
 }

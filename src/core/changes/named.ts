@@ -5,10 +5,15 @@ export interface Named {
   target?: number;
   negative?: number;
   product?: number;
+  schedule?: number;
 }
 
-/** What became of an accepted change in the account: the target or negative it made. */
+/** What became of an accepted change in the account: the target, negative or schedule it made. */
 export interface Made {
   targetId: number | null;
   negativeId: number | null;
+  scheduleId: number | null;
 }
+
+/** Of a change that made none of these. */
+export const NOTHING_MADE: Made = { targetId: null, negativeId: null, scheduleId: null };

@@ -11,6 +11,7 @@ export const CHANGE_PURPOSES = {
   state: 'Paused or resumed by hand',
   budget: 'Budgets',
   modifier: 'Placement modifiers',
+  schedule: 'Schedules by hour',
   made: 'Campaigns and ad groups made',
   other: 'Ended, lifted and undone',
 } as const;

@@ -11,6 +11,8 @@ export interface CampaignNow {
   top: number;
   rest: number;
   pages: number;
+  /** Name of the schedule that it follows; null without one. */
+  schedule: string | null;
 }
 
 export interface AdGroupNow {
@@ -37,12 +39,22 @@ export interface NegativeNow {
   state: State;
 }
 
+export interface ScheduleNow {
+  id: number;
+  campaignId: number;
+  name: string;
+  /** As core/schedules writes a week. */
+  week: string;
+  state: State;
+}
+
 /** Entities of an account by their ids. */
 export interface Entities {
   campaigns: ReadonlyMap<number, CampaignNow>;
   adGroups: ReadonlyMap<number, AdGroupNow>;
   targets: ReadonlyMap<number, TargetNow>;
   negatives: ReadonlyMap<number, NegativeNow>;
+  schedules: ReadonlyMap<number, ScheduleNow>;
 }
 
 /** What stands now where a change is made. */
@@ -51,6 +63,7 @@ export interface Standing {
   adGroup: AdGroupNow | null;
   target: TargetNow | null;
   negative: NegativeNow | null;
+  schedule: ScheduleNow | null;
   /** State of what it made. */
   made: State | null;
 }
@@ -59,16 +72,17 @@ export interface Standing {
 export function standingOf(
   named: Named,
   made: Made,
-  { campaigns, adGroups, targets, negatives }: Entities,
+  { campaigns, adGroups, targets, negatives, schedules }: Entities,
 ): Standing {
   const found = <T>(map: ReadonlyMap<number, T>, id: number | null | undefined) =>
     (id == null ? undefined : map.get(id)) ?? null;
   const target = found(targets, named.target);
   const negative = found(negatives, named.negative);
+  const schedule = found(schedules, named.schedule);
   const adGroup = found(adGroups, named.adGroup ?? target?.adGroupId ?? negative?.adGroupId);
   const campaign = found(campaigns, named.campaign ?? adGroup?.campaignId ?? negative?.campaignId);
-  const madeOne = found(targets, made.targetId) ?? found(negatives, made.negativeId);
-  return { campaign, adGroup, target, negative, made: madeOne?.state ?? null };
+  const madeOne = found(targets, made.targetId) ?? found(negatives, made.negativeId) ?? found(schedules, made.scheduleId);
+  return { campaign, adGroup, target, negative, schedule, made: madeOne?.state ?? null };
 }
 
 /** Whether the campaign, the ad group and the target that a change stands in run. */

@@ -33,7 +33,8 @@ export interface MarketFields {
     match: NegativeMatch;
     expression: string;
   };
-  schedules: { campaignId: string; weekday: number; fromHour: number; toHour: number; change: number };
+  /** Whole percents by hour of the week, -100 off. */
+  schedules: { campaignId: string; name: string; week: number[] };
 }
 
 /** Kinds of entities that a seller can make and change. */
@@ -57,4 +58,5 @@ export interface MarketIds {
   target: (id: number) => string | undefined;
   negative: (id: number) => string | undefined;
   product: (id: number) => string | undefined;
+  schedule: (id: number) => string | undefined;
 }

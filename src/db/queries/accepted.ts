@@ -1,4 +1,5 @@
-import type { Accepted, Values } from '../../core/changes';
+import { NOTHING_MADE } from '../../core/changes';
+import type { Accepted, Made, Values } from '../../core/changes';
 import type { Query } from '../connection';
 
 const TABLES = {
@@ -6,6 +7,7 @@ const TABLES = {
   'ad-group': 'ad_group',
   target: 'target',
   negative: 'negative',
+  schedule: 'schedule',
 } as const;
 
 /** Columns of what changes set, by the words of the core. */
@@ -17,6 +19,7 @@ const COLUMNS: Record<keyof Values, string> = {
   top: 'top_modifier',
   rest: 'rest_modifier',
   pages: 'pages_modifier',
+  week: 'week',
 };
 
 const columnsOf = (values: Values) =>
@@ -25,15 +28,15 @@ const columnsOf = (values: Values) =>
 /**
  * Brings our copy of the account to what an accepted change has made of it.
  * @param marketId what the market calls what it made or changed; null in an account that has none
- * @returns our number of a target or negative that was made
+ * @returns our number of a target, negative or schedule that was made
  */
 export async function applyAccepted(
   sql: Query,
   accountId: number,
   accepted: Accepted,
   marketId: string | null,
-): Promise<{ targetId: number | null; negativeId: number | null }> {
-  const made = { targetId: null as number | null, negativeId: null as number | null };
+): Promise<Made> {
+  const made = { ...NOTHING_MADE };
   switch (accepted.does) {
     case 'set':
       await setValues(sql, accountId, accepted.entity, accepted.id, columnsOf(accepted.values));
@@ -43,6 +46,9 @@ export async function applyAccepted(
       break;
     case 'make-negative':
       made.negativeId = await insertNegative(sql, accountId, accepted, marketId);
+      break;
+    case 'make-schedule':
+      made.scheduleId = await insertSchedule(sql, accountId, accepted, marketId);
       break;
     case 'adopt':
       await adopt(sql, accountId, accepted, marketId);
@@ -111,6 +117,21 @@ async function insertNegative(
     values (${accountId}, ${one.campaignId}, ${one.adGroupId}, ${marketId}, ${one.match}, ${one.expression})
     on conflict (account_id, market_id) do update set state = 'enabled'
     returning negative_id as id`;
+  return id;
+}
+
+/** Writes down a schedule that the market made. */
+async function insertSchedule(
+  sql: Query,
+  accountId: number,
+  { campaignId, name, week }: Extract<Accepted, { does: 'make-schedule' }>,
+  marketId: string | null,
+): Promise<number> {
+  const [{ id }] = await sql<{ id: number }[]>`
+    insert into mowing.schedule (account_id, campaign_id, market_id, name, week)
+    values (${accountId}, ${campaignId}, ${marketId}, ${name}, ${week})
+    on conflict (account_id, market_id) do update set week = excluded.week, state = 'enabled'
+    returning schedule_id as id`;
   return id;
 }
 

@@ -1,4 +1,4 @@
-import type { Change, ChangeState } from '../../core/changes';
+import type { Change, ChangeState, Made } from '../../core/changes';
 import type { ChangeCarries, ChangeFigures } from '../../contract/changes';
 import type { Query } from '../connection';
 
@@ -19,6 +19,7 @@ export interface ChangeRow {
   answer: string | null;
   madeTargetId: number | null;
   madeNegativeId: number | null;
+  madeScheduleId: number | null;
   stagedAt: string;
   answeredAt: string | null;
   /** Whether another change that is not refused or withdrawn undoes this one. */
@@ -43,7 +44,7 @@ export async function listChangeRows(
     select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
       c.undoes_change_id as "undoesId", c.reason, c.figures, c.list_id as "listId", c.effect_spend as "effectSpend",
       c.effect_sales as "effectSales", c.bale_id as "baleId", c.answer_code as "answerCode", c.answer,
-      c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
+      c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.made_schedule_id as "madeScheduleId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
       exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
               and u.state in ('staged', 'sending', 'accepted')) as undone
     from mowing.change c where c.account_id = ${accountId}
@@ -187,13 +188,12 @@ export async function answerChange(
     accepted: boolean;
     code: string | null;
     sentence: string | null;
-    targetId: number | null;
-    negativeId: number | null;
-  },
+  } & Made,
 ): Promise<void> {
   await sql`
     update mowing.change set state = ${answer.accepted ? 'accepted' : 'refused'}, answer_code = ${answer.code},
-      answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId}, answered_at = now(),
+      answer = ${answer.sentence}, made_target_id = ${answer.targetId}, made_negative_id = ${answer.negativeId},
+      made_schedule_id = ${answer.scheduleId}, answered_at = now(),
       answered_on = coalesce(
         (select b.carried_on from mowing.bale b where b.account_id = ${accountId} and b.bale_id = mowing.change.bale_id),
         (select market_day from mowing.account where account_id = ${accountId}), current_date)

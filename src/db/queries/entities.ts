@@ -8,6 +8,7 @@ import type {
   MarketSchedule,
   MarketTarget,
 } from '../../contract/market';
+import { weekText } from '../../core/schedules';
 import type { Query } from '../connection';
 
 // Entities as the market lists them: new ones are added, known ones brought up to date. A list goes over as one JSON
@@ -99,11 +100,11 @@ export async function upsertNegatives(sql: Query, accountId: number, list: Marke
 }
 
 export async function upsertSchedules(sql: Query, accountId: number, list: MarketSchedule[]): Promise<void> {
+  const rows = list.map(({ week, ...one }) => ({ ...one, week: weekText(week) }));
   await sql`
-    insert into mowing.schedule (account_id, campaign_id, market_id, weekday, from_hour, to_hour, change, state)
-    select ${accountId}, c.campaign_id, e.id, e.weekday, e."fromHour", e."toHour", e.change, e.state
-    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "campaignId" text, weekday smallint, "fromHour" smallint,
-      "toHour" smallint, change float8, state text)
+    insert into mowing.schedule (account_id, campaign_id, market_id, name, week, state)
+    select ${accountId}, c.campaign_id, e.id, e.name, e.week, e.state
+    from jsonb_to_recordset(${json(sql, rows)}) as e(id text, "campaignId" text, name text, week text, state text)
     join mowing.campaign c on c.account_id = ${accountId} and c.market_id = e."campaignId"
-    on conflict (account_id, market_id) do update set change = excluded.change, state = excluded.state`;
+    on conflict (account_id, market_id) do update set name = excluded.name, week = excluded.week, state = excluded.state`;
 }

@@ -1,4 +1,11 @@
-import type { AdGroupNow, CampaignNow, Entities, NegativeNow, TargetNow } from '../../core/changes';
+import type {
+  AdGroupNow,
+  CampaignNow,
+  Entities,
+  NegativeNow,
+  ScheduleNow,
+  TargetNow,
+} from '../../core/changes';
 import type { Query } from '../connection';
 
 /** Which entities are asked for, by our ids. */
@@ -7,18 +14,22 @@ export interface EntityIds {
   adGroups: number[];
   targets: number[];
   negatives: number[];
+  schedules: number[];
 }
 
 /** Entities as they stand now, with the ad groups and campaigns that they stand in. What is not there is left out. */
 export async function readEntities(sql: Query, accountId: number, ids: EntityIds): Promise<Entities> {
   const mine = sql`account_id = ${accountId}`;
-  const [targets, negatives] = await Promise.all([
+  const [targets, negatives, schedules] = await Promise.all([
     sql<TargetNow[]>`
       select target_id as id, ad_group_id as "adGroupId", expression, state, bid_micros as bid
       from mowing.target where ${mine} and target_id = any(${ids.targets}::integer[])`,
     sql<NegativeNow[]>`
       select negative_id as id, campaign_id as "campaignId", ad_group_id as "adGroupId", expression, state
       from mowing.negative where ${mine} and negative_id = any(${ids.negatives}::integer[])`,
+    sql<ScheduleNow[]>`
+      select schedule_id as id, campaign_id as "campaignId", name, week, state
+      from mowing.schedule where ${mine} and schedule_id = any(${ids.schedules}::integer[])`,
   ]);
   const adGroups = await sql<AdGroupNow[]>`
     select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid"
@@ -28,8 +39,9 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
       ...negatives.flatMap(({ adGroupId }) => adGroupId ?? []),
     ]}::integer[])`;
   const campaigns = await sql<CampaignNow[]>`
-    select campaign_id as id, name, state, budget_micros as budget, top_modifier as top, rest_modifier as rest, pages_modifier as pages
-    from mowing.campaign where ${mine} and campaign_id = any(${[
+    select campaign_id as id, name, state, budget_micros as budget, top_modifier as top, rest_modifier as rest, pages_modifier as pages,
+      (select min(s.name) from mowing.schedule s where s.account_id = c.account_id and s.campaign_id = c.campaign_id and s.state = 'enabled') as schedule
+    from mowing.campaign c where ${mine} and campaign_id = any(${[
       ...ids.campaigns,
       ...adGroups.map(({ campaignId }) => campaignId),
       ...negatives.map(({ campaignId }) => campaignId),
@@ -40,5 +52,6 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
     adGroups: byId(adGroups),
     targets: byId(targets),
     negatives: byId(negatives),
+    schedules: byId(schedules),
   };
 }

@@ -173,16 +173,13 @@ describe('the market obeys', () => {
     const { facts } = play((books) => {
       books.campaigns[0].state = 'paused';
       books.campaigns[1].endsOn = addDays(FIRST, -1);
-      for (let weekday = 0; weekday < 7; weekday += 1)
-        books.schedules.push({
-          id: `S${weekday}`,
-          campaignId: books.campaigns[2].id,
-          weekday,
-          fromHour: 0,
-          toHour: 18,
-          change: -1,
-          state: 'enabled',
-        });
+      books.schedules.push({
+        id: 'S1',
+        campaignId: books.campaigns[2].id,
+        name: 'evenings',
+        week: Array.from({ length: 168 }, (_, cell) => (cell % 24 < 18 ? -100 : 0)),
+        state: 'enabled',
+      });
     });
     const hours = all(facts, (day) => day.hours);
     const { campaigns } = play().books;

@@ -3,7 +3,7 @@ import { normaliseTerm } from '../../core/matching';
 import type { Books } from '../sim';
 import type { MarketTx } from './connection';
 import { columnsOf } from './entities';
-import { ENTITY_TABLES } from './tables';
+import { columnValue, ENTITY_TABLES } from './tables';
 
 /** The seller's books as the simulation takes them. */
 export async function loadBooks(sql: MarketTx, account: string): Promise<Books> {
@@ -38,8 +38,7 @@ export async function writeEntities(
     const values = entity as Record<string, unknown>;
     const row: Record<string, unknown> = { account_id: account };
     for (const [word, column] of Object.entries(columns)) {
-      const value = values[word] ?? null;
-      row[column] = column === 'refine' && value !== null ? JSON.stringify(value) : value;
+      row[column] = columnValue(word, values[word] ?? null);
     }
     if (table === 'target' || table === 'negative') row.norm = normaliseTerm(String(values.expression));
     return row;

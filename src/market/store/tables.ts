@@ -71,13 +71,17 @@ export const ENTITY_TABLES: Record<
     columns: {
       id: 'id',
       campaignId: 'campaign_id',
-      weekday: 'weekday',
-      fromHour: 'from_hour',
-      toHour: 'to_hour',
-      change: 'change',
+      name: 'name',
+      week: 'week',
       state: 'state',
     },
   },
 };
+
+const AS_JSON = ['refine', 'week'];
+
+/** A value as its column takes it. */
+export const columnValue = (word: string, value: unknown): unknown =>
+  AS_JSON.includes(word) && value !== null ? JSON.stringify(value) : value;
 
 export const ENTITY_KINDS = Object.keys(ENTITY_TABLES) as EntityKind[];

@@ -1,4 +1,4 @@
-import { acceptedOf, judgeCarried } from '../../core/changes';
+import { acceptedOf, judgeCarried, NOTHING_MADE } from '../../core/changes';
 import type { Said, Values } from '../../core/changes';
 import { formatCount, formatMoney } from '../../core/units';
 import type { Query } from '../../db/connection';
@@ -19,6 +19,7 @@ const WORDS: Record<keyof Values, string> = {
   top: 'modifier of top of search',
   rest: 'modifier of rest of search',
   pages: 'modifier of product pages',
+  week: 'week of the schedule',
 };
 
 /**
@@ -59,7 +60,7 @@ export async function bearOut(tx: Query, accountId: number, list: readonly Entit
       const done =
         verdict.targetId === null
           ? await takeAccepted(tx, accountId, one, null)
-          : { targetId: verdict.targetId, negativeId: null };
+          : { ...NOTHING_MADE, targetId: verdict.targetId };
       await answerChange(tx, accountId, one.id, { accepted: true, code: null, sentence: null, ...done });
     }
     if (counts.open === before) await finishBale(tx, accountId, id);

@@ -1,4 +1,4 @@
-import { partWaiting } from '../../core/changes';
+import { NOTHING_MADE, partWaiting } from '../../core/changes';
 import type { MarketAnswer } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { Transaction } from '../../db/connection';
@@ -162,7 +162,7 @@ async function takeAnswer(tx: Transaction, accountId: number, one: Answered, ans
         { err: error, change: one.id },
         'an accepted change could not be copied; the next sync brings it',
       );
-      return { targetId: null, negativeId: null };
+      return NOTHING_MADE;
     });
   await answerChange(tx, accountId, one.id, { accepted: true, code: null, sentence: null, ...made });
 }

@@ -1,5 +1,5 @@
 import { entitiesOf, isRunning, presentOf, standingOf } from '../../core/changes';
-import type { Entities } from '../../core/changes';
+import type { Entities, Made } from '../../core/changes';
 import type { Query } from '../../db/connection';
 import { listChangeRows } from '../../db/queries/changes';
 import type { ChangeRow, ChangesAsked } from '../../db/queries/changes';
@@ -32,25 +32,33 @@ export async function listChanges(
   return rows.map((row) => withStanding(row, entities));
 }
 
+/** What an accepted change made. */
+export const madeOf = ({ madeTargetId, madeNegativeId, madeScheduleId }: ChangeRow): Made => ({
+  targetId: madeTargetId,
+  negativeId: madeNegativeId,
+  scheduleId: madeScheduleId,
+});
+
 function idsOf(rows: readonly ChangeRow[]): EntityIds {
-  const ids: EntityIds = { campaigns: [], adGroups: [], targets: [], negatives: [] };
+  const ids: EntityIds = { campaigns: [], adGroups: [], targets: [], negatives: [], schedules: [] };
   const add = (list: number[], id: number | null | undefined) => id != null && list.push(id);
-  for (const { change, madeTargetId, madeNegativeId } of rows) {
-    const { campaign, adGroup, target, negative } = entitiesOf(change);
+  for (const { change, madeTargetId, madeNegativeId, madeScheduleId } of rows) {
+    const { campaign, adGroup, target, negative, schedule } = entitiesOf(change);
     add(ids.campaigns, campaign);
     add(ids.adGroups, adGroup);
     add(ids.targets, target);
     add(ids.targets, madeTargetId);
     add(ids.negatives, negative);
     add(ids.negatives, madeNegativeId);
+    add(ids.schedules, schedule);
+    add(ids.schedules, madeScheduleId);
   }
   return ids;
 }
 
 function withStanding(row: ChangeRow, entities: Entities): StandingChange {
-  const { change, madeTargetId, madeNegativeId } = row;
-  const made = { targetId: madeTargetId, negativeId: madeNegativeId };
-  const standing = standingOf(entitiesOf(change), made, entities);
+  const { change } = row;
+  const standing = standingOf(entitiesOf(change), madeOf(row), entities);
   const { campaign, adGroup, target, negative } = standing;
   return {
     ...row,

@@ -3,7 +3,7 @@ import type { ChangeState } from '../../core/changes';
 import type { BaleInfo, ChangeInfo } from '../../contract/changes';
 import { listBales } from '../../db/queries/bales';
 import { db } from '../context/context';
-import { listChanges } from './listChanges';
+import { listChanges, madeOf } from './listChanges';
 import type { StandingChange } from './listChanges';
 
 function changeInfo(row: StandingChange): ChangeInfo {
@@ -12,13 +12,14 @@ function changeInfo(row: StandingChange): ChangeInfo {
     listId,
     effectSpend,
     effectSales,
-    madeTargetId,
-    madeNegativeId,
+    madeTargetId: _target,
+    madeNegativeId: _negative,
+    madeScheduleId: _schedule,
     undone,
     campaign,
     ...rest
   } = row;
-  const inverse = inverseOf(row.change, { targetId: madeTargetId, negativeId: madeNegativeId });
+  const inverse = inverseOf(row.change, madeOf(row));
   return {
     ...rest,
     campaign: campaign ?? 'unknown campaign',

@@ -7,4 +7,5 @@ export const TABLES_OF_NAMED = {
   target: 'target',
   negative: 'negative',
   product: 'product',
+  schedule: 'schedule',
 } as const satisfies Record<keyof Named, string>;

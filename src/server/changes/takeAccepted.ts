@@ -1,4 +1,4 @@
-import { acceptedOf, blockOf } from '../../core/changes';
+import { acceptedOf, blockOf, NOTHING_MADE } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { Query } from '../../db/connection';
 import { applyAccepted } from '../../db/queries/accepted';
@@ -30,6 +30,5 @@ export const refusal = (code: string, sentence: string) => ({
   accepted: false,
   code,
   sentence,
-  targetId: null,
-  negativeId: null,
+  ...NOTHING_MADE,
 });

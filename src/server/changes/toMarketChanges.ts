@@ -32,6 +32,7 @@ export async function toMarketChanges(
     target: await idsOf('target'),
     negative: await idsOf('negative'),
     product: await idsOf('product'),
+    schedule: await idsOf('schedule'),
   };
   const changes: MarketChange[] = [];
   const unknown: Waiting[] = [];

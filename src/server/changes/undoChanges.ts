@@ -14,7 +14,7 @@ import { insertChanges } from '../../db/queries/changes';
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
-import { listChanges } from './listChanges';
+import { listChanges, madeOf } from './listChanges';
 import type { StandingChange } from './listChanges';
 
 /**
@@ -54,7 +54,7 @@ export async function undoChanges(
 
 function inverseOfRow(row: StandingChange): Change | null {
   if (row.state !== 'accepted' || row.undone) return null;
-  return inverseOf(row.change, { targetId: row.madeTargetId, negativeId: row.madeNegativeId });
+  return inverseOf(row.change, madeOf(row));
 }
 
 /** What was made and has ended since cannot be ended again. */

@@ -4,12 +4,15 @@ import { addCampaign } from './addCampaign';
 import { addItemTarget } from './addItemTarget';
 import { addKeyword } from './addKeyword';
 import { addNegative } from './addNegative';
+import { addSchedule } from './addSchedule';
 import { archiveNegative } from './archiveNegative';
 import { archivePlace } from './archivePlace';
 import { archiveTarget } from './archiveTarget';
+import { endSchedule } from './endSchedule';
 import { setBid } from './setBid';
 import { setBudget } from './setBudget';
 import { setModifier } from './setModifier';
+import { setSchedule } from './setSchedule';
 import { setState } from './setState';
 import type { ChangeSpec } from './spec';
 
@@ -22,6 +25,9 @@ export const KINDS = {
   'set-state': setState,
   'set-budget': setBudget,
   'set-modifier': setModifier,
+  'add-schedule': addSchedule,
+  'set-schedule': setSchedule,
+  'end-schedule': endSchedule,
   'add-campaign': addCampaign,
   'add-ad-group': addAdGroup,
   'add-ad': addAd,

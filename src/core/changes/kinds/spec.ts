@@ -17,6 +17,7 @@ export type FieldShape =
   | 'budget'
   | 'budget or null'
   | 'modifier'
+  | 'week'
   | { oneOf: readonly string[] };
 
 /** The number that a change sets: a bid or a budget in micros, a modifier as a share. */
@@ -31,7 +32,7 @@ export interface SetValue {
 
 /** What an accepted change makes of our own copy of the account. Values by the words of core/changes/standing. */
 export type Accepted =
-  | { does: 'set'; entity: 'campaign' | 'ad-group' | 'target' | 'negative'; id: number; values: Values }
+  | { does: 'set'; entity: SetEntity; id: number; values: Values }
   | {
       does: 'make-target';
       adGroupId: number;
@@ -47,11 +48,17 @@ export type Accepted =
       match: NegativeMatch;
       expression: string;
     }
+  | { does: 'make-schedule'; campaignId: number; name: string; week: string }
   /** The market has made what was our draft. */
   | { does: 'adopt'; entity: 'campaign' | 'ad-group'; id: number; values: Values }
   | { does: 'adopt-ad'; adGroupId: number; productId: number };
 
-export type Values = Partial<Record<'state' | 'bid' | 'budget' | 'defaultBid' | Placement, number | State>>;
+/** What an accepted change sets values of. */
+export type SetEntity = 'campaign' | 'ad-group' | 'target' | 'negative' | 'schedule';
+
+export type Values = Partial<
+  Record<'state' | 'bid' | 'budget' | 'defaultBid' | 'week' | Placement, number | string | State>
+>;
 
 /** The targets that a change works on: one, or all of an ad group or campaign. */
 export type Touch = { target: number | null } | { adGroup: number } | { campaign: number } | null;
@@ -98,9 +105,9 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   purpose: (change: C, step: string | undefined) => ChangePurpose;
   entities: (change: C) => Named;
   /** What it sets; null for what makes or ends something. Staged again, what is set takes the new value. */
-  sets: 'bid' | 'budget' | 'modifier' | 'state' | null;
+  sets: 'bid' | 'budget' | 'modifier' | 'state' | 'schedule' | null;
   /** What it makes; null for a change of what is there. */
-  makes: 'target' | 'negative' | 'campaign' | 'ad-group' | 'ad' | null;
+  makes: 'target' | 'negative' | 'campaign' | 'ad-group' | 'ad' | 'schedule' | null;
   /** The ad group that what it makes goes into: it waits for one that is a draft still. */
   goesInto?: (change: C) => number;
   /** Which bid, budget or modifier of what it sets to what. */
@@ -126,6 +133,8 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   stops?: (change: C) => Stop | null;
   /** The words that it bids on. */
   adds?: (change: C) => { adGroupId: number; expression: string };
+  /** The campaign that it takes off its schedule. */
+  frees?: (change: C) => number;
   /** The words or item that it keeps out. */
   blocks?: (change: C) => {
     campaignId: number;

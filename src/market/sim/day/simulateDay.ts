@@ -132,12 +132,14 @@ class DayPlay {
   }
 
   private setSchedules(hour: number) {
-    const weekday = weekdayOf(this.day);
+    const cell = weekdayOf(this.day) * 24 + hour;
     const changes = new Map<string, number>();
     for (const one of this.schedules)
-      if (one.state === 'enabled' && one.weekday === weekday && one.fromHour <= hour && hour < one.toHour)
-        changes.set(one.campaignId, one.change);
-    this.field.campaigns.forEach(({ id }, at) => (this.scheduled[at] = 1 + (changes.get(id) ?? 0)));
+      if (one.state === 'enabled')
+        changes.set(one.campaignId, (changes.get(one.campaignId) ?? 0) + one.week[cell] / 100);
+    this.field.campaigns.forEach(
+      ({ id }, at) => (this.scheduled[at] = Math.max(0, 1 + (changes.get(id) ?? 0))),
+    );
   }
 
   private search({ query, players, count, seed }: Search, hour: number) {

@@ -28,7 +28,7 @@ export interface MarketOptions {
   looseKeywords: boolean;
   /** Placements whose bids can be raised. */
   modifiers: Placement[];
-  schedules: boolean;
+  schedules: boolean | 'raise only';
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;
 }

@@ -71,16 +71,12 @@ export interface SimNegative {
   state: 'enabled' | 'archived';
 }
 
-/** Bids raised or lowered (share; -1 = off) at some hours of a weekday. */
+/** Bids raised or lowered by hour of the week, whole percents: weekday x 24 + hour, Monday first; -100 is off. */
 export interface SimSchedule {
   id: string;
   campaignId: string;
-  /** 0 Monday to 6 Sunday. */
-  weekday: number;
-  /** First hour, and the hour before which it ends: 0 to 24. */
-  fromHour: number;
-  toHour: number;
-  change: number;
+  name: string;
+  week: readonly number[];
   state: 'enabled' | 'archived';
 }
 

@@ -1,7 +1,7 @@
 import type { MarketAnswer, MarketChange, OwnKind } from '../../../contract/market';
 import { normaliseTerm } from '../../../core/matching';
 import type { MarketDb, MarketTx } from '../connection';
-import { ENTITY_TABLES } from '../tables';
+import { columnValue, ENTITY_TABLES } from '../tables';
 import { checkFields } from './check';
 import type { Rules } from './check';
 import { refused } from './facts';
@@ -84,7 +84,7 @@ async function create(
   const id = `${letter}${n}`;
   const row: Record<string, unknown> = { account_id: account, id, changed: seq };
   for (const [word, value] of Object.entries(fields))
-    row[columns[word]] = word === 'refine' && value !== null ? JSON.stringify(value) : value;
+    row[columns[word]] = columnValue(word, value);
   if (table === 'target' || table === 'negative') row.norm = normaliseTerm(String(fields.expression));
   const made =
     await tx`insert into quaymarket.${tx.unsafe(table)} ${tx(row)} on conflict do nothing returning id`;
@@ -181,7 +181,7 @@ async function update(
   const bad = checkFields(entity, fields, false, rules) ?? (await checkLiving(tx, account, entity, id));
   if (bad) return bad;
   const { table, columns } = ENTITY_TABLES[entity];
-  const row = Object.fromEntries(Object.entries(fields).map(([word, value]) => [columns[word], value]));
+  const row = Object.fromEntries(Object.entries(fields).map(([word, value]) => [columns[word], columnValue(word, value)]));
   await tx`update quaymarket.${tx.unsafe(table)} set ${tx({ ...row, changed: seq })} where account_id = ${account} and id = ${id}`;
   return id;
 }

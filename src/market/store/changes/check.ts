@@ -2,6 +2,7 @@ import { PLACEMENTS } from '../../../core/structure';
 import type { MarketOptions, OwnKind } from '../../../contract/market';
 import { checkBid, checkBudget, checkModifier, checkWords } from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
+import { isWeek } from '../../../core/schedules';
 import { isDay } from '../../../core/units';
 import { AUTO_GROUPS } from '../../sim';
 import { FIELDS, refused } from './facts';
@@ -43,7 +44,7 @@ export function checkFields(entity: OwnKind, fields: Fields, isNew: boolean, rul
     checkDates(fields, rules) ??
     (entity === 'targets' && isNew ? checkTarget(fields, rules) : null) ??
     (entity === 'negatives' ? checkNegative(fields, rules) : null) ??
-    (entity === 'schedules' ? checkSchedule(fields, isNew, rules) : null)
+    (entity === 'schedules' ? checkSchedule(fields, rules) : null)
   );
 }
 
@@ -116,21 +117,12 @@ function checkCode(code: string): Refusal | null {
     : refused('no-item-code', `“${code}” is not an item code of ten capital letters and digits.`);
 }
 
-function checkSchedule(
-  { weekday, fromHour, toHour, change }: Fields,
-  isNew: boolean,
-  { options }: Rules,
-): Refusal | null {
-  if (!options.schedules) return refused('not-offered', 'This market offers no schedules.');
-  if (!(Number(change) >= -1 && Number(change) <= 9))
-    return refused('bad-value', 'A schedule changes bids by -100 % to 900 %.');
-  if (!isNew) return null;
-  const inRange = (value: unknown, low: number, high: number) =>
-    Number.isInteger(value) && Number(value) >= low && Number(value) <= high;
-  return inRange(weekday, 0, 6) &&
-    inRange(fromHour, 0, 23) &&
-    inRange(toHour, 1, 24) &&
-    Number(fromHour) < Number(toHour)
-    ? null
-    : refused('bad-value', 'A schedule needs a weekday 0 to 6 and hours from 0 to 24.');
+function checkSchedule({ week }: Fields, { options }: Rules): Refusal | null {
+  if (options.schedules === false) return refused('not-offered', 'This market offers no schedules.');
+  if (week === undefined) return null;
+  if (!isWeek(week))
+    return refused('bad-value', 'A schedule is 168 whole percentages, Monday first, from −100 (off) to 900.');
+  return options.schedules === 'raise only' && week.some((percent) => percent < 0)
+    ? refused('not-offered', 'This market’s schedules can only raise bids.')
+    : null;
 }

@@ -45,7 +45,7 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
   },
   negatives: { create: { campaignId: true, adGroupId: false, match: true, expression: true }, update: [] },
   schedules: {
-    create: { campaignId: true, weekday: true, fromHour: true, toHour: true, change: true },
-    update: ['change'],
+    create: { campaignId: true, name: true, week: true },
+    update: ['name', 'week'],
   },
 };
