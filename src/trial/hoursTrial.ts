@@ -1,4 +1,4 @@
-import { CELLS, hourCells, hoursWorth, rhythmOf } from '../core/hours';
+import { CELLS, hourCells, hoursWorth, proposeWeek, rhythmOf } from '../core/hours';
 import type { HourCells } from '../core/hours';
 import { weekdayOf } from '../core/units';
 import type { SimSchedule } from '../market/sim';
@@ -77,7 +77,10 @@ function bidsOf(way: HourWay, cells: HourCells): number[] | null {
       return null;
     case 'mowing': {
       const rhythm = rhythmOf(cells);
-      return hoursWorth(cells, rhythm).isWorthIt ? evened([...rhythm.factor], clicks) : null;
+      const worth = hoursWorth(cells, rhythm);
+      if (!worth.isWorthIt) return null;
+      const { week } = proposeWeek({ clicks, spend: clicks, factor: rhythm.factor }, worth, false);
+      return week.map((percent) => 1 + percent / 100);
     }
     case 'naive cells':
       return evened(

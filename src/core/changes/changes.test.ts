@@ -1,6 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { changeKey, checkChange, inverseOf,
-  NOTHING_MADE, USUAL_LIMITS } from '.';
+import { changeKey, checkChange, inverseOf, NOTHING_MADE, USUAL_LIMITS } from '.';
 import type { Change } from '.';
 
 const keyword = (over: Partial<Extract<Change, { kind: 'add-keyword' }>> = {}): Change => ({

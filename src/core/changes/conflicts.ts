@@ -38,7 +38,13 @@ export interface Conflict {
 
 /** What does not go together among staged changes. Linear in them, but for phrase negatives against the keywords of their place. */
 export function findConflicts(staged: readonly StagedChange[]): Conflict[] {
-  return [...alone(staged), ...ofTargets(staged), ...ofPlaces(staged), ...blocked(staged), ...schedules(staged)];
+  return [
+    ...alone(staged),
+    ...ofTargets(staged),
+    ...ofPlaces(staged),
+    ...blocked(staged),
+    ...schedules(staged),
+  ];
 }
 
 /** Conflicts of a change with what stands now. */

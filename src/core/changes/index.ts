@@ -1,6 +1,15 @@
 export { KINDS, kindsThat } from './kinds';
 export type { Change, ChangeKind } from './kinds';
-export type { Accepted, ChangedPlace, FieldShape, SetEntity, SetValue, Stop, Touch, Values } from './kinds/spec';
+export type {
+  Accepted,
+  ChangedPlace,
+  FieldShape,
+  SetEntity,
+  SetValue,
+  Stop,
+  Touch,
+  Values,
+} from './kinds/spec';
 export { NOTHING_MADE } from './named';
 export type { Made, Named } from './named';
 export type { AddNegative } from './kinds/addNegative';
@@ -34,7 +43,15 @@ export { CHANGE_PURPOSES } from './purposes';
 export { partWaiting } from './waits';
 export type { ChangePurpose } from './purposes';
 export { isRunning, standingOf } from './standing';
-export type { AdGroupNow, CampaignNow, Entities, NegativeNow, ScheduleNow, Standing, TargetNow } from './standing';
+export type {
+  AdGroupNow,
+  CampaignNow,
+  Entities,
+  NegativeNow,
+  ScheduleNow,
+  Standing,
+  TargetNow,
+} from './standing';
 export type { MarketAct, MarketChange, MarketFields, MarketIds, OwnKind } from './towardsMarket';
 export { moveByHand, nudged } from './byHand';
 export type { AcosBands, HandStep, HandValue, MovedValue, ValueLimits } from './byHand';

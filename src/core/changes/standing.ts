@@ -81,7 +81,8 @@ export function standingOf(
   const schedule = found(schedules, named.schedule);
   const adGroup = found(adGroups, named.adGroup ?? target?.adGroupId ?? negative?.adGroupId);
   const campaign = found(campaigns, named.campaign ?? adGroup?.campaignId ?? negative?.campaignId);
-  const madeOne = found(targets, made.targetId) ?? found(negatives, made.negativeId) ?? found(schedules, made.scheduleId);
+  const madeOne =
+    found(targets, made.targetId) ?? found(negatives, made.negativeId) ?? found(schedules, made.scheduleId);
   return { campaign, adGroup, target, negative, schedule, made: madeOne?.state ?? null };
 }
 

@@ -1,5 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { CELLS, hourCells, hoursWorth, rhythmOf, rhythmWithin, weekHours } from '.';
+import {
+  CELLS,
+  firstCampaigns,
+  hourCells,
+  hoursWorth,
+  proposeWeek,
+  rhythmOf,
+  rhythmWithin,
+  weekHours,
+  weekMoves,
+} from '.';
 
 /** The same numbers each time: a test that fails fails again. */
 function chances(seed: number) {
@@ -108,5 +118,63 @@ describe('hours of the week', () => {
     );
     expect(own.isOwn).toBe(true);
     expect(own.rhythm.weekday[5]).toBeGreaterThan(1.1);
+  });
+});
+
+describe('the week that is proposed', () => {
+  const cells = aWeek(7, 6000, pattern);
+  const rhythm = rhythmOf(cells);
+  const worth = hoursWorth(cells, rhythm);
+  /** One unit a click: the market's price does not go by the hour. */
+  const of = { clicks: cells.clicks, spend: cells.clicks, factor: rhythm.factor };
+
+  test('merges like hours into few blocks, and says what that costs', () => {
+    const { week, blocks, gain, wholeGain } = proposeWeek(of, worth, false);
+    expect(new Set(week).size).toBeLessThanOrEqual(blocks);
+    expect(blocks).toBeLessThanOrEqual(12);
+    expect(wholeGain).toBe(worth.gain);
+    expect(gain / wholeGain).toBeGreaterThan(0.8);
+    expect(week[20]).toBeGreaterThan(week[6 * 24 + 10]);
+  });
+
+  test('leaves the ACOS where it is, and knows no unit', () => {
+    const { week } = proposeWeek(of, worth, false);
+    const sales = cells.orders.reduce((sum, one) => sum + one, 0);
+    const spend = cells.clicks.reduce((sum, one) => sum + one, 0);
+    const moves = weekMoves(week, { spend: cells.clicks, sales, factor: rhythm.factor });
+    expect((spend + moves.spend) / (sales + moves.sales) / (spend / sales)).toBeCloseTo(1, 1);
+    expect(moves.sales).toBeGreaterThan(0);
+    const scaled = { ...of, spend: cells.clicks.map((one) => 1e6 * one) };
+    expect(proposeWeek(scaled, worth, false).week).toEqual(week);
+  });
+
+  test('where a market only raises, base bids go down to the least hour and are raised from there', () => {
+    const both = proposeWeek(of, worth, false);
+    const { week, bases } = proposeWeek(of, worth, true);
+    expect(week.reduce((least, one) => Math.min(least, one), Infinity)).toBe(0);
+    expect(bases).toBeLessThan(1);
+    week.forEach((one, cell) => expect(bases * (100 + one)).toBeCloseTo(100 + both.week[cell], -1));
+  });
+
+  test('hours that are switched off cost what they sell, and that is told', () => {
+    const nights = Array.from({ length: CELLS }, (_, cell) => (cell % 24 < 6 ? -100 : 0));
+    const moves = weekMoves(nights, {
+      spend: new Array<number>(CELLS).fill(10),
+      sales: 168,
+      factor: new Array<number>(CELLS).fill(1),
+    });
+    expect(moves).toMatchObject({ offHours: 42, offSpend: 420 });
+    expect(moves.offSales).toBeCloseTo(42);
+    expect([moves.spend, moves.sales]).toEqual([-moves.offSpend, -moves.offSales]);
+  });
+
+  test('is tried first on the campaigns with most orders, not on one that sells at other hours', () => {
+    const campaigns = new Map([
+      [1, aWeek(11, 900, pattern)],
+      [2, aWeek(15, 1500, pattern)],
+      [3, aWeek(13, 3000, (cell) => 1 / pattern(cell))],
+      [4, aWeek(14, 20, pattern)],
+    ]);
+    expect(firstCampaigns(campaigns, rhythm).map(({ campaign }) => campaign)).toEqual([2, 1]);
   });
 });

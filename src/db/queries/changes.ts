@@ -179,6 +179,15 @@ export async function rewriteStaged(
   return rows.length > 0;
 }
 
+/** Changes that undo some others and were not refused or taken out. */
+export async function listUndoing(sql: Query, accountId: number, ids: number[]): Promise<number[]> {
+  const rows = await sql<{ id: number }[]>`
+    select change_id as id from mowing.change
+    where account_id = ${accountId} and undoes_change_id = any(${ids}::bigint[]) and state in ('staged', 'sending', 'accepted')
+    order by 1`;
+  return rows.map(({ id }) => id);
+}
+
 /** Marks a change as answered by the market. */
 export async function answerChange(
   sql: Query,

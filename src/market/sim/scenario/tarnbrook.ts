@@ -44,4 +44,5 @@ export const TARNBROOK: Scenario = {
   },
   funds: null,
   targetsPerProduct: 125,
+  nature: { rhythm: 0.3 },
 };

@@ -5,6 +5,7 @@ import { findAccount } from '../../../db/queries/accounts';
 import { db } from '../../context/context';
 import { market } from '../../market/market';
 import type { JobAt, JobKind } from '../kind';
+import { nextSwitchOf } from '../../trials/tendTrials';
 import { bringUpToDate } from './sync';
 
 interface Input {
@@ -22,7 +23,7 @@ export const advance: JobKind<Input> = {
   firstPauseS: 3,
   dailyAt: null,
   run: async (at) => {
-    const { accountId, input, tell, keepInput } = at;
+    const { accountId, input, keepInput } = at;
     const account = (await findAccount(db(), accountId))!;
     if (account.marketId === null)
       throw new MowingError('conflict', `${account.name} is fed by files; no days can pass.`);
@@ -30,14 +31,25 @@ export const advance: JobKind<Input> = {
     const { today } = await market().clock(account.marketId);
     const until = input.until ?? addDays(today, days);
     if (input.until === undefined) await keepInput({ ...input, until });
-    await pass(account.marketId, until, tell);
-    const told = await bringUpToDate(at);
+    const told = await passInSpans(account.marketId, until, at);
     return `${days} ${days === 1 ? 'day' : 'days'} passed. ${told}`;
   },
 };
 
 /** Days that do not move on for so long are given up, to be tried again. */
 const STILL_AFTER_MS = 5 * 60_000;
+
+/** Stops on every day on which a trial switches, as it would if the days passed by themselves. @returns what the last sync came to */
+async function passInSpans(marketId: string, until: string, at: JobAt<Input>): Promise<string> {
+  for (;;) {
+    const { today } = await market().clock(marketId);
+    const next = await nextSwitchOf(at.accountId, today);
+    const to = next !== null && next < until ? next : until;
+    await pass(marketId, to, at.tell);
+    const told = await bringUpToDate(at);
+    if (to === until) return told;
+  }
+}
 
 async function pass(marketId: string, until: string, tell: JobAt<Input>['tell']) {
   // A trouble that the market told of before this try asked is over: days are asked for anew.

@@ -3,6 +3,7 @@ import { findAccount } from '../../../db/queries/accounts';
 import { db } from '../../context/context';
 import { market } from '../../market/market';
 import { syncAccount } from '../../sync/syncAccount';
+import { tendTrials } from '../../trials/tendTrials';
 import type { JobAt, JobKind } from '../kind';
 
 /** Brings an account up to date with its market; by itself in the early morning of the account. */
@@ -14,6 +15,7 @@ export async function bringUpToDate({
   tell,
 }: Pick<JobAt<object>, 'accountId' | 'tell'>): Promise<string> {
   const { rows, reports, missing } = await syncAccount(accountId, market(), tell);
+  await tendTrials(accountId);
   const account = (await findAccount(db(), accountId))!;
   const upTo = `Up to date with ${account.marketDay === null ? 'the market' : `the market’s ${formatFullDay(addDays(account.marketDay, -1))}`}`;
   const told =
