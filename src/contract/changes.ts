@@ -17,6 +17,9 @@ export interface ChangeFigures {
   spend?: number;
   sales?: number;
   targetAcos?: number;
+  /** What a schedule makes of a month of its campaign: spend and sales times this. */
+  spendBy?: number;
+  salesBy?: number;
   /** What a test of a target that is not proven yet costs more a month at most. */
   testCost?: number;
 }

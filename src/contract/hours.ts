@@ -5,6 +5,8 @@ import type { HoursWorth } from '../core/hours';
 export interface HoursQuery {
   account: number;
   weeks: number;
+  /** Last day of them; the last settled one without. */
+  until?: string;
   scope: 'account' | 'line' | 'product' | 'campaign';
   scopeId: number;
 }
@@ -28,6 +30,8 @@ export interface HoursAnswer {
   weekdaySd: number[];
   hour: number[];
   hourSd: number[];
+  /** By weekday, where known: all sales of its products, with ads or without, and of those the profit that is left after ads. Micros. */
+  totals: { sales: number[]; profit: number[] | null } | null;
   worth: HoursWorth;
   /** Whether the pattern is the part's own, or the account's because the part has too few orders. */
   isOwn: boolean;

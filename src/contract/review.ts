@@ -52,7 +52,7 @@ export type BidQueue = (typeof BID_QUEUES)[number];
 export const stepOfQueue = (queue: BidQueue): BidStepName => (queue === 'test' ? 'grow' : queue);
 
 /** Steps that go through campaigns. */
-export const CAMPAIGN_STEPS = ['placements', 'budgets'] as const;
+export const CAMPAIGN_STEPS = ['placements', 'budgets', 'hours'] as const;
 export type CampaignStep = (typeof CAMPAIGN_STEPS)[number];
 
 export type RoundStep = StepName | BidQueue | CampaignStep;

@@ -35,6 +35,8 @@ export interface ScheduleRow {
   /** Of how many blocks it is, and by how much base bids are lowered where schedules can only raise; 1 elsewhere. */
   blocks: number;
   bases: number;
+  /** Own bids of its targets, where base bids are to be lowered; else none. */
+  bids: { targetId: number; bid: number }[];
   now: MonthMoney;
   /** A month that follows the week that is proposed. */
   after: MonthMoney;

@@ -8,14 +8,19 @@ export interface Ahead {
   bids: ReadonlyMap<number, Micros>;
   modifiers: ReadonlyMap<number, BidCampaign['modifiers']>;
   budgets: ReadonlyMap<number, Micros>;
+  /** Spend and sales of a month under schedules that are to come, over what they are now. */
+  schedules: ReadonlyMap<number, readonly [spend: number, sales: number]>;
 }
 
 /**
  * The same figures with bids and modifiers as they are going to stand. Clicks and costs go with the effective bid (clicks ~ bid, cost per
  * click ~ bid to the 0.8), so that what only moves from a bid into a modifier changes nothing else.
  */
-export function withAhead(prepared: PreparedBids, { bids, modifiers, budgets }: Ahead): PreparedBids {
-  if (bids.size + modifiers.size + budgets.size === 0) return prepared;
+export function withAhead(
+  prepared: PreparedBids,
+  { bids, modifiers, budgets, schedules }: Ahead,
+): PreparedBids {
+  if (bids.size + modifiers.size + budgets.size + schedules.size === 0) return prepared;
   const { observations, factors, exposures } = prepared;
   const campaigns = observations.campaigns.map((one, at) => ({
     ...one,
@@ -32,6 +37,13 @@ export function withAhead(prepared: PreparedBids, { bids, modifiers, budgets }: 
     if (target.bid > 0 && effective !== 1) {
       flow[at] *= effective;
       cpc[at] *= effective ** CPC_ELASTICITY;
+    }
+    const scheduled = schedules.get(target.campaign);
+    if (scheduled) {
+      const [spend, sales] = scheduled;
+      flow[at] *= sales;
+      // Hours that sell better bring more of a click: what is left is what a sale costs.
+      cpc[at] *= sales > 0 ? spend / sales : 1;
     }
     return bid === target.bid ? target : { ...target, bid };
   });

@@ -114,6 +114,7 @@ test('bids that start from modifiers in the tray want the same for a click as wi
   const ahead = withAhead(prepared, {
     bids: new Map([[0, 500_000 * bases]]),
     budgets: new Map(),
+    schedules: new Map(),
     modifiers: new Map([[0, placements.map(({ to }) => to) as [number, number, number]]]),
   });
   const [after] = decideBids(ahead, fixed).proposals;

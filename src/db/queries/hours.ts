@@ -25,7 +25,7 @@ export async function spanOfHours(
 /** Sums of each campaign by hour of the week: weekday x 24 + hour, weekday 0 Monday. A line's or product's campaigns are those with an ad group that advertises it first. */
 export const listWeekHours = (
   sql: Query,
-  { account, scope, scopeId }: Omit<HoursQuery, 'weeks'>,
+  { account, scope, scopeId }: Omit<HoursQuery, 'weeks' | 'until'>,
   from: string,
   to: string,
 ) => {
@@ -50,3 +50,18 @@ export const listWeekHours = (
     where h.account_id = ${account} and h.day between ${from} and ${to} and ${only}
     group by 1, 2`;
 };
+
+/** All sales of each product of an account, a line, or one product alone, by weekday, 0 Monday; micros. */
+export const sumWeekdaySales = (
+  sql: Query,
+  { account, scope, scopeId }: Omit<HoursQuery, 'weeks' | 'until'>,
+  from: string,
+  to: string,
+) =>
+  sql<{ productId: number; weekday: number; sales: number; days: number }[]>`
+    select d.product_id as "productId", (extract(isodow from d.day)::integer - 1) as weekday, sum(d.sales_micros)::bigint as sales,
+      count(distinct d.day)::integer as days
+    from mowing.product_day d join mowing.product p on p.account_id = d.account_id and p.product_id = d.product_id
+    where d.account_id = ${account} and d.day between ${from} and ${to}
+      and ${scope === 'line' ? sql`p.line_id = ${scopeId}` : scope === 'product' ? sql`p.product_id = ${scopeId}` : sql`true`}
+    group by 1, 2`;

@@ -15,6 +15,8 @@ export interface AheadIds {
   bids: [targetId: number, to: Micros][];
   modifiers: [campaignId: number, placement: number, to: number][];
   budgets: [campaignId: number, to: Micros][];
+  /** What schedules make of a month's spend and sales: times this. */
+  schedules: [campaignId: number, spend: number, sales: number][];
 }
 
 /** Settings of a round, with what is decided already, and what the money is for. */
@@ -33,11 +35,14 @@ export const goesWithModifiers = ({ change, figures }: { change: Change; figures
 
 /** What of the tray, and of what is under way, the bids of a round start from. */
 export function aheadOf(pending: readonly { change: Change; figures: ChangeFigures }[]): AheadIds {
-  const ahead: AheadIds = { bids: [], modifiers: [], budgets: [] };
+  const ahead: AheadIds = { bids: [], modifiers: [], budgets: [], schedules: [] };
   for (const one of pending) {
     const moves = movesOf(one.change);
     if (moves?.what === 'modifier')
       ahead.modifiers.push([moves.campaign, PLACEMENTS.indexOf(moves.placement), moves.to]);
+    const { spendBy, salesBy } = one.figures;
+    if (moves?.what === 'schedule' && spendBy !== undefined && salesBy !== undefined)
+      ahead.schedules.push([moves.campaign, spendBy, salesBy]);
     if (moves?.what === 'budget') ahead.budgets.push([moves.campaign, moves.to]);
     if (moves?.what === 'bid' && goesWithModifiers(one)) ahead.bids.push([moves.target, moves.to]);
   }
@@ -46,7 +51,7 @@ export function aheadOf(pending: readonly { change: Change; figures: ChangeFigur
 
 /** The same by the engine's own indices. */
 export function aheadAt(
-  { bids, modifiers, budgets }: AheadIds,
+  { bids, modifiers, budgets, schedules }: AheadIds,
   { campaigns }: Pick<TreeIndex, 'campaigns'>,
   at: { target: ReadonlyMap<number, number>; campaign: ReadonlyMap<number, number> },
 ): Ahead {
@@ -54,6 +59,7 @@ export function aheadAt(
     bids: new Map<number, Micros>(),
     modifiers: new Map<number, [number, number, number]>(),
     budgets: new Map<number, Micros>(),
+    schedules: new Map<number, [spend: number, sales: number]>(),
   };
   for (const [id, to] of bids) {
     const place = at.target.get(id);
@@ -69,6 +75,10 @@ export function aheadAt(
   for (const [id, to] of budgets) {
     const place = at.campaign.get(id);
     if (place !== undefined) ahead.budgets.set(place, to);
+  }
+  for (const [id, ...by] of schedules) {
+    const place = at.campaign.get(id);
+    if (place !== undefined) ahead.schedules.set(place, by);
   }
   return ahead;
 }

@@ -61,7 +61,7 @@ export interface KeptBids {
 }
 
 const NO_LOCKS: ReadonlyMap<number, number> = new Map();
-const NOTHING_AHEAD: AheadIds = { bids: [], modifiers: [], budgets: [] };
+const NOTHING_AHEAD: AheadIds = { bids: [], modifiers: [], budgets: [], schedules: [] };
 
 /** The same of one scope. */
 export interface GoalTrial extends TargetTrial {

@@ -1,4 +1,6 @@
 export { hoursByCampaign, monthsUnder, planHours } from './planHours';
 export type { CampaignHours, HourFigures, HourParts } from './planHours';
-export { basesDown, HOURS_STEP, scheduleChanges } from './scheduleChanges';
+export { hourReason, pendingSchedules, scheduleStake, wantsOf } from './scheduleActs';
+export type { HoursAsked } from './types';
+export { basesDown, HOURS_STEP, RAISED_FROM_BELOW, scheduleChanges } from './scheduleChanges';
 export type { FollowPart } from './scheduleChanges';

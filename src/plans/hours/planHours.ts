@@ -32,6 +32,8 @@ export interface HourParts {
   named: readonly { name: string; week: string }[];
   /** Campaigns that a trial switches. */
   inTrial: ReadonlySet<number>;
+  /** Own bids by campaign, where schedules can only raise. */
+  bids: ReadonlyMap<number, { targetId: number; bid: number }[]>;
   /** What a pattern is called that has no name yet. */
   newName: string;
 }
@@ -110,7 +112,7 @@ function monthOf({ spend, sales }: Pick<CampaignHours, 'spend' | 'sales'>, weeks
 export function planHours(
   parts: HourParts,
 ): Pick<SchedulesAnswer, 'worth' | 'proposal' | 'rows'> & { factorOf: (campaign: number) => Float64Array } {
-  const { figures, weeks, raisesOnly, isOffered, campaigns, named, inTrial, newName } = parts;
+  const { figures, weeks, raisesOnly, isOffered, campaigns, named, inTrial, newName, bids } = parts;
   const cells = hourCells(figures);
   const whole = rhythmOf(cells);
   const worth = hoursWorth(cells, whole);
@@ -150,6 +152,7 @@ export function planHours(
       week,
       blocks: ownWeek.blocks,
       bases: ownWeek.bases,
+      bids: bids.get(id) ?? [],
       now,
       // At the same ACOS: told is what the variance of the pattern promises.
       after: { spend: now.spend * (1 + ownWeek.gain), sales: now.sales * (1 + ownWeek.gain) },

@@ -1,6 +1,5 @@
 import type { NewChange } from '../../contract/changes';
 import type { MonthMoney, NamedWeek, RunningSchedule } from '../../contract/schedules';
-import { USUAL_LIMITS } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
 
 /** The step of the round that schedules belong to. */
@@ -63,12 +62,15 @@ export function scheduleChanges(
     : end;
 }
 
+/** Why base bids go with a schedule. */
+export const RAISED_FROM_BELOW = 'Gives way to a schedule that can only raise.';
+
 /** Base bids that give way where schedules can only raise, down to the market's least. */
 export function basesDown(
   bids: readonly { targetId: number; bid: number }[],
   bases: number,
   reason: string,
-  { minBid, bidStep }: MarketLimits = USUAL_LIMITS,
+  { minBid, bidStep }: MarketLimits,
 ): NewChange[] {
   return bids.flatMap(({ targetId, bid }) => {
     const to = Math.max(minBid, Math.round((bid * bases) / bidStep) * bidStep);

@@ -1,6 +1,7 @@
 export { planBids } from './planBids';
 export type { BidPlanParts } from './planBids';
 export { planPlacementStep } from './planPlacements';
+export { planHourStep } from './planHourStep';
 export { planBudgetStep } from './planBudgets';
 export { planTerms } from './planTerms';
 export { summaryOf } from './planned';

@@ -2,12 +2,13 @@ import type { HoursAnswer, HoursQuery } from '../../contract/hours';
 import { CELLS, hourCells, hoursWorth, rhythmOf, rhythmWithin, weekHours } from '../../core/hours';
 import type { CampaignWeekHour } from '../../db/queries/hours';
 import { needAccount } from '../accounts/accounts';
+import { weekdayTotals } from './weekdayTotals';
 import { columnsOf, readWeekRows, weeksOf } from './weekRows';
 
 /** The hours of the week of an account or a part of it: what came, how well it sold, and what bids by the hour would be worth. */
-export async function loadHours({ weeks, ...asked }: HoursQuery): Promise<HoursAnswer> {
+export async function loadHours({ weeks, until, ...asked }: HoursQuery): Promise<HoursAnswer> {
   const account = await needAccount(asked.account);
-  const window = await weeksOf(account, weeks);
+  const window = await weeksOf(account, weeks, until);
   const whole = await readWeekRows({ ...asked, scope: 'account', scopeId: 0 }, window);
   const rows = asked.scope === 'account' ? whole : await readWeekRows(asked, window);
   const cells = hourCells(columnsOf(rows));
@@ -37,6 +38,7 @@ export async function loadHours({ weeks, ...asked }: HoursQuery): Promise<HoursA
     weekdaySd: [...rhythm.weekdaySd],
     hour: [...rhythm.hour],
     hourSd: [...rhythm.hourSd],
+    totals: await weekdayTotals(asked, window, rows),
     worth: hoursWorth(cells, rhythm),
     isOwn,
   };

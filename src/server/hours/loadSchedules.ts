@@ -1,7 +1,13 @@
 import type { SchedulesAnswer, WeekPrice } from '../../contract/schedules';
+import { groupBy } from '../../core/order';
 import { readWeek } from '../../core/schedules';
 import { formatDay } from '../../core/units';
-import { listNamedWeeks, listRunningCampaigns, listRunningSchedules } from '../../db/queries/schedules';
+import {
+  listNamedWeeks,
+  listOwnBids,
+  listRunningCampaigns,
+  listRunningSchedules,
+} from '../../db/queries/schedules';
 import { listRunningTrials } from '../../db/queries/weekTrials';
 import { hoursByCampaign, monthsUnder, planHours } from '../../plans/hours';
 import { accountInfo, needAccount } from '../accounts/accounts';
@@ -50,9 +56,25 @@ export async function planSchedules(accountId: number) {
     running,
     named,
     inTrial,
+    bids: await bidsToLower(accountId, offered, campaigns),
     newName: window ? `Pattern to ${formatDay(window.to)}` : 'Pattern',
   });
   return { offered, limits, named, running, campaigns, window, figures, plan, inTrial };
+}
+
+/** Own bids by campaign, where schedules can only raise. */
+async function bidsToLower(
+  accountId: number,
+  offered: SchedulesAnswer['offered'],
+  campaigns: readonly { id: number }[],
+) {
+  if (offered !== 'raise only') return new Map<number, { targetId: number; bid: number }[]>();
+  const bids = await listOwnBids(
+    db(),
+    accountId,
+    campaigns.map(({ id }) => id),
+  );
+  return groupBy(bids, ({ campaignId }) => campaignId);
 }
 
 /** What a week would do in some campaigns, in a month. */

@@ -3,7 +3,13 @@ import { MowingError } from '../../contract/mowingError';
 import type { FollowAnswer, FollowRequest, NamedWeek } from '../../contract/schedules';
 import { PLAIN_WEEK, readWeek, weekWords } from '../../core/schedules';
 import { keepNamedWeek, listNamedWeeks, listOwnBids, removeNamedWeek } from '../../db/queries/schedules';
-import { basesDown, hoursByCampaign, monthsUnder, scheduleChanges } from '../../plans/hours';
+import {
+  basesDown,
+  hoursByCampaign,
+  monthsUnder,
+  RAISED_FROM_BELOW,
+  scheduleChanges,
+} from '../../plans/hours';
 import { needAccount } from '../accounts/accounts';
 import { stageChanges } from '../changes/stageChanges';
 import { db } from '../context/context';
@@ -107,7 +113,7 @@ export async function changesToFollow(
       const down = basesDown(
         bids.filter((one) => one.campaignId === campaignId),
         bases,
-        'Gives way to a schedule that can only raise.',
+        RAISED_FROM_BELOW,
         limits,
       );
       return [campaignId, { made, down: made.length > 0 ? down : [] }];

@@ -26,7 +26,7 @@ export async function weeksOf(
 
 /** Each campaign's hours of the week over a window; none without one. */
 export const readWeekRows = async (
-  asked: Omit<HoursQuery, 'weeks'>,
+  asked: Omit<HoursQuery, 'weeks' | 'until'>,
   window: { from: string; to: string } | null,
 ): Promise<CampaignWeekHour[]> =>
   window === null ? [] : [...(await listWeekHours(db(), asked, window.from, window.to))];

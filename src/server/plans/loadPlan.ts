@@ -2,7 +2,7 @@ import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/plan';
 import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
 import { isCampaignStep, isTermStep } from '../../contract/review';
-import type { ReviewData } from '../../contract/review';
+import type { CampaignStep, ReviewData } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
 import { PLACEMENTS } from '../../core/structure';
@@ -10,8 +10,16 @@ import { microsToDecimal } from '../../core/units';
 import { listChangeRows } from '../../db/queries/changes';
 import { aheadOf, pendingTargets } from '../../plans/bids';
 import { pendingBudgets } from '../../plans/budgets';
+import { pendingSchedules } from '../../plans/hours';
 import { pendingPlacements, stagedBids } from '../../plans/placements';
-import { planBids, planBudgetStep, planPlacementStep, planTerms, summaryOf } from '../../plans/steps';
+import {
+  planBids,
+  planBudgetStep,
+  planHourStep,
+  planPlacementStep,
+  planTerms,
+  summaryOf,
+} from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
 import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
@@ -20,6 +28,7 @@ import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
+import { planSchedules } from '../hours/loadSchedules';
 import { suggestNew } from '../field/suggestBids';
 import { loadReview } from '../review/loadReview';
 
@@ -39,8 +48,14 @@ export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
 export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
   if (isTermStep(request.step)) return termPlan(request);
   if (!isCampaignStep(request.step)) return bidPlan(request);
-  return request.step === 'budgets' ? budgetPlan(request) : placementPlan(request);
+  return CAMPAIGN_PLANS[request.step](request);
 }
+
+const CAMPAIGN_PLANS = {
+  placements: placementPlan,
+  budgets: budgetPlan,
+  hours: hoursPlan,
+} satisfies Record<CampaignStep, unknown>;
 
 async function pendingOf(accountId: number) {
   const lists = await Promise.all(
@@ -159,6 +174,35 @@ async function budgetPlan({ account: id, step, from, to, target }: PlanRequest):
       step,
       window: days(sums.window),
       settings: { targetAcos, means, month: month === null ? null : microsToDecimal(month), over },
+    },
+    planned,
+  };
+}
+
+async function hoursPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+  const account = accountInfo(await needAccount(id));
+  const [tree, sums, { plan, offered }, aside, pending] = await Promise.all([
+    loadTree(id),
+    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
+    planSchedules(id),
+    asideOf(id, step),
+    pendingOf(id),
+  ]);
+  const targetAcos = target ?? account.targetAcos;
+  const planned = planHourStep({
+    tree: { ...tree, accountAcos: targetAcos },
+    sums,
+    rows: plan.rows,
+    limits: account.limits,
+    staged: pendingSchedules(pending),
+    aside: aside.map(([campaignId]) => campaignId),
+  });
+  const { gain, least, orders, isWorthIt } = plan.worth;
+  return {
+    answer: {
+      step,
+      window: days(sums.window),
+      settings: { targetAcos, schedules: offered, gain, least, orders, isWorthIt },
     },
     planned,
   };

@@ -51,6 +51,7 @@ import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
 import { ApiError, ask, query, send } from './ask';
+import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
 
 export { ApiError };
@@ -64,6 +65,7 @@ interface PinnedTerm {
 
 export const api = {
   ...moneyApi,
+  ...hoursApi,
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
   health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),

@@ -15,6 +15,7 @@ export const addSchedule: ChangeSpec<AddSchedule, EndSchedule> = {
   entities: ({ campaignId }) => ({ campaign: campaignId }),
   sets: 'schedule',
   makes: 'schedule',
+  moves: ({ campaignId }) => ({ what: 'schedule', campaign: campaignId }),
   // Before it is made: the schedule that stands in its way.
   present: ({ made, campaign }) => made ?? (campaign?.schedule == null ? null : `“${campaign.schedule}”`),
   isChangedSince: (_, present) => present !== 'enabled',

@@ -13,6 +13,7 @@ export const endSchedule: ChangeSpec<EndSchedule, AddSchedule> = {
   entities: ({ campaignId, scheduleId }) => ({ campaign: campaignId, schedule: scheduleId }),
   sets: null,
   makes: null,
+  moves: ({ campaignId }) => ({ what: 'schedule', campaign: campaignId }),
   present: ({ schedule }) => schedule?.state ?? null,
   isChangedSince: () => false,
   // What has ended stays so: another one like it is made.

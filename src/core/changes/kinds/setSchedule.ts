@@ -24,6 +24,7 @@ export const setSchedule: ChangeSpec<SetSchedule> = {
   entities: ({ campaignId, scheduleId }) => ({ campaign: campaignId, schedule: scheduleId }),
   sets: 'schedule',
   makes: null,
+  moves: ({ campaignId }) => ({ what: 'schedule', campaign: campaignId }),
   present: ({ schedule }) => schedule?.week ?? null,
   fromPresent: (change, present) => (typeof present === 'string' ? { ...change, from: present } : change),
   isChangedSince: ({ to }, present) => present !== null && present !== to,

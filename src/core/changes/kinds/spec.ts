@@ -72,11 +72,12 @@ export interface ChangedPlace {
   caughtBy: number | null;
 }
 
-/** A number that stands somewhere and is set to another one. Money in micros, a modifier as a share. */
+/** A number that stands somewhere and is set to another one, or a campaign's schedule. Money in micros, a modifier as a share. */
 export type Moves =
   | { what: 'bid'; target: number; to: number }
   | { what: 'budget'; campaign: number; to: number }
-  | { what: 'modifier'; campaign: number; placement: Placement; to: number };
+  | { what: 'modifier'; campaign: number; placement: Placement; to: number }
+  | { what: 'schedule'; campaign: number };
 
 /** A pause or an end: what else is set there does nothing. */
 export interface Stop {

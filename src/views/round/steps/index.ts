@@ -2,6 +2,7 @@ import { budgets } from './budgets';
 import { dead } from './dead';
 import { grow } from './grow';
 import { harvest } from './harvest';
+import { hours } from './hours';
 import { negatives } from './negatives';
 import { over } from './over';
 import { overview } from './overview';
@@ -18,4 +19,5 @@ export const ROUND_STEPS = [
   negatives,
   placements,
   budgets,
+  hours,
 ] as unknown as readonly RoundStep[];

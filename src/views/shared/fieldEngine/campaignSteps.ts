@@ -12,6 +12,7 @@ import { budgetStake, isMoved, planBudgetRows, spendShares } from '../../../plan
 import type { BudgetsAsked, BudgetSettings, BudgetsPlan, SpendShares } from '../../../plans/budgets';
 import { arrangeCampaigns } from '../../../plans/campaigns';
 import type { ArrangedCampaigns } from '../../../plans/campaigns';
+import type { HoursAsked } from '../../../plans/hours';
 import type { DataVersion } from './dataVersion';
 
 /** What the engine has for these steps. */
@@ -125,6 +126,20 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
         asked,
         usual.rows.map(budgetStake),
         (row) => isMoved(plan.rows[row]) || isMoved(usual.rows[row]),
+      );
+    },
+
+    /** The rows of the step of hours; null for another load. */
+    arrangeHours(loadId: number, { stakes, ...asked }: HoursAsked): ArrangedCampaigns | null {
+      const lens = loads.get(loadId)?.lens;
+      if (!lens) return null;
+      const byId = new Map(stakes);
+      const at = Array.from(lens.table.campaignId, (id) => byId.get(id));
+      return arrangeCampaigns(
+        lens,
+        asked,
+        at.map((money) => money ?? 0),
+        (row) => at[row] !== undefined,
       );
     },
 

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { HoursAnswer } from '../../contract/hours';
+import type { HoursAnswer } from '../../../contract/hours';
 import { hoursOut } from './hoursOut';
 import { HOUR_MEASURES } from './measures';
 
@@ -20,6 +20,7 @@ const answer: HoursAnswer = {
   weekdaySd: new Array<number>(7).fill(0.1),
   hour: new Array<number>(24).fill(1),
   hourSd: new Array<number>(24).fill(0.1),
+  totals: null,
   worth: { orders: 576, gain: 0.02, least: 0.015, isWorthIt: true },
   isOwn: true,
 };

@@ -1,5 +1,5 @@
-import type { HoursAnswer } from '../../contract/hours';
-import { MICROS_PER_UNIT } from '../../core/units';
+import type { HoursAnswer } from '../../../contract/hours';
+import { MICROS_PER_UNIT } from '../../../core/units';
 
 const HOURS = 24;
 

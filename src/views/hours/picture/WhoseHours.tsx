@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { AccountInfo } from '../../contract/api';
-import type { HoursQuery } from '../../contract/hours';
-import { api } from '../shared/api';
-import { Choice, Finder } from '../shared/kit';
-import type { Option } from '../shared/kit';
-import type { useHours } from './useHours';
+import type { AccountInfo } from '../../../contract/api';
+import type { HoursQuery } from '../../../contract/hours';
+import { api } from '../../shared/api';
+import { Choice, Finder } from '../../shared/kit';
+import type { Option } from '../../shared/kit';
+import type { HoursState } from '../useHours';
 
 const SCOPES: readonly Option[] = [
   ['account', 'The whole account'],
@@ -15,7 +15,7 @@ const SCOPES: readonly Option[] = [
 ];
 
 /** Of what the hours are shown: the account, or a part of it. */
-export function WhoseHours({ account, hours }: { account: AccountInfo; hours: ReturnType<typeof useHours> }) {
+export function WhoseHours({ account, hours }: { account: AccountInfo; hours: HoursState }) {
   const [scope, setScope] = useState(hours.scope);
   const { data } = useQuery({
     queryKey: ['goals', account.id],

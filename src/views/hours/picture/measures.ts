@@ -1,6 +1,6 @@
-import type { GridCell, GridMargin } from '../../charts';
-import type { HoursAnswer } from '../../contract/hours';
-import { DASH, formatCount, formatMoney, formatShare } from '../../core/units';
+import type { GridCell, GridMargin } from '../../../charts';
+import type { HoursAnswer } from '../../../contract/hours';
+import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 
 const HOURS = 24;
 const DAYS = 7;

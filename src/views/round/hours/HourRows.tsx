@@ -1,0 +1,81 @@
+import type { AccountInfo } from '../../../contract/api';
+import type { LensTable } from '../../../core/lenses';
+import { formatCount, formatShare } from '../../../core/units';
+import { hourReason } from '../../../plans/hours';
+import { pageLink } from '../../shared/frame/pages';
+import { Empty, PlaceLink } from '../../shared/kit';
+import { asideWords } from '../campaigns';
+import { NoRows } from '../frame/NoRows';
+import { StepRows } from '../frame/StepRows';
+import type { RoundState } from '../useRoundState';
+import { hourColumns } from './hourColumns';
+import type { HourWork } from './useHourWork';
+
+interface HourRowsProps {
+  account: AccountInfo;
+  state: RoundState;
+  work: HourWork;
+  table: LensTable;
+}
+
+/** The campaigns of the step, a row each. */
+export function HourRows({ account, state, work, table }: HourRowsProps) {
+  return (
+    <StepRows<number>
+      label="Campaigns"
+      state={state}
+      view={work.view}
+      columns={hourColumns({ work, table, currency: account.currency, isAside: state.show === 'aside' })}
+      rowAt={(row) => row}
+      detail={(row) => {
+        const aside = work.decisions.asideOf(table.campaignId[row]);
+        const one = work.rowOf(row);
+        const why = aside ? asideWords(aside) : one ? hourReason(one) : '';
+        return <span title={why}>{why}</span>;
+      }}
+      empty={
+        <NoRows
+          state={state}
+          row="campaign"
+          rows="campaigns"
+          lacking={lackingOf(account, work, state)}
+          loosen="Every campaign follows what its hours say."
+        />
+      }
+    />
+  );
+}
+
+/** What is missing before bids can go by the hour; null when nothing is. */
+function lackingOf({ id }: AccountInfo, { hasData, isOffered, plan }: HourWork, { show }: RoundState) {
+  if (!hasData)
+    return (
+      <Empty
+        why="Hours are told from the report by campaign and hour, a whole settled week of it at least."
+        next={
+          <PlaceLink href={pageLink('setup', id)}>Sync the account, or import a report by hour</PlaceLink>
+        }
+      >
+        No hours are known yet.
+      </Empty>
+    );
+  if (!isOffered)
+    return (
+      <Empty
+        why="Bids stay alike around the clock there."
+        next={<PlaceLink href={pageLink('hours', id)}>Look at the hours all the same</PlaceLink>}
+      >
+        This account’s market has no schedules by hour.
+      </Empty>
+    );
+  if (plan && !plan.worth.isWorthIt && show === 'proposed')
+    return (
+      <Empty
+        why={`From ${formatCount(plan.worth.orders)} orders, bids by the hour would gain about ${formatShare(plan.worth.gain)}; it takes ${formatShare(plan.worth.least)}, and 300 orders.`}
+        next={<PlaceLink href={pageLink('hours', id)}>Look at the hours</PlaceLink>}
+      >
+        No pattern here is worth a schedule.
+      </Empty>
+    );
+  return null;
+}
