@@ -29,7 +29,7 @@ const MAY_IMPORT: Record<string, string[]> = {
 };
 
 /** What the market may know of the core: it must not share the mistakes of the engines it is to judge. */
-const MARKET_MAY_KNOW = ['units', 'matching', 'changes', 'structure'];
+const MARKET_MAY_KNOW = ['units', 'matching', 'changes', 'structure', 'schedules'];
 
 function listFiles(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {

@@ -15,3 +15,7 @@ export const dayIn = (timeZone: string, at: Date): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
     at,
   );
+
+/** The hour of the clock in a time zone, 0 to 23. */
+export const hourIn = (timeZone: string, at: Date): number =>
+  Number(new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' }).format(at));

@@ -4,7 +4,7 @@ export { rhythmOf } from './rhythm';
 export type { Rhythm } from './rhythm';
 export { firstCampaigns } from './first';
 export type { TryOn } from './first';
-export { proposeWeek, weekMoves } from './proposal';
+export { proposeWeek, SPEND_POWER, weekMoves } from './proposal';
 export type { WeekMoves, WeekProposal } from './proposal';
 export { hoursWorth } from './worth';
 export type { HoursWorth } from './worth';

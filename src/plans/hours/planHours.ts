@@ -7,6 +7,7 @@ import {
   proposeWeek,
   rhythmOf,
   rhythmWithin,
+  SPEND_POWER,
   weekMoves,
 } from '../../core/hours';
 import type { HourCells, HourRows, HoursWorth, Rhythm, WeekProposal } from '../../core/hours';
@@ -100,7 +101,7 @@ export function monthsUnder(
 
 /** What hours would have spent without the week that was followed; hours that were off stay as they are: nothing tells. */
 const withoutWeek = (spend: Float64Array, followed: Week): Float64Array =>
-  spend.map((one, cell) => (followed[cell] <= -100 ? one : one / (1 + followed[cell] / 100) ** 1.8));
+  spend.map((one, cell) => (followed[cell] <= -100 ? one : one / (1 + followed[cell] / 100) ** SPEND_POWER));
 
 /** What a campaign spends and sells in a month. */
 function monthOf({ spend, sales }: Pick<CampaignHours, 'spend' | 'sales'>, weeks: number): MonthMoney {

@@ -61,7 +61,7 @@ export async function follow(
   const changes = await changesToFollow(account, campaigns, wanted, bases);
   const all: NewChange[] = [];
   for (const { down, made } of changes.values()) {
-    all.push(...down);
+    for (const one of down) all.push(one);
     // What ends one schedule goes before what begins another.
     for (const [place, one] of made.entries())
       all.push(place === 0 ? one : { ...one, after: all.length - 1 });

@@ -9,6 +9,7 @@ import { Schedules } from './schedules/Schedules';
 import { Trials } from './trials/Trials';
 import { useHours } from './useHours';
 import type { HourPart, HoursState } from './useHours';
+import { ADDING_HOURS } from '../shared/words';
 
 const PARTS: readonly { name: HourPart; label: string }[] = [
   { name: 'picture', label: 'Picture' },
@@ -51,7 +52,7 @@ export function Place({ account, error }: PlaceProps) {
         ) : account ? (
           <Part account={account} hours={hours} />
         ) : (
-          <Loading>Adding up the hours …</Loading>
+          <Loading>{ADDING_HOURS}</Loading>
         )}
       </main>
     </Columns>

@@ -9,3 +9,8 @@ export const WHOLE_ACCOUNT = 'Show the whole account';
 export const SALES_TO_GAIN = 'sales to gain a month';
 export const BRING_TERMS = 'Sync the account, or import a search-term report';
 export const FIRST_AFTER_LAST = 'The first day is after the last.';
+export const ADDING_HOURS = 'Adding up the hours …';
+export const NO_HOURS = 'No hours are known yet.';
+export const HOURS_FROM =
+  'Hours are told from the report by campaign and hour, a whole settled week of it at least.';
+export const TRY_BY_WEEKS = 'Try by weeks …';

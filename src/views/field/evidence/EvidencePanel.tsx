@@ -1,4 +1,5 @@
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { RunsNow } from '../../shared/hours/RunsNow';
 import { SidePanel } from '../../shared/kit';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
@@ -60,6 +61,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         name={table.name[row]}
         place={[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
       />
+      {table.campaignId[row] > 0 && <RunsNow account={account} campaignId={table.campaignId[row]} />}
       {below.length > 0 && (
         <p className="bar">
           {below.map(({ lens, scope }) => (

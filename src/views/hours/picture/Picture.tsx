@@ -13,19 +13,20 @@ import type { HoursState } from '../useHours';
 import { differenceOf } from './difference';
 import { hoursOut } from './hoursOut';
 import { Weekdays } from './Weekdays';
+import { ADDING_HOURS, HOURS_FROM, NO_HOURS } from '../../shared/words';
 
 /** What comes when, and how well it sells. */
 export function Picture({ account, hours }: { account: AccountInfo; hours: HoursState }) {
   const { answer, error } = hours;
   if (error) return <Trouble error={error} />;
-  if (!answer) return <Loading>Adding up the hours …</Loading>;
+  if (!answer) return <Loading>{ADDING_HOURS}</Loading>;
   if (answer.window === null)
     return (
       <Empty
-        why="Hours are told from the report by campaign and hour, a whole settled week of it at least."
+        why={HOURS_FROM}
         next={<PlaceLink href={pageLink('setup', account.id)}>Bring in a report by hour</PlaceLink>}
       >
-        No hours are known yet.
+        {NO_HOURS}
       </Empty>
     );
   return <Shown answer={answer} hours={hours} currency={account.currency} />;

@@ -8,11 +8,12 @@ import type { AccountInfo } from '../../../contract/api';
 import type { NamedWeek, SchedulesAnswer, ScheduleRow } from '../../../contract/schedules';
 import { readWeek, weekWords } from '../../../core/schedules';
 import { formatCount, formatMoney } from '../../../core/units';
+import { NewTrial } from '../../shared/hours/NewTrial';
 import { Check, TextBox } from '../../shared/kit';
-import { NewTrial } from '../trials/NewTrial';
 import { useCampaignNames } from './useCampaignNames';
 import { useFollow } from './useFollow';
 import { WeekPriceLine } from './WeekPriceLine';
+import { TRY_BY_WEEKS } from '../../shared/words';
 
 interface FollowDialogProps {
   account: AccountInfo;
@@ -133,7 +134,7 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
       <DialogActions>
         <Button onClick={onDone}>Not now</Button>
         <Button disabled={campaigns.length === 0} onClick={() => setTrying(true)}>
-          Try by weeks …
+          {TRY_BY_WEEKS}
         </Button>
         <Button
           variant="contained"

@@ -5,6 +5,7 @@ import { useSchedules } from '../../shared/hours/useSchedules';
 import { Loading, Trouble } from '../../shared/kit';
 import { Followed } from './Followed';
 import { WeekBench } from './WeekBench';
+import { ADDING_HOURS } from '../../shared/words';
 
 interface SchedulesProps {
   account: AccountInfo;
@@ -15,7 +16,7 @@ interface SchedulesProps {
 export function Schedules({ account, onTrials }: SchedulesProps) {
   const { data, error } = useSchedules(account);
   if (error) return <Trouble error={error} />;
-  if (!data) return <Loading>Adding up the hours …</Loading>;
+  if (!data) return <Loading>{ADDING_HOURS}</Loading>;
   return (
     <>
       <p className="sentence">{sentenceOf(data)}</p>

@@ -1,5 +1,6 @@
 import { MOST_RAISE, OFF, PLAIN_WEEK } from '../../../core/schedules';
 import type { Week } from '../../../core/schedules';
+import { largest, smallest } from '../../../core/order';
 
 const [DAYS, HOURS] = [7, 24];
 const MOST_UNDO = 100;
@@ -69,7 +70,7 @@ export function pastedDay(edit: WeekEdit): WeekEdit {
   const { copied, anchor, head } = edit;
   if (copied === null) return edit;
   const days = [anchor, head].map((cell) => Math.floor(cell / HOURS));
-  const [first, last] = [Math.min(...days), Math.max(...days)];
+  const [first, last] = [smallest(days), largest(days)];
   return changed(
     edit,
     edit.week.map((percent, cell) => {

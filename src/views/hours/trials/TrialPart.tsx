@@ -11,10 +11,10 @@ import { dayOfWeek, heldThrough, isOnWeek } from '../../../core/trials';
 import type { TrialEffect } from '../../../core/trials';
 import { DASH, formatCount, formatDay, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
+import { trialWords } from '../../shared/hours/trialWords';
 import { Ask, Facts } from '../../shared/kit';
 import { useUndo } from '../../shared/undo/useUndo';
 import { useTell } from '../../shared/useTell';
-import { trialWords } from './trialWords';
 
 /** One trial: its weeks, what they tell, what is watched, and what can be done with it. */
 export function TrialPart({ account, trial }: { account: AccountInfo; trial: TrialInfo }) {

@@ -1,16 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../../contract/api';
-import { api } from '../../shared/api';
 import { pageLink } from '../../shared/frame/pages';
+import { useTrials } from '../../shared/hours/useTrials';
 import { Empty, Loading, PlaceLink, Trouble } from '../../shared/kit';
 import { TrialPart } from './TrialPart';
 
 /** Trials by weeks: what runs, what its weeks tell so far, and what came of those that are over. */
 export function Trials({ account }: { account: AccountInfo }) {
-  const { data, error } = useQuery({
-    queryKey: ['trials', account.id, account.revision],
-    queryFn: () => api.trials(account.id),
-  });
+  const { data, error } = useTrials(account);
   if (error) return <Trouble error={error} />;
   if (!data) return <Loading>Reading the trials …</Loading>;
   if (data.length === 0)

@@ -11,6 +11,7 @@ import { api } from '../../shared/api';
 import { signed } from '../../shared/tray/money';
 import { howMeasured, VERDICTS } from './effectWords';
 import { movedCells } from './MovedCells';
+import { TrialVerdicts } from './TrialVerdicts';
 import { ProfitCell } from './ProfitCell';
 import { Facts } from '../../shared/kit';
 import { WORKED_TITLE } from './title';
@@ -94,6 +95,7 @@ export function WhatWorked({ account }: { account: AccountInfo }) {
           </TableBody>
         </Facts>
       )}
+      <TrialVerdicts account={account} />
     </>
   );
 }

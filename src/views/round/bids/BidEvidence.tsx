@@ -13,6 +13,7 @@ import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import type { LoadedLens } from '../../../plans/field';
 import { idsOf, subjectOf } from '../../shared/rowRequest';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { RunsNow } from '../../shared/hours/RunsNow';
 import { StepEvidence } from '../frame/StepEvidence';
 import { BidSlider } from './BidSlider';
 import { LaterForm } from './LaterForm';
@@ -70,6 +71,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
         name={table.name[row]}
         place={[table.kind[row], table.place[row]].filter(Boolean).join(' · ')}
       />
+      <RunsNow account={account} campaignId={table.campaignId[row]} />
       <p className="line">{reasonOf(plan, table, row)}</p>
       {proposal.from > 0 && (
         <BidSlider

@@ -7,6 +7,7 @@ import { budgetReason, DRY_DAYS, HOURS } from '../../../core/budgets';
 import { addDays, DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { BudgetRow } from '../../../plans/budgets';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { RunsNow } from '../../shared/hours/RunsNow';
 import { Facts } from '../../shared/kit';
 import { LaterForm } from '../bids/LaterForm';
 import { StepEvidence } from '../frame/StepEvidence';
@@ -28,6 +29,7 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
       {account && loaded && plan && row !== null && plan.rows[row] ? (
         <>
           <EvidenceName name={loaded.table.name[row]} place={loaded.table.place[row]} />
+          <RunsNow account={account} campaignId={loaded.table.campaignId[row]} />
           <p className="line">{budgetReason(plan.rows[row])}</p>
           <div className="bar">
             <LaterForm

@@ -10,6 +10,7 @@ import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
 import { hourColumns } from './hourColumns';
 import type { HourWork } from './useHourWork';
+import { HOURS_FROM, NO_HOURS } from '../../shared/words';
 
 interface HourRowsProps {
   account: AccountInfo;
@@ -51,12 +52,12 @@ function lackingOf({ id }: AccountInfo, { hasData, isOffered, plan }: HourWork, 
   if (!hasData)
     return (
       <Empty
-        why="Hours are told from the report by campaign and hour, a whole settled week of it at least."
+        why={HOURS_FROM}
         next={
           <PlaceLink href={pageLink('setup', id)}>Sync the account, or import a report by hour</PlaceLink>
         }
       >
-        No hours are known yet.
+        {NO_HOURS}
       </Empty>
     );
   if (!isOffered)

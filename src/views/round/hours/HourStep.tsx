@@ -12,8 +12,9 @@ import { HourEvidence } from './HourEvidence';
 import { HourRows } from './HourRows';
 import { useHourKeys } from './useHourKeys';
 import type { HourWork } from './useHourWork';
+import { ADDING_HOURS } from '../../shared/words';
 
-const WAITING = 'Adding up the hours …';
+const WAITING = ADDING_HOURS;
 
 /** The step of hours: which campaigns are to follow a schedule, because their clicks surely sell better at some hours than at others. */
 export function HourStep({ account, fault, window, state, work }: RoundAt & { work: HourWork }) {

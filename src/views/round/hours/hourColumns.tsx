@@ -33,7 +33,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
     {
       key: 'term',
       label: 'Campaign',
-      width: 'minmax(150px, 1fr)',
+      width: 'minmax(140px, 1fr)',
       sortable: true,
       cell: (row) => (
         <NameCell
@@ -49,7 +49,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
         key,
         label: spec.label,
         unit: spec.unit === 'money' ? currency : '',
-        width: '64px',
+        width: '58px',
         isFigure: true,
         sortable: true,
         definition: explain(spec, currency),
@@ -60,7 +60,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
       key: 'hourOrders',
       label: 'Orders',
       definition: 'Orders that its hours are known by, of the last twelve settled weeks',
-      width: '60px',
+      width: '48px',
       isFigure: true,
       cell: (row) => formatCount(work.rowOf(row)?.orders ?? 0),
     },
@@ -68,7 +68,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
       key: 'followed',
       label: 'Follows',
       definition: 'The schedule that it follows now',
-      width: '110px',
+      width: '84px',
       cell: (row) => {
         const running = work.rowOf(row)?.running;
         return <span title={wordsOf(running?.week)}>{running?.name ?? DASH}</span>;
@@ -78,7 +78,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
       key: 'proposed',
       label: 'To follow',
       definition: 'The week that is proposed for it',
-      width: '150px',
+      width: '112px',
       cell: (row) => {
         const one = work.rowOf(row);
         return one && one.left === null ? <span title={wordsOf(one.week)}>{one.name}</span> : DASH;
@@ -89,7 +89,7 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
       label: 'To gain',
       definition: 'Sales of a month that the schedule wins at the same ACOS',
       unit: currency,
-      width: '66px',
+      width: '60px',
       isFigure: true,
       sortable: true,
       cell: (row) => {

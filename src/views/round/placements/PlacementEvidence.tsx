@@ -10,6 +10,7 @@ import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units
 import { placementAct } from '../../../plans/placements';
 import type { PlacementFact, PlacementRow } from '../../../plans/placements';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
+import { RunsNow } from '../../shared/hours/RunsNow';
 import { Facts } from '../../shared/kit';
 import { LaterForm } from '../bids/LaterForm';
 import { StepEvidence } from '../frame/StepEvidence';
@@ -29,6 +30,7 @@ export function PlacementEvidence({ account, work, row }: PlacementEvidenceProps
       {account && loaded && plan && row !== null && plan.rows[row] ? (
         <>
           <EvidenceName name={loaded.table.name[row]} place={loaded.table.place[row]} />
+          <RunsNow account={account} campaignId={loaded.table.campaignId[row]} />
           <p className="line">{placementReason(plan.rows[row])}</p>
           <div className="bar">
             <LaterForm

@@ -13,6 +13,7 @@ import { CarriedOut } from './CarriedOut';
 import { ChangeFileMenu } from './ChangeFileMenu';
 import { changeCount, signed } from './money';
 import { TrayList } from './TrayList';
+import { TryByWeeks } from './TryByWeeks';
 import { useSendProgress } from './useSendProgress';
 
 interface TrayProps {
@@ -112,6 +113,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
           )}
         </ButtonBase>
         {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
+        {changes.length > 0 && account?.connected && isOpen && <TryByWeeks account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && <CarriedOut account={account} tray={tray} />}
         {changes.length > 0 && account?.connected && (
           <Button

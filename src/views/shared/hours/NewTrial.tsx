@@ -4,9 +4,9 @@ import type { AccountInfo } from '../../../contract/api';
 import type { TrialNeeds, TrialOf } from '../../../contract/trials';
 import { shownBeforeAfter, shownIn, weeksNeeded } from '../../../core/trials';
 import { formatCount, formatShare } from '../../../core/units';
-import { api } from '../../shared/api';
-import { Ask, NumberField } from '../../shared/kit';
-import { useTell } from '../../shared/useTell';
+import { api } from '../api';
+import { Ask, NumberField } from '../kit';
+import { useTell } from '../useTell';
 
 interface NewTrialProps {
   account: AccountInfo;

@@ -37,7 +37,7 @@ test('one that is over says what it came to, with the interval, or that nothing 
     const estimate = estimateOf(8, more);
     return trialWords({ ...over, estimate, verdict: { verdict, estimate } });
   };
-  expect(told('better', 0.3)).toBe('It sells more: +30 % in ad sales, +23 % to +38 %.');
+  expect(told('better', 0.3)).toBe('It sells more: +30 % in ad sales, +21 % to +39 %.');
   expect(told('not told', 0)).toMatch(/No difference that these weeks could show: \+0 %/);
   const stopped = { ...over, state: 'stopped' as const, why: 'Stopped by hand.', estimate: estimateOf(1, 0) };
   expect(trialWords({ ...stopped, verdict: { verdict: 'not told', estimate: stopped.estimate } })).toBe(
