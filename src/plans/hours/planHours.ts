@@ -162,7 +162,12 @@ export function planHours(
     const changes = followed && gainOver(own, rhythm, ownWeek.week, followed) >= WORTH_CHANGING;
     return {
       ...row,
-      left: !isOffered || !ownWorth.isWorthIt ? 'no pattern' : leftOf(row, runs, inTrial, changes),
+      left: leftOf(row, {
+        runs,
+        inTrial: inTrial.has(id),
+        isWorthIt: isOffered && ownWorth.isWorthIt,
+        isBetter: changes === true,
+      }),
     };
   });
   return {
@@ -180,14 +185,13 @@ const EMPTY: CampaignHours = {
 };
 
 function leftOf(
-  { campaignId, running, now, week }: Omit<ScheduleRow, 'left'>,
-  runs: boolean,
-  inTrial: ReadonlySet<number>,
-  changes: boolean | null,
+  { running, now, week }: Omit<ScheduleRow, 'left'>,
+  at: Record<'runs' | 'inTrial' | 'isWorthIt' | 'isBetter', boolean>,
 ): ScheduleRow['left'] {
-  if (inTrial.has(campaignId)) return 'in a trial';
-  if (!runs) return 'not running';
-  if (running && (running.week === week || !changes)) return 'follows one';
+  if (at.inTrial) return 'in a trial';
+  if (!at.runs) return 'not running';
+  if (running && (running.week === week || !at.isWorthIt || !at.isBetter)) return 'follows one';
+  if (!at.isWorthIt) return 'no pattern';
   return now.sales > 0 ? null : 'no sales';
 }
 
