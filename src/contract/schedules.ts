@@ -24,6 +24,8 @@ export interface MonthMoney {
 /** What the hours say of a campaign's schedule. */
 export interface ScheduleRow {
   campaignId: number;
+  /** Products that it advertises: what it gives up, other campaigns of these take. */
+  products: number[];
   /** Orders that its hours are known by. */
   orders: number;
   running: RunningSchedule | null;

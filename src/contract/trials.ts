@@ -38,7 +38,7 @@ export interface TrialInfo {
 
 /** What an account can show of a change in some campaigns, from their last twelve weeks. */
 export interface TrialNeeds {
-  /** Orders a week of the campaigns, and of the others. */
+  /** Orders a week of the campaigns with those that advertise the same products, and of the others. */
   orders: number;
   untouched: number;
   weeks: number;

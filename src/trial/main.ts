@@ -6,6 +6,8 @@ import { BUDGET_WAYS, BUDGET_WORLDS, lieWrong, withBudgets } from './budgetPolic
 import type { BudgetWorld } from './budgetPolicies';
 import { HOUR_WAYS, playHours } from './hoursTrial';
 import type { HourWay } from './hoursTrial';
+import { playTrial } from './weekTrials';
+import type { PlayedTrial } from './weekTrials';
 import { playMissed } from './missed';
 import type { PlayedMiss } from './missed';
 import { bands, doNothing, mowing, ratio } from './policies';
@@ -27,6 +29,7 @@ interface Args {
   rules: boolean;
   budgets: BudgetWorld | null;
   hours: boolean;
+  trials: boolean;
   money: boolean;
 }
 
@@ -41,6 +44,7 @@ function readArgs(): Args {
       rules: { type: 'boolean', default: false },
       budgets: { type: 'string' },
       hours: { type: 'boolean', default: false },
+      trials: { type: 'boolean', default: false },
       money: { type: 'boolean', default: false },
     },
   });
@@ -65,9 +69,39 @@ function readArgs(): Args {
     world: values.world as WorldName,
     rules: values.rules,
     hours: values.hours,
+    trials: values.trials,
     budgets: (values.budgets as BudgetWorld | undefined) ?? null,
     money: values.money,
   };
+}
+
+/** How often the 80 % interval of a trial by weeks holds what is true, and how often it finds what is there. */
+function coverTrials({ seeds, market }: Args) {
+  say(
+    `Trials of 8 weeks in the campaigns of half of the products of ${seeds.length} markets (${market}), 80 % intervals.`,
+  );
+  say(['bids', 'true', 'told', 'holds', 'sure'].map((text) => cell(text)).join(''));
+  let [holds, all] = [0, 0];
+  for (const percent of [0, -20, 30]) {
+    const played = seeds.map((seed) => playTrial(seed, percent, market));
+    const mean = (of: (one: PlayedTrial) => number) =>
+      played.reduce((sum, one) => sum + of(one), 0) / played.length;
+    const count = (of: (one: PlayedTrial) => boolean) => played.filter(of).length;
+    holds += count((one) => one.holds);
+    all += played.length;
+    say(
+      [
+        `${percent} %`,
+        share(mean(({ truth }) => truth)),
+        share(mean(({ told }) => told)),
+        share(count((one) => one.holds) / played.length),
+        `${count((one) => one.isSure)}/${played.length}`,
+      ]
+        .map((text) => cell(text))
+        .join(''),
+    );
+  }
+  say(`All: the interval holds ${share(holds / all)}.`);
 }
 
 /** Sums of weeks over all seeds. */
@@ -206,6 +240,7 @@ function main() {
   const { weeks, pace, seeds, market, world, rules } = args;
   if (rules) return compareRules(args);
   if (args.hours) return compareHours(args);
+  if (args.trials) return coverTrials(args);
   if (args.budgets) {
     compareBudgets(args, args.budgets);
     return compareMissed(args, args.budgets);

@@ -1,4 +1,7 @@
-/** A settled week of a trial: what its campaigns did, and what those did that it leaves alone. Money in micros. */
+/**
+ * A settled week of a trial: what its campaigns did with those that advertise the same products (what one gives up, the others take: that is no effect), and
+ * what all others did. Money in micros.
+ */
 export interface TrialWeek {
   isOn: boolean;
   own: WeekSums;

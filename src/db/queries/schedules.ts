@@ -24,11 +24,13 @@ export const listRunningSchedules = (sql: Query, accountId: number) =>
     select schedule_id as "scheduleId", campaign_id as "campaignId", name, week from mowing.schedule
     where account_id = ${accountId} and state = 'enabled' order by schedule_id`;
 
-/** Campaigns by id with whether they run. */
+/** Campaigns by id with whether they run, and the products that they advertise. */
 export const listRunningCampaigns = (sql: Query, accountId: number) =>
-  sql<{ id: number; runs: boolean }[]>`
-    select campaign_id as id, state = 'enabled' as runs from mowing.campaign
-    where account_id = ${accountId} and state <> 'archived' order by campaign_id`;
+  sql<{ id: number; runs: boolean; products: number[] }[]>`
+    select c.campaign_id as id, c.state = 'enabled' as runs,
+      coalesce(array_agg(distinct g.product_id) filter (where g.product_id is not null), '{}') as products
+    from mowing.campaign c left join mowing.ad_group g on g.account_id = c.account_id and g.campaign_id = c.campaign_id
+    where c.account_id = ${accountId} and c.state <> 'archived' group by c.campaign_id, c.state order by c.campaign_id`;
 
 /** Own bids of the targets that run in some campaigns, micros. */
 export const listOwnBids = (sql: Query, accountId: number, campaigns: number[]) =>

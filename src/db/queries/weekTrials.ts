@@ -77,6 +77,19 @@ export const insertSwitch = (sql: Query, accountId: number, trialId: number, one
   insert into mowing.week_trial_switch (account_id, trial_id, week, is_on, day, change_ids)
   values (${accountId}, ${trialId}, ${one.week}, ${one.isOn}, ${one.day}, ${one.changeIds}::bigint[])`;
 
+/** Campaigns with those that advertise the same products: what one gives up, the others of its product take. */
+export async function withSameProducts(
+  sql: Query,
+  accountId: number,
+  campaigns: readonly number[],
+): Promise<number[]> {
+  const rows = await sql<{ id: number }[]>`
+    select distinct o.campaign_id as id from mowing.ad_group g
+    join mowing.ad_group o on o.account_id = g.account_id and o.product_id = g.product_id
+    where g.account_id = ${accountId} and g.campaign_id = any(${campaigns as number[]}::integer[])`;
+  return [...new Set([...campaigns, ...rows.map(({ id }) => id)])];
+}
+
 /** What campaigns did by week from a day on up to another: those of a trial, and the others. Money in micros. */
 export const sumTrialWeeks = (
   sql: Query,

@@ -27,7 +27,7 @@ export interface HourParts {
   weeks: number;
   raisesOnly: boolean;
   isOffered: boolean;
-  campaigns: readonly { id: number; runs: boolean }[];
+  campaigns: readonly { id: number; runs: boolean; products: number[] }[];
   running: readonly RunningSchedule[];
   /** Weeks that are kept by name: one that is proposed and kept has that name. */
   named: readonly { name: string; week: string }[];
@@ -137,7 +137,7 @@ export function planHours(
   };
   const nameOf = (week: string, isOwn: boolean) =>
     named.find((one) => one.week === week)?.name ?? (isOwn ? `${newName}, own` : newName);
-  const rows = campaigns.map(({ id, runs }): ScheduleRow => {
+  const rows = campaigns.map(({ id, runs, products }): ScheduleRow => {
     const { rhythm, isOwn } = rhythmFor(id);
     const own = hours.get(id) ?? EMPTY;
     const [ownWorth, ownWeek] = isOwn ? ownProposal(own, rhythm, raisesOnly) : [worth, proposal];
@@ -146,6 +146,7 @@ export function planHours(
     const now = monthOf(own, weeks);
     const row = {
       campaignId: id,
+      products,
       orders: own.cells.orders.reduce((sum, one) => sum + one, 0),
       running: followed,
       isOwn,

@@ -1,7 +1,8 @@
 import type { TrialInfo, TrialNeeds } from '../../contract/trials';
 import { describeChange } from '../../core/changes';
 import { estimateTrial, nextSwitch } from '../../core/trials';
-import { listSwitches, listTrials } from '../../db/queries/weekTrials';
+import { formatCount } from '../../core/units';
+import { listSwitches, listTrials, withSameProducts } from '../../db/queries/weekTrials';
 import type { TrialRow } from '../../db/queries/weekTrials';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
@@ -11,6 +12,12 @@ import { columnsOf, readWeekRows, weeksOf } from '../hours/weekRows';
 import { settledWeeks, watchedOf } from './weeksKnown';
 
 const MOST_WORDS = 5;
+
+/** The first of what is tried, and how many more there are. */
+const firstOf = (words: readonly string[]): string[] =>
+  words.length <= MOST_WORDS
+    ? [...words]
+    : [...words.slice(0, MOST_WORDS), `and ${formatCount(words.length - MOST_WORDS)} more`];
 
 /** The account's trials by weeks, the newest first, with what their weeks tell so far. */
 export async function loadTrials(accountId: number): Promise<TrialInfo[]> {
@@ -29,7 +36,7 @@ export async function loadTrials(accountId: number): Promise<TrialInfo[]> {
     });
     return {
       ...rest,
-      what: [...new Set(changes.map(({ change }) => describeChange(change)))].slice(0, MOST_WORDS),
+      what: firstOf([...new Set(changes.map(({ change }) => describeChange(change)))]),
       changes: changes.length,
       bounds: { rank: rankBound, sales: salesBound },
       isOn: switches.at(-1)?.isOn ?? false,
@@ -53,7 +60,7 @@ export async function trialNeeds(accountId: number, campaigns: readonly number[]
   const { campaign, orders } = columnsOf(
     await readWeekRows({ account: accountId, scope: 'account', scopeId: 0 }, window),
   );
-  const own = new Set(campaigns);
+  const own = new Set(await withSameProducts(db(), accountId, campaigns));
   const sums = { orders: 0, untouched: 0 };
   for (let row = 0; row < orders.length; row += 1)
     sums[own.has(campaign[row]) ? 'orders' : 'untouched'] += orders[row];

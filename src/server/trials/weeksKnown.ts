@@ -2,7 +2,13 @@ import { DAYS_OF_WEEK, dayOfWeek, heldThrough, movesOf, weekOfTrial } from '../.
 import type { TrialWeek, WatchedMoves, WeekSums } from '../../core/trials';
 import { addDays } from '../../core/units';
 import type { AccountRow } from '../../db/queries/accounts';
-import { listSwitches, meanRanks, sumTouchedSales, sumTrialWeeks } from '../../db/queries/weekTrials';
+import {
+  listSwitches,
+  meanRanks,
+  sumTouchedSales,
+  sumTrialWeeks,
+  withSameProducts,
+} from '../../db/queries/weekTrials';
 import type { TrialRow } from '../../db/queries/weekTrials';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { db } from '../context/context';
@@ -21,8 +27,9 @@ export async function settledWeeks(
   const count = Math.max(0, Math.min(last, weekOfTrial(firstDay, addDays(settled, 1))));
   if (count === 0) return { known: [], isOver: false };
   const to = addDays(dayOfWeek(firstDay, count), -1);
+  const family = await withSameProducts(db(), account.id, campaigns);
   const [rows, switches] = await Promise.all([
-    sumTrialWeeks(db(), account.id, campaigns, firstDay, to),
+    sumTrialWeeks(db(), account.id, family, firstDay, to),
     listSwitches(db(), account.id, id),
   ]);
   const at = (week: number, isOwn: boolean): WeekSums => {

@@ -43,6 +43,10 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
   // Only the week that is proposed is made to be raised from lowered base bids.
   const bases = week.week === proposal.week ? proposal.bases : 1;
   const others = running.filter(({ campaignId, name }) => chosen.has(campaignId) && name !== week.name);
+  const products = new Set(open.flatMap((row) => (chosen.has(row.campaignId) ? row.products : [])));
+  const siblings = open
+    .filter((row) => !chosen.has(row.campaignId) && row.products.some((id) => products.has(id)))
+    .map(({ campaignId }) => campaignId);
   const toggle = (ids: readonly number[], isOn: boolean) => {
     const next = new Set(chosen);
     for (const id of ids)
@@ -117,6 +121,15 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
         )}
         {campaigns.length > 0 && (
           <WeekPriceLine account={account} schedules={schedules} week={week.week} campaigns={campaigns} />
+        )}
+        {siblings.length > 0 && (
+          <p className="note">
+            {formatCount(siblings.length)} other campaigns advertise the same products: what these lower,
+            those take at their old bids.{' '}
+            <Button variant="link" onClick={() => toggle(siblings, true)}>
+              Choose them too
+            </Button>
+          </p>
         )}
         {others.length > 0 && (
           <p className="note warning">

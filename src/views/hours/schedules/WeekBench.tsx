@@ -30,13 +30,13 @@ const NEW = '';
 
 /** A week that is painted, kept by name, and given to campaigns. What is on it outlives the page. */
 export function WeekBench({ account, schedules, onTrials }: WeekBenchProps) {
-  const { named, proposal, worth, offered } = schedules;
+  const { named, proposal, worth, offered, rows } = schedules;
   const tell = useTell();
   const client = useQueryClient();
   const shelf = `week-${account.id}`;
   const begin = (): Draft =>
     worth.isWorthIt
-      ? { was: null, name: '', week: proposal.week }
+      ? { was: null, name: rows.find(({ isOwn }) => !isOwn)?.name ?? '', week: proposal.week }
       : { was: null, name: '', week: weekText(editOf().week) };
   const [draft, setDraft] = useState<Draft>(() => recall<Draft | null>(shelf, null) ?? begin());
   const [edit, setEdit] = useState(() => editOf(readWeek(draft.week) ?? undefined));

@@ -52,10 +52,7 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
         </span>
       </h2>
       <p className="sentence">{trialWords(trial)}</p>
-      <p className="note">
-        {trial.what.join('; ')}
-        {trial.changes > trial.what.length && ' …'}
-      </p>
+      <p className="note">{trial.what.join('; ')}.</p>
       <Measured>
         {(width) => (
           <TrialWeeks
@@ -63,14 +60,18 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
             caption={`Weeks of the trial ${trial.name}, and the effect on sales as it was known after each`}
             weeks={Array.from({ length: weeks }, (_, week) => ({
               label: formatDay(dayOfWeek(firstDay, week)),
-              isOn: heldThrough(trial.switches, firstDay, week) ?? isOnWeek(week),
+              // What is to come goes by the pattern; what has been, by what really stood.
+              isOn:
+                (dayOfWeek(firstDay, week) <= account.today
+                  ? heldThrough(trial.switches, firstDay, week)
+                  : null) ?? isOnWeek(week),
               isKnown: week < trial.settled,
             }))}
             grown={trial.grown}
           />
         )}
       </Measured>
-      <Facts aria-label="What weeks that are on bring, against weeks that are off">
+      <Facts aria-label="What weeks that are on bring, against weeks that are off" sx={{ maxWidth: 420 }}>
         <TableBody>
           {MEASURES.map(([measure, label]) => (
             <TableRow key={measure}>
@@ -81,10 +82,11 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
         </TableBody>
       </Facts>
       <p className="note">
-        Weeks on against weeks off, less what the other campaigns did, with 80 % intervals; orders of{' '}
-        {formatCount(trial.settled)} of {formatCount(weeks)} weeks are in. Beside it: all sales of its
-        products {move(watched.sales)} (it stops at −{formatShare(bounds.sales, 0)}), numbers of organic
-        places {move(watched.rank)} (it stops at +{formatShare(bounds.rank, 0)}).
+        Weeks on against weeks off, of its campaigns with those that advertise the same products, less what
+        all others did, with 80 % intervals; orders of {formatCount(trial.settled)} of {formatCount(weeks)}{' '}
+        weeks are in. Beside it: all sales of its products {move(watched.sales)} (it stops at −
+        {formatShare(bounds.sales, 0)}), numbers of organic places {move(watched.rank)} (it stops at +
+        {formatShare(bounds.rank, 0)}).
       </p>
       <div className="bar">
         {trial.state === 'running' ? (

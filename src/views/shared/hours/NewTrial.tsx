@@ -99,11 +99,10 @@ function Needs({ needs, weeks }: { needs: TrialNeeds; weeks: number }) {
   });
   return (
     <p className="line">
-      They sell {formatCount(Math.round(orders))} orders a week
-      {untouched > 0 && `, those beside them ${formatCount(Math.round(untouched))}`}. To know{' '}
-      {words.join('; ')}. In {formatCount(weeks)} weeks you will know ±{formatShare(shownIn(needs, weeks), 0)}
-      ; before and after, four weeks each, only show effects above{' '}
-      {formatShare(shownBeforeAfter(needs, 4), 0)}.
+      With all campaigns of the same products they sell {formatCount(Math.round(orders))} orders a week
+      {untouched > 0 && `, the others ${formatCount(Math.round(untouched))}`}. To know {words.join('; ')}. In{' '}
+      {formatCount(weeks)} weeks you will know ±{formatShare(shownIn(needs, weeks), 0)}; before and after,
+      four weeks each, only show effects above {formatShare(shownBeforeAfter(needs, 4), 0)}.
     </p>
   );
 }
