@@ -23,6 +23,8 @@ interface TrayProps {
   onOpen: (isOpen: boolean) => void;
 }
 
+const FOCUS_WITHIN_MS = 2000;
+
 /** Everything staged, as one line that opens upward. Nothing is sent from anywhere else. */
 export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { changes, sending, effect, conflicts } = tray;
@@ -31,9 +33,15 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { isStaging } = tray;
   const check = useNegativeCheck(account, changes);
   const sendButton = useRef<HTMLButtonElement>(null);
+  const openedAt = useRef(0);
   useEffect(() => {
-    if (isOpen) sendButton.current?.focus();
+    openedAt.current = isOpen ? Date.now() : 0;
   }, [isOpen]);
+  const hasChanges = changes.length > 0;
+  useEffect(() => {
+    // Opened while the first change is on its way into the tray, the button comes a moment later. Much later the focus is elsewhere for a reason.
+    if (isOpen && hasChanges && Date.now() - openedAt.current < FOCUS_WITHIN_MS) sendButton.current?.focus();
+  }, [isOpen, hasChanges]);
 
   const send = async () => {
     const { baleId, waiting, trouble } = await tray.send.mutateAsync();
