@@ -17,6 +17,7 @@ import { actOnTrial, startTrial } from '../../src/server/trials/trials';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { market } from '../../src/server/market/market';
 import { anAccount } from './account';
+import { smallScenario } from '../../src/market/sim';
 import { aShop } from './shop';
 import type { Shop } from './shop';
 
@@ -244,4 +245,26 @@ describe('a trial by weeks', () => {
     expect(undone).toHaveLength(1);
     await actOnTrial(THIS_MACHINE, account, id, 'stop');
   });
+});
+
+test('where schedules can only raise, base bids give way in the same bale, and a week that lowers is refused with the reason', async () => {
+  const raising = await aShop({ options: { ...smallScenario().options, schedules: 'raise only' } });
+  const of = raising.account;
+  const { rows, offered } = await loadSchedules(of);
+  expect(offered).toBe('raise only');
+  const asked = { account: of, campaigns: [rows[0].campaignId] };
+  const lower = await follow(THIS_MACHINE, { ...asked, follow: WEEKEND, bases: 1 });
+  await sendBale(THIS_MACHINE, of, lower.staged);
+  const [refused] = (await loadChanges(of, {})).filter(({ id }) => lower.staged.includes(id));
+  expect(refused).toMatchObject({ state: 'refused', answer: expect.stringContaining('only raise') });
+  const raise = { name: 'Evenings', week: new Array(7).fill('0*18 30*6').join(' ') };
+  const { staged } = await follow(THIS_MACHINE, { ...asked, follow: raise, bases: 0.8 });
+  const waiting = await loadChanges(of, { state: 'staged' });
+  const bids = waiting.flatMap(({ change }) => (change.kind === 'set-bid' ? [change.to / change.from!] : []));
+  expect(bids.length).toBeGreaterThan(3);
+  for (const one of bids) expect(one).toBeCloseTo(0.8, 1);
+  await sendBale(THIS_MACHINE, of, staged);
+  expect((await loadChanges(of, { state: 'staged' })).length).toBe(0);
+  expect((await loadSchedules(of)).running).toMatchObject([raise]);
+  await raising.end();
 });

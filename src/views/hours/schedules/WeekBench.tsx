@@ -2,11 +2,13 @@ import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import type { SchedulesAnswer } from '../../../contract/schedules';
+import type { NamedWeek, SchedulesAnswer } from '../../../contract/schedules';
 import { readWeek, weekText, weekWords } from '../../../core/schedules';
 import { api } from '../../shared/api';
 import { Choice, TextBox } from '../../shared/kit';
 import { recall, remember } from '../../shared/urlState';
+import { useUndo } from '../../shared/undo/useUndo';
+import type { Undoable } from '../../shared/undo/undoStore';
 import { useTell } from '../../shared/useTell';
 import { FollowDialog } from './FollowDialog';
 import { editOf } from './weekEdit';
@@ -32,6 +34,7 @@ const NEW = '';
 export function WeekBench({ account, schedules, onTrials }: WeekBenchProps) {
   const { named, proposal, worth, offered, rows } = schedules;
   const tell = useTell();
+  const undo = useUndo(account.id);
   const client = useQueryClient();
   const shelf = `week-${account.id}`;
   const begin = (): Draft =>
@@ -42,29 +45,46 @@ export function WeekBench({ account, schedules, onTrials }: WeekBenchProps) {
   const [edit, setEdit] = useState(() => editOf(readWeek(draft.week) ?? undefined));
   const [isGiving, setGiving] = useState(false);
   const week = weekText(edit.week);
+  const name = draft.name.trim();
   const hold = (next: Draft) => {
     setDraft(next);
     remember(shelf, next);
   };
   const kept = named.find(({ name }) => name === draft.was);
-  const isKept = kept?.week === week && kept.name === draft.name.trim();
+  const isKept = kept?.week === week && kept.name === name;
   const open = (name: string) => {
     const one = named.find((each) => each.name === name);
     const next = one ? { was: one.name, ...one } : begin();
     hold(next);
     setEdit(editOf(readWeek(next.week) ?? undefined));
   };
-  const act = async (work: Promise<unknown>, next: Draft, words: string) => {
+  const act = async (work: Promise<unknown>, next: Draft, did: Undoable, more: string) => {
     try {
-      await work;
+      await undo.during(work);
       hold(next);
-      tell(words);
+      undo.did(did, { more });
     } catch (error) {
       tell((error as Error).message, { kind: 'fault' });
     }
     await client.invalidateQueries({ queryKey: ['schedules'] });
   };
-  const name = draft.name.trim();
+  const keep = () =>
+    void act(
+      api.keepWeek(account.id, { name, week }, draft.was),
+      { was: name, name, week },
+      {
+        words: `“${name}” is kept`,
+        undoing: kept ? { kind: 'week', week: kept, was: name } : { kind: 'no-week', name },
+      },
+      'Campaigns that follow it go on as they are until they are given it anew.',
+    );
+  const forget = (one: NamedWeek) =>
+    void act(
+      api.dropWeek(account.id, one.name),
+      { ...draft, was: null, week },
+      { words: `“${one.name}” is kept no more`, undoing: { kind: 'week', week: one, was: null } },
+      'It stays on the grid until you leave it.',
+    );
   return (
     <>
       <h2 className="serif part">
@@ -82,31 +102,10 @@ export function WeekBench({ account, schedules, onTrials }: WeekBenchProps) {
           placeholder="Name, as “Weekends lower”"
           onChange={(event) => hold({ ...draft, name: event.target.value, week })}
         />
-        <Button
-          disabled={name === '' || isKept}
-          onClick={() =>
-            void act(
-              api.keepWeek(account.id, { name, week }, draft.was),
-              { was: name, name, week },
-              `“${name}” is kept. Campaigns that follow it go on as they are until they are given it anew.`,
-            )
-          }
-        >
+        <Button disabled={name === '' || isKept} onClick={keep}>
           {isKept ? 'Kept' : 'Keep'}
         </Button>
-        {draft.was !== null && (
-          <Button
-            onClick={() =>
-              void act(
-                api.dropWeek(account.id, draft.was!),
-                { ...draft, was: null, week },
-                `“${draft.was}” is kept no more; it stays on the grid until you leave it.`,
-              )
-            }
-          >
-            Forget
-          </Button>
-        )}
+        {kept && <Button onClick={() => forget(kept)}>Forget</Button>}
         <span className="room" />
         <Button
           variant="contained"

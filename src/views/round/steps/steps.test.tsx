@@ -30,8 +30,8 @@ const hedges: RoundStep<WorkState & { word: string }> = {
   ),
   hasEvidence: false,
 };
-/** The line. */
-const STEPS = [...ROUND_STEPS, hedges] as unknown as readonly RoundStep[];
+/** The line; in place of the last one, for digits go to nine. */
+const STEPS = [...ROUND_STEPS.slice(0, -1), hedges] as unknown as readonly RoundStep[];
 
 function Page() {
   const state = useRoundState(

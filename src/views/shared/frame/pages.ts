@@ -7,6 +7,7 @@ export const PAGES = [
   { name: 'routes', label: 'Routes', key: 'o' },
   { name: 'words', label: 'Words', key: 'w' },
   { name: 'hours', label: 'Hours', key: 'h' },
+  { name: 'build', label: 'Build', key: 'b' },
   { name: 'ledger', label: 'Ledger', key: 'l' },
   { name: 'setup', label: 'Setup', key: 's' },
 ] as const;

@@ -1,6 +1,7 @@
 import type { NewChange } from '../../../contract/changes';
 import type { ProductCosts } from '../../../core/economics';
 import type { Goal } from '../../../core/goals';
+import type { NamedWeek } from '../../../contract/schedules';
 import type { Route } from '../../../core/routes';
 
 /** How something is undone: what is asked of the server. It is kept as text, so that it outlives the page. */
@@ -14,7 +15,10 @@ export type Undoing =
   | { kind: 'costs'; productId: number; costs: ProductCosts }
   | { kind: 'goal'; goal: Goal }
   | { kind: 'no-goal'; goal: Goal }
-  | { kind: 'choices' };
+  | { kind: 'choices' }
+  /** A week that is kept by name: as it was, under the name that it had. */
+  | { kind: 'week'; week: NamedWeek; was: string | null }
+  | { kind: 'no-week'; name: string };
 
 export interface Undoable {
   /** What was done, as it is told: "3 changes accepted". */

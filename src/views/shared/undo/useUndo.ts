@@ -82,6 +82,12 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
     case 'no-goal':
       await api.removeGoal(account, undoing.goal.scope, undoing.goal.scopeId);
       return newData;
+    case 'week':
+      await api.keepWeek(account, undoing.week, undoing.was);
+      return done('schedules');
+    case 'no-week':
+      await api.dropWeek(account, undoing.name);
+      return done('schedules');
     case 'choices':
       await api.takeChoicesBack(account);
       return done('accounts');

@@ -1,0 +1,207 @@
+import { describe, expect, test } from 'vitest';
+import { FINDING_KINDS, findAll, sumsBy } from '.';
+import type { CaughtTerm, FoundSums, Given } from '.';
+import type { Route } from '../routes';
+import { indexStructure, indexTree } from '../structure';
+import type { AccountTree, Negative, Target } from '../structure';
+
+const PLACE = { startsOn: null, endsOn: null, flex: null, top: 0, rest: 0, pages: 0 };
+const campaign = (id: number, name: string, over: object = {}) => ({
+  ...PLACE,
+  id,
+  name,
+  state: 'enabled' as const,
+  budget: 10e6,
+  budgetKind: 'daily' as const,
+  ...over,
+});
+const adGroup = (id: number, campaignId: number, productId = 1) => ({
+  id,
+  campaignId,
+  name: `group ${id}`,
+  state: 'enabled' as const,
+  productId,
+  defaultBid: 400_000,
+});
+const target = (id: number, adGroupId: number, over: Partial<Target> = {}): Target => ({
+  id,
+  adGroupId,
+  kind: 'keyword',
+  match: 'exact',
+  expression: `word ${id}`,
+  bid: 400_000,
+  state: 'enabled',
+  ...over,
+});
+const product = (id: number, margin: number | null = 0.4) => ({
+  id,
+  itemCode: `B00000000${id}`,
+  name: `Product ${id}`,
+  lineId: null,
+  price: 20e6,
+  margin,
+});
+const did = (spend: number, orders = 1): FoundSums => ({
+  impressions: 1000,
+  clicks: Math.max(1, spend),
+  orders,
+  spend: spend * 1e6,
+  sales: orders * 20e6,
+});
+
+interface World {
+  campaigns?: AccountTree['campaigns'];
+  adGroups?: AccountTree['adGroups'];
+  targets: Target[];
+  products?: AccountTree['products'];
+  negatives?: Negative[];
+  did?: Record<number, FoundSums>;
+  terms?: Omit<CaughtTerm, 'termId' | 'form'>[];
+  routes?: Route[];
+}
+
+/** Looks through a small structure, a window of 30 days, a month as long. */
+function found(world: World, kind: string) {
+  const tree: AccountTree = {
+    today: '2026-11-23',
+    campaigns: world.campaigns ?? [campaign(1, 'Crock – auto'), campaign(2, 'Crock – exact')],
+    adGroups: world.adGroups ?? [adGroup(10, 1), adGroup(20, 2)],
+    targets: world.targets,
+    products: world.products ?? [product(1)],
+    lines: [],
+    goals: [],
+    accountAcos: 0.25,
+    funds: null,
+    lists: { own: [], rival: [], never: [] } as never,
+    lastChanges: [],
+  };
+  const given: Given = {
+    structure: indexStructure({ ...tree, negatives: world.negatives ?? [] }),
+    index: indexTree(tree),
+    sums: sumsBy(Object.entries(world.did ?? {}).map(([id, sums]) => ({ targetId: Number(id), ...sums }))),
+    terms: (world.terms ?? []).map((one, at) => ({ ...one, termId: at + 1, form: one.text })),
+    routes: world.routes ?? [],
+    perMonth: 1,
+    days: 30,
+  };
+  return findAll(given).filter((one) => one.kind === kind);
+}
+
+const auto = (id: number, adGroupId = 10) =>
+  target(id, adGroupId, { kind: 'auto', match: null, expression: 'near searches' });
+
+describe('a structure is looked through', () => {
+  test('an exact term in two places of a product: the one that sold less is paused, another product’s is none', () => {
+    const twice = [target(1, 10, { expression: 'crock' }), target(2, 20, { expression: 'Crocks' })];
+    const [one, ...others] = found({ targets: twice, did: { 1: did(9, 1), 2: did(20, 6) } }, 'twice-exact');
+    expect(others).toEqual([]);
+    expect(one).toMatchObject({ id: 1, money: 9e6, mend: [{ kind: 'set-state', id: 1, to: 'paused' }] });
+    expect(one.words).toContain('Crock – exact');
+    const apart = {
+      targets: twice,
+      adGroups: [adGroup(10, 1), adGroup(20, 2, 2)],
+      products: [product(1), product(2)],
+    };
+    expect(found(apart, 'twice-exact')).toEqual([]);
+  });
+
+  test('a term with an exact bid that is still caught by automatic targets, until it is negative there', () => {
+    const world: World = {
+      targets: [auto(1), target(2, 20, { expression: 'crock lid' })],
+      terms: [{ targetId: 1, text: 'crock lid', ...did(7, 0) }],
+    };
+    expect(found(world, 'not-blocked')).toMatchObject([
+      {
+        id: 10,
+        money: 7e6,
+        mend: [
+          { kind: 'add-negative', campaignId: 1, adGroupId: 10, match: 'exact', expression: 'crock lid' },
+        ],
+      },
+    ]);
+    const negative = {
+      id: 1,
+      campaignId: 1,
+      adGroupId: 10,
+      match: 'exact' as const,
+      expression: 'crock lid',
+      state: 'enabled' as const,
+    };
+    expect(found({ ...world, negatives: [negative] }, 'not-blocked')).toEqual([]);
+  });
+
+  test('research without a route; homes need none', () => {
+    const world: World = { targets: [auto(1), target(2, 20)], did: { 1: did(30), 2: did(40) } };
+    expect(found(world, 'no-route')).toMatchObject([{ entity: 'ad-group', id: 10, money: 30e6 }]);
+    const routes = [{ sourceId: 10, homeId: 20, takes: 'words' } as Route];
+    expect(found({ ...world, routes }, 'no-route')).toEqual([]);
+  });
+
+  test('a target that takes most of a budget that is used, not of one that is idle', () => {
+    const targets = [1, 2, 3, 4, 5].map((id) => target(id, 20));
+    const rich = { ...Object.fromEntries([2, 3, 4, 5].map((id) => [id, did(10)])), 1: did(200) };
+    expect(found({ targets, did: rich }, 'takes-most')).toMatchObject([{ id: 1, money: 200e6 }]);
+    const idle = [campaign(1, 'a'), campaign(2, 'b', { budget: 100e6 })];
+    expect(found({ targets, did: rich, campaigns: idle }, 'takes-most')).toEqual([]);
+  });
+
+  test('more targets with spend in an ad group than can be steered', () => {
+    const targets = Array.from({ length: 31 }, (_, at) => target(at + 1, 20));
+    const all = Object.fromEntries(targets.map(({ id }) => [id, did(2)]));
+    expect(found({ targets, did: all }, 'crowded')).toMatchObject([{ id: 20, money: 62e6 }]);
+    expect(found({ targets: targets.slice(1), did: all }, 'crowded')).toEqual([]);
+  });
+
+  test('ad groups of which one takes the budget that they share', () => {
+    const adGroups = [adGroup(10, 1), adGroup(20, 1)];
+    const targets = [auto(1), target(2, 20)];
+    const world = { adGroups, targets, did: { 1: did(90), 2: did(5) } };
+    expect(found(world, 'shared-budget')).toMatchObject([{ entity: 'campaign', id: 1 }]);
+    expect(found({ ...world, did: { 1: did(50), 2: did(45) } }, 'shared-budget')).toEqual([]);
+  });
+
+  test('match types in one ad group, while the four automatic groups are one', () => {
+    const mixed = [target(1, 20), target(2, 20, { match: 'broad' })];
+    expect(found({ targets: mixed, did: { 1: did(3), 2: did(4) } }, 'mixed-match')).toMatchObject([
+      { id: 20, money: 7e6, words: expect.stringContaining('broad, exact') },
+    ]);
+    const groups = [auto(1), target(2, 10, { kind: 'auto', match: null, expression: 'wide searches' })];
+    expect(found({ targets: groups }, 'mixed-match')).toEqual([]);
+  });
+
+  test('products of one campaign whose margins lie far apart', () => {
+    const adGroups = [adGroup(10, 1), adGroup(20, 1, 2)];
+    const world = { adGroups, targets: [auto(1), target(2, 20)], did: { 1: did(10), 2: did(10) } };
+    expect(found({ ...world, products: [product(1, 0.2), product(2, 0.5)] }, 'unlike-margins')).toMatchObject(
+      [{ id: 1, words: expect.stringContaining('20 %') }],
+    );
+    expect(found({ ...world, products: [product(1, 0.2), product(2, null)] }, 'unlike-margins')).toEqual([]);
+  });
+
+  test('parts that a product lacks, told with what they do; none of a product that does not sell', () => {
+    const world: World = { targets: [auto(1), target(2, 20)], did: { 1: did(10, 2), 2: did(10, 3) } };
+    const [one] = found(world, 'missing-part');
+    expect(one).toMatchObject({ entity: 'product', id: 1, money: 100e6 });
+    expect(one.words).toMatch(/^No broad or phrase .*, no items of rivals .*, no own items/);
+    expect(found({ targets: world.targets }, 'missing-part')).toEqual([]);
+  });
+
+  test('targets and campaigns that run and were never shown', () => {
+    const world: World = { targets: [auto(1), target(2, 20), target(3, 20)], did: { 1: did(5), 2: did(5) } };
+    expect(found(world, 'never-shown')).toMatchObject([{ id: 20, mend: [{ id: 3, to: 'paused' }] }]);
+    const ended = [campaign(1, 'a', { endsOn: '2026-10-01' }), campaign(2, 'b')];
+    expect(found({ ...world, campaigns: ended }, 'still-campaign')).toMatchObject([
+      { entity: 'campaign', id: 1, words: expect.stringContaining('ended on 1 Oct') },
+    ]);
+  });
+
+  test('every sort has a name of its own and says what is usual; what has most money comes first', () => {
+    expect(new Set(FINDING_KINDS.map(({ kind }) => kind)).size).toBe(FINDING_KINDS.length);
+    for (const { usual, label } of FINDING_KINDS) expect([usual, label].join('')).not.toContain('undefined');
+    expect(
+      found({ targets: [auto(1), auto(2, 20)], did: { 1: did(3), 2: did(8) } }, 'no-route').map(
+        ({ id }) => id,
+      ),
+    ).toEqual([20, 10]);
+  });
+});
