@@ -21,6 +21,7 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['schedules', '/hours?part=schedules', 'A week of bids'],
   ['the step of hours', '/round?step=hours', 'Accept'],
   ['trials by weeks', '/hours?part=trials', 'No trial has been begun yet.'],
+  ['structure', '/build?', 'findings of'],
   ['ledger', '/ledger?', 'Nothing has been sent yet.'],
   ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Market, imports, exports'],

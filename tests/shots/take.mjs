@@ -62,8 +62,6 @@ await visit(dusk, '/round?step=grow', 'Targets');
 await keep(dusk, 'round-grow-dusk');
 await visit(page, '/round?step=harvest', 'Search terms');
 await keep(page, 'round-harvest');
-await press(page, '6');
-await keep(page, 'round-negatives');
 await visit(page, '/round?step=placements', 'Campaigns');
 await keep(page, 'round-placements');
 await page.goto(`${url}/round?step=budgets`);
@@ -82,12 +80,14 @@ await keep(page, 'field-cross-tab');
 await page.goto(`${url}/hours`);
 await page.getByRole('img', { name: /^How clicks sell/ }).waitFor();
 await keep(page, 'hours');
+await page.goto(`${url}/hours?part=schedules`);
+await page.getByText(/In all campaigns that run, a month/).waitFor();
+await keep(page, 'hours-schedule');
+await visit(page, '/build', 'Findings');
+await keep(page, 'build-structure');
 
 await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');
-await page.goto(`${url}/words?part=core`);
-await page.getByRole('table', { name: 'Core list' }).waitFor();
-await keep(page, 'words-core');
 await page.goto(`${url}/routes`);
 await page.getByRole('button', { name: /^Approve these/ }).waitFor();
 await keep(page, 'routes');
@@ -131,13 +131,6 @@ await page.goto(`${url}/ledger?view=worked`);
 await page.getByRole('table', { name: 'Effects by kind of change' }).waitFor();
 await keep(page, 'ledger-worked');
 
-const report = [
-  'Date,Campaign,Ad group,Keyword,Match type,Search term,Impressions,Clicks,Spend,Orders,Sales',
-];
-for (let day = 1; day <= 28; day += 1)
-  report.push(
-    `${day}.10.2026,Crocks – research,broad,crock,broad,brown crock,200,${day % 9 === 0 ? -1 : 5},2.50,1,69.00`,
-  );
 await page.goto(`${url}/setup?part=goals`);
 for (const [name, percent] of [
   ['Vessels', '20'],
@@ -151,13 +144,21 @@ for (const [name, percent] of [
 }
 await keep(page, 'setup-goals');
 
+// The week that the hours propose on trial, and what came of it once its weeks are over and their orders are in.
+await page.goto(`${url}/hours?part=schedules`);
+await page.getByRole('button', { name: /Give it to campaigns/ }).click();
+const dialog = page.getByRole('dialog');
+await dialog.getByRole('button', { name: 'Choose them too' }).click();
+await dialog.getByRole('button', { name: /Try by weeks/ }).click();
+await dialog.getByRole('textbox', { name: 'Weeks', exact: true }).fill('4');
+await page.keyboard.press('Tab');
+await dialog.getByRole('button', { name: 'Begin, and send' }).click();
+await page.getByText(/^On now, until/).waitFor();
 await page.goto(`${url}/setup`);
-await page
-  .getByLabel('Report file')
-  .setInputFiles({ name: 'october.csv', mimeType: 'text/csv', buffer: Buffer.from(report.join('\n')) });
-await page
-  .getByText(/rows taken in/)
-  .first()
-  .waitFor();
-await keep(page, 'setup-imports');
+await page.getByLabel('Days to let pass, days').fill('49');
+await page.getByRole('button', { name: 'Let pass' }).click();
+await page.getByText(/49 days passed/).waitFor({ timeout: 240_000 });
+await dusk.goto(`${url}/hours?part=trials`);
+await dusk.getByText(/4 of 4 weeks are in/).waitFor();
+await keep(dusk, 'hours-trial');
 await browser.close();

@@ -1,5 +1,8 @@
+import type { KeyLine } from '../shared/frame/KeysHelp';
 import { pageLink } from '../shared/frame/pages';
+import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
+import { MOVE_KEYS, SELECT_ALL_KEYS } from '../shared/frame/rowKeyLines';
 import { formatCount, MICROS_PER_UNIT } from '../../core/units';
 import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../shared/kit';
 import { useKeys } from '../shared/useKeys';
@@ -8,11 +11,18 @@ import { ALL, useFindings } from './useFindings';
 import type { FindingsState } from './useFindings';
 
 const PAGE = 8;
+const KEYS: readonly KeyLine[] = [
+  MOVE_KEYS,
+  SELECT_ALL_KEYS,
+  ['Space', 'put what mends them to the tray'],
+  ['x l', 'leave as is; put off'],
+];
 
 /** The structure of an account looked through: what it lacks or has too much of, each with its money and what mends it. */
 export function Place({ account, error }: PlaceProps) {
   const work = useFindings(account);
   const { data, findings, kind, shown, rows } = work;
+  useOffer(KEYS);
   const chosen = () => rows.chosen().flatMap((row) => shown[row] ?? []);
   useKeys({
     j: () => rows.move(1, false),
@@ -65,7 +75,7 @@ export function Place({ account, error }: PlaceProps) {
             <p className="note">
               {data.sorts.find((sort) => sort.kind === kind)?.usual ??
                 'Each with what is usual, and what mends it. Space puts the mend to the tray, x leaves it for 30 days, l puts it off.'}
-              {data.aside > 0 && ` ${formatCount(data.aside)} are put aside.`}
+              {data.aside > 0 && ` Put aside: ${formatCount(data.aside)}.`}
             </p>
             {findings.length === 0 ? (
               <Empty

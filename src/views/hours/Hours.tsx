@@ -1,4 +1,6 @@
 import type { AccountInfo } from '../../contract/api';
+import type { KeyLine } from '../shared/frame/KeysHelp';
+import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
 import { Columns, Loading, PartList, Tabs, Trouble } from '../shared/kit';
 import { Periods } from './picture/Periods';
@@ -11,6 +13,13 @@ import { useHours } from './useHours';
 import type { HourPart, HoursState } from './useHours';
 import { ADDING_HOURS } from '../shared/words';
 
+/** Keys of the week that is painted: they hold while the focus is in it. */
+const KEYS: readonly KeyLine[] = [
+  ['↑ ↓ ← →', 'in the week: hour by hour; with Shift, choose more; w the whole week'],
+  ['Space + − 0 o', 'in the week: paint, raise, lower, as is, off'],
+  ['c v z', 'in the week: copy a day, lay it on those chosen, take back'],
+];
+
 const PARTS: readonly { name: HourPart; label: string }[] = [
   { name: 'picture', label: 'Picture' },
   { name: 'schedules', label: 'Schedules' },
@@ -20,6 +29,7 @@ const PARTS: readonly { name: HourPart; label: string }[] = [
 /** The hours of the week: what comes when, how well it sells, schedules that follow it, and trials that prove what they do. */
 export function Place({ account, error }: PlaceProps) {
   const hours = useHours(account);
+  useOffer(KEYS);
   return (
     <Columns
       name="hours"

@@ -51,16 +51,16 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
     case 'take-out': {
       // What was sent or taken out since is not in the tray any more.
       const { ids } = await api.withdraw(account, undoing.ids);
-      return { isDone: ids.length > 0, stale: ['changes', 'bales'] };
+      return { isDone: ids.length > 0, stale: ['changes', 'bales', 'structure'] };
     }
     case 'stage': {
       const { ids } = await api.stage(account, undoing.changes);
-      return { isDone: ids.some((id) => id !== null), stale: ['changes'] };
+      return { isDone: ids.some((id) => id !== null), stale: ['changes', 'structure'] };
     }
     case 'put-back': {
       const out = undoing.ids.length > 0 ? await api.withdraw(account, undoing.ids) : { ids: [] };
       const back = await api.stage(account, undoing.changes);
-      return { isDone: out.ids.length + back.ids.length > 0, stale: ['changes', 'bales'] };
+      return { isDone: out.ids.length + back.ids.length > 0, stale: ['changes', 'bales', 'structure'] };
     }
     case 'back-in-queue':
       await api.putAside({
@@ -69,7 +69,7 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
         subjects: undoing.subjects,
         verdict: 'back',
       });
-      return done('aside', 'notes');
+      return done('aside', 'notes', 'structure');
     case 'routes':
       await api.keepRoutes(account, undoing.routes);
       return done('routes');
