@@ -43,7 +43,9 @@ export interface ScheduleRow {
   /** A month that follows the week that is proposed. */
   after: MonthMoney;
   /** Why nothing is proposed for it; null where something is. */
-  left: 'no pattern' | 'not running' | 'follows one' | 'in a trial' | 'no sales' | null;
+  left: 'no pattern' | 'held by money' | 'not running' | 'follows one' | 'in a trial' | 'no sales' | null;
+  /** Whether its daily budget holds it up: then money decides in which hours it runs, and bids by the hour are not told what they win. */
+  isHeld: boolean;
   /** Whether it is among those to try first. */
   isFirst: boolean;
 }

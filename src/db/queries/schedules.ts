@@ -32,6 +32,15 @@ export const listRunningCampaigns = (sql: Query, accountId: number) =>
     from mowing.campaign c left join mowing.ad_group g on g.account_id = c.account_id and g.campaign_id = c.campaign_id
     where c.account_id = ${accountId} and c.state <> 'archived' group by c.campaign_id, c.state order by c.campaign_id`;
 
+/** What campaigns with a daily budget spend of it on an average day between two, as a share of the budget that stands now. */
+export const listBudgetUse = (sql: Query, accountId: number, from: string, to: string) =>
+  sql<{ id: number; share: number }[]>`
+    select c.campaign_id as id, (sum(d.spend_micros) / (${to}::date - ${from}::date + 1) / c.budget_micros)::float8 as share
+    from mowing.campaign c
+    join mowing.placement_day d on d.account_id = c.account_id and d.campaign_id = c.campaign_id and d.day between ${from} and ${to}
+    where c.account_id = ${accountId} and c.budget_kind = 'daily' and c.budget_micros > 0
+    group by c.campaign_id, c.budget_micros order by 1`;
+
 /** Own bids of the targets that run in some campaigns, micros. */
 export const listOwnBids = (sql: Query, accountId: number, campaigns: number[]) =>
   sql<{ targetId: number; campaignId: number; bid: number }[]>`

@@ -11,6 +11,7 @@ import {
   weekMoves,
 } from '../../core/hours';
 import type { HourCells, HourRows, HoursWorth, Rhythm, WeekProposal } from '../../core/hours';
+import { largest } from '../../core/order';
 import { readWeek, weekText } from '../../core/schedules';
 import type { Week } from '../../core/schedules';
 import { DAYS_PER_MONTH } from '../../core/units';
@@ -33,6 +34,8 @@ export interface HourParts {
   named: readonly { name: string; week: string }[];
   /** Campaigns that a trial switches. */
   inTrial: ReadonlySet<number>;
+  /** What campaigns spend of their daily budget, shares; without one there is none. */
+  used: ReadonlyMap<number, number>;
   /** Own bids by campaign, where schedules can only raise. */
   bids: ReadonlyMap<number, { targetId: number; bid: number }[]>;
   /** What a pattern is called that has no name yet. */
@@ -103,6 +106,9 @@ export function monthsUnder(
 const withoutWeek = (spend: Float64Array, followed: Week): Float64Array =>
   spend.map((one, cell) => (followed[cell] <= -100 ? one : one / (1 + followed[cell] / 100) ** SPEND_POWER));
 
+/** How many times as much as without it the hour spends that a week raises most. */
+const mostSpend = (week: Week): number => (1 + largest(week) / 100) ** SPEND_POWER;
+
 /** What a campaign spends and sells in a month. */
 function monthOf({ spend, sales }: Pick<CampaignHours, 'spend' | 'sales'>, weeks: number): MonthMoney {
   const month = DAYS_PER_MONTH / (7 * weeks);
@@ -113,7 +119,7 @@ function monthOf({ spend, sales }: Pick<CampaignHours, 'spend' | 'sales'>, weeks
 export function planHours(
   parts: HourParts,
 ): Pick<SchedulesAnswer, 'worth' | 'proposal' | 'rows'> & { factorOf: (campaign: number) => Float64Array } {
-  const { figures, weeks, raisesOnly, isOffered, campaigns, named, inTrial, newName, bids } = parts;
+  const { figures, weeks, raisesOnly, isOffered, campaigns, named, inTrial, used, newName, bids } = parts;
   const cells = hourCells(figures);
   const whole = rhythmOf(cells);
   const worth = hoursWorth(cells, whole);
@@ -121,11 +127,16 @@ export function planHours(
   for (let row = 0; row < figures.cell.length; row += 1) spend[figures.cell[row]] += figures.spend[row];
   const proposal = proposeWeek({ clicks: cells.clicks, spend, factor: whole.factor }, worth, raisesOnly);
   const hours = hoursByCampaign(figures);
+  // Where the hour that is raised most would spend more than an even share of the budget, money decides and not the bid.
+  const held = new Set(
+    [...used].flatMap(([id, share]) => (share * mostSpend(proposal.week) > 1 ? [id] : [])),
+  );
   const running = new Map(parts.running.map((one) => [one.campaignId, one]));
   const first = new Set(
-    firstCampaigns(new Map([...hours].map(([id, one]) => [id, one.cells])), whole).map(
-      ({ campaign }) => campaign,
-    ),
+    firstCampaigns(
+      new Map([...hours].flatMap(([id, one]) => (held.has(id) ? [] : [[id, one.cells] as const]))),
+      whole,
+    ).map(({ campaign }) => campaign),
   );
   const rhythms = new Map<number, { rhythm: Rhythm; isOwn: boolean }>();
   const rhythmFor = (campaign: number) => {
@@ -158,6 +169,7 @@ export function planHours(
       now,
       // At the same ACOS: told is what the variance of the pattern promises.
       after: { spend: now.spend * (1 + ownWeek.gain), sales: now.sales * (1 + ownWeek.gain) },
+      isHeld: held.has(id),
       isFirst: first.has(id),
     };
     const changes = followed && gainOver(own, rhythm, ownWeek.week, followed) >= WORTH_CHANGING;
@@ -186,13 +198,14 @@ const EMPTY: CampaignHours = {
 };
 
 function leftOf(
-  { running, now, week }: Omit<ScheduleRow, 'left'>,
+  { running, now, week, isHeld }: Omit<ScheduleRow, 'left'>,
   at: Record<'runs' | 'inTrial' | 'isWorthIt' | 'isBetter', boolean>,
 ): ScheduleRow['left'] {
   if (at.inTrial) return 'in a trial';
   if (!at.runs) return 'not running';
   if (running && (running.week === week || !at.isWorthIt || !at.isBetter)) return 'follows one';
   if (!at.isWorthIt) return 'no pattern';
+  if (isHeld) return 'held by money';
   return now.sales > 0 ? null : 'no sales';
 }
 

@@ -22,6 +22,8 @@ export const scheduleStake = ({ left, now, after }: ScheduleRow): number =>
 
 const LEFT: Record<Exclude<ScheduleRow['left'], null>, string> = {
   'no pattern': 'No pattern is sure enough to bid by.',
+  'held by money':
+    'Its budget leaves no room for hours that are raised: money would decide, not the bid. Give it money first, in the step of budgets.',
   'not running': 'It does not run.',
   'follows one': 'It follows a schedule already.',
   'in a trial': 'A trial by weeks switches it; what comes of that is told first.',

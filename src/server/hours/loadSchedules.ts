@@ -1,8 +1,9 @@
 import type { SchedulesAnswer, WeekPrice } from '../../contract/schedules';
 import { groupBy } from '../../core/order';
 import { readWeek } from '../../core/schedules';
-import { formatDay } from '../../core/units';
+import { addDays, formatDay } from '../../core/units';
 import {
+  listBudgetUse,
   listNamedWeeks,
   listOwnBids,
   listRunningCampaigns,
@@ -46,6 +47,9 @@ export async function planSchedules(accountId: number) {
   ]);
   const figures = columnsOf(await readWeekRows({ account: accountId, scope: 'account', scopeId: 0 }, window));
   const offered = options?.schedules ?? null;
+  const used = window
+    ? await listBudgetUse(db(), accountId, addDays(window.to, 1 - USED_OVER), window.to)
+    : [];
   const inTrial = new Set(trials.flatMap((trial) => trial.campaigns));
   const plan = planHours({
     figures,
@@ -56,11 +60,15 @@ export async function planSchedules(accountId: number) {
     running,
     named,
     inTrial,
+    used: new Map(used.map(({ id, share }) => [id, share])),
     bids: await bidsToLower(accountId, offered, campaigns),
     newName: window ? `Pattern to ${formatDay(window.to)}` : 'Pattern',
   });
   return { offered, limits, named, running, campaigns, window, figures, plan, inTrial };
 }
+
+/** Days over which it is seen what campaigns use of their budgets. */
+const USED_OVER = 28;
 
 /** Own bids by campaign, where schedules can only raise. */
 async function bidsToLower(

@@ -47,6 +47,7 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
   const siblings = open
     .filter((row) => !chosen.has(row.campaignId) && row.products.some((id) => products.has(id)))
     .map(({ campaignId }) => campaignId);
+  const heldCount = open.filter(({ campaignId, isHeld }) => isHeld && chosen.has(campaignId)).length;
   const toggle = (ids: readonly number[], isOn: boolean) => {
     const next = new Set(chosen);
     for (const id of ids)
@@ -122,6 +123,12 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
         {campaigns.length > 0 && (
           <WeekPriceLine account={account} schedules={schedules} week={week.week} campaigns={campaigns} />
         )}
+        {heldCount > 0 && (
+          <p className="note warning">
+            The budget of {formatCount(heldCount)} of them leaves no room for raised hours: lowered bids save,
+            and raised ones win little. What is told above does not hold for them; give them money first.
+          </p>
+        )}
         {siblings.length > 0 && (
           <p className="note">
             {formatCount(siblings.length)} other campaigns advertise the same products: what these lower,
@@ -165,12 +172,13 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
 }
 
 /** A campaign in the list: its name, what it sells, what it follows. */
-const lineOf = ({ orders, now, running, isFirst }: ScheduleRow, name: string, currency: string) => (
+const lineOf = ({ orders, now, running, isFirst, isHeld }: ScheduleRow, name: string, currency: string) => (
   <>
     {name}{' '}
     <span className="faint small">
       {isFirst && 'try first · '}
       {formatCount(orders)} orders · {formatMoney(now.sales)} {currency} of sales a month
+      {isHeld && ' · no room in its budget'}
       {running && ` · follows “${running.name}”`}
     </span>
   </>

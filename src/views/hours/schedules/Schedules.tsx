@@ -34,9 +34,10 @@ function sentenceOf({ offered, worth, proposal, rows, window }: SchedulesAnswer)
   if (window === null) return 'No hours are known yet: a week can be painted, what it does cannot be told.';
   if (!worth.isWorthIt) return `No pattern worth a schedule: at most ${formatShare(worth.gain)}.`;
   const waiting = rows.filter(({ left }) => left === null).length;
+  const held = rows.filter(({ left }) => left === 'held by money').length;
   return `The hours propose ${proposal.blocks} blocks that gain about ${formatShare(proposal.gain)}, single hours ${formatShare(proposal.wholeGain)}${
     waiting > 0
       ? `; ${waiting} ${waiting === 1 ? 'campaign follows' : 'campaigns follow'} nothing like it`
       : ''
-  }.`;
+  }${held > 0 ? `; ${held} have no room in their budget` : ''}.`;
 }
