@@ -125,8 +125,8 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
         )}
         {heldCount > 0 && (
           <p className="note warning">
-            The budget of {formatCount(heldCount)} of them leaves no room for raised hours: lowered bids save,
-            and raised ones win little. What is told above does not hold for them; give them money first.
+            The budget of {formatCount(heldCount)} leaves no room for raised hours: lowered bids save, raised
+            ones win little. They are not counted here; give them money first.
           </p>
         )}
         {siblings.length > 0 && (

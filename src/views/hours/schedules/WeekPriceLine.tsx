@@ -14,36 +14,45 @@ interface WeekPriceLineProps {
 
 /** What a week would do in a month, and what the hours that it switches off sell: told before it is done. */
 export function WeekPriceLine({ account, schedules, week, campaigns }: WeekPriceLineProps) {
-  const ids =
-    campaigns ??
-    schedules.rows.filter(({ left }) => left !== 'not running').map(({ campaignId }) => campaignId);
-  const { data } = useQuery({
-    queryKey: ['week-price', account.id, account.revision, week, ids],
-    queryFn: () => api.weekPrice(account.id, ids, week),
-    enabled: schedules.window !== null && ids.length > 0,
-    placeholderData: (before) => before,
-  });
-  if (!data) return null;
+  const running = schedules.rows.filter(({ left }) => left !== 'not running');
+  const all = campaigns ?? running.map(({ campaignId }) => campaignId);
+  const wanted = new Set(all);
+  // Where money decides, what raised bids would win is not told.
+  const roomy = running.filter(({ campaignId, isHeld }) => !isHeld && wanted.has(campaignId));
+  const ids = roomy.map(({ campaignId }) => campaignId);
+  const { data: moves } = usePrice(account, schedules, week, ids);
+  const { data: price } = usePrice(account, schedules, week, all);
   const signed = (micros: number) => `${micros < 0 ? '−' : '+'}${formatMoney(Math.abs(micros))}`;
   return (
     <>
-      <p className="line">
-        In {campaigns ? `these ${formatCount(ids.length)} campaigns` : 'all campaigns that run'}, a month:
-        spend {signed(data.spend)} of {formatMoney(data.now.spend)} {account.currency}, sales{' '}
-        {signed(data.sales)} of {formatMoney(data.now.sales)}
-        {acosWords(data)}.
-      </p>
-      {data.offHours > 0 && (
+      {moves && ids.length > 0 && (
+        <p className="line">
+          In{' '}
+          {campaigns ? `these ${formatCount(ids.length)} campaigns` : 'campaigns with room in their budget'},
+          a month: spend {signed(moves.spend)} of {formatMoney(moves.now.spend)} {account.currency}, sales{' '}
+          {signed(moves.sales)} of {formatMoney(moves.now.sales)}
+          {acosWords(moves)}.
+        </p>
+      )}
+      {price && price.offHours > 0 && (
         <p className="note warning">
-          Off for {formatCount(data.offHours)} hours a week: they spend {formatMoney(data.off.spend)} and sell{' '}
-          {formatMoney(data.off.sales)} {account.currency} a month (
-          {formatShare(data.now.sales > 0 ? data.off.sales / data.now.sales : null)} of sales). Buyers who see
-          an ad at one hour may buy at another.
+          Off for {formatCount(price.offHours)} hours a week: they spend {formatMoney(price.off.spend)} and
+          sell {formatMoney(price.off.sales)} {account.currency} a month (
+          {formatShare(price.now.sales > 0 ? price.off.sales / price.now.sales : null)} of sales
+          {!campaigns && ' of all campaigns'}). Buyers who see an ad at one hour may buy at another.
         </p>
       )}
     </>
   );
 }
+
+const usePrice = (account: AccountInfo, { window }: SchedulesAnswer, week: string, ids: readonly number[]) =>
+  useQuery({
+    queryKey: ['week-price', account.id, account.revision, week, ids],
+    queryFn: () => api.weekPrice(account.id, ids, week),
+    enabled: window !== null && ids.length > 0,
+    placeholderData: (before) => before,
+  });
 
 function acosWords({ now, spend, sales }: WeekPrice): string {
   const after = now.sales + sales;

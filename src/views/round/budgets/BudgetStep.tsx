@@ -1,10 +1,9 @@
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import { useRef, useState } from 'react';
-import { NUMBER_FIELDS } from '../../../core/conditions';
 import { formatCount, formatMoney, MICROS_PER_UNIT } from '../../../core/units';
-import type { FieldsOffered } from '../../shared/conditions/words';
 import { useFolded } from '../../shared/useFolded';
+import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
 import type { RoundAt } from '../steps/step';
 import { AcceptBudgets } from './AcceptBudgets';
@@ -70,7 +69,7 @@ export function BudgetStep({ account, fault, window, state, work }: RoundAt & { 
               ? { count: chosen.length, isSelection, asks: true, run: () => setAsking(true) }
               : null,
         }}
-        fields={FIELDS}
+        fields={CAMPAIGN_FIELDS}
         isAdding={isAdding}
         onAdding={setAdding}
         cut={{ target: account?.targetAcos ?? 0.25, currency }}
@@ -153,9 +152,3 @@ function Total({ work, currency, onMoney }: { work: BudgetWork; currency: string
     </p>
   );
 }
-
-const FIELDS: FieldsOffered = {
-  numbers: NUMBER_FIELDS.map(({ key }) => key),
-  texts: ['name', 'place', 'product', 'line'],
-  choices: ['evidence', 'standing', 'running', 'campaignState', 'aim'],
-};

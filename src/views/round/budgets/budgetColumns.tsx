@@ -9,7 +9,7 @@ import type { BudgetsPlan } from '../../../plans/budgets';
 import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { explain } from '../../shared/explain';
-import { DecideCell } from '../frame/DecideCell';
+import { decideColumn } from '../campaigns';
 import { NameCell } from '../frame/NameCell';
 import type { BudgetWork } from './useBudgetWork';
 
@@ -128,21 +128,12 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
         return Math.abs(after.sales - now.sales) < 10_000 ? DASH : signed(after.sales - now.sales);
       },
     },
-    {
-      key: 'decide',
-      label: '',
-      width: '80px',
-      cell: (row) => (
-        <DecideCell
-          id={table.campaignId[row]}
-          name={table.name[row]}
-          decisions={context.work.decisions}
-          isAside={context.isAside}
-          isOpen={plan.rows[row].left === null}
-          onAccept={() => void context.work.accept([row])}
-        />
-      ),
-    },
+    decideColumn({
+      work: context.work,
+      table,
+      isAside: context.isAside,
+      isOpen: (row) => plan.rows[row].left === null,
+    }),
   ];
 }
 

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { NUMBER_FIELDS } from '../../../core/conditions';
 import { formatMoney, formatShare } from '../../../core/units';
-import type { FieldsOffered } from '../../shared/conditions/words';
 import { pageLink } from '../../shared/frame/pages';
 import { PlaceLink } from '../../shared/kit';
 import { useFolded } from '../../shared/useFolded';
+import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
 import type { RoundAt } from '../steps/step';
 import { AcceptHours } from './AcceptHours';
@@ -53,7 +52,7 @@ export function HourStep({ account, fault, window, state, work }: RoundAt & { wo
               ? { count: chosen.length, isSelection, asks: true, run: () => setAsking(true) }
               : null,
         }}
-        fields={FIELDS}
+        fields={CAMPAIGN_FIELDS}
         isAdding={isAdding}
         onAdding={setAdding}
         cut={{ target: account?.targetAcos ?? 0.25, currency }}
@@ -90,9 +89,3 @@ function sentenceOf({ arranged, plan, hasData, isOffered }: HourWork, currency: 
   if (arranged.left === 0) return 'Every campaign follows what its hours say.';
   return `Sales +${formatMoney(arranged.money)} ${currency} a month at the same ACOS.`;
 }
-
-const FIELDS: FieldsOffered = {
-  numbers: NUMBER_FIELDS.map(({ key }) => key),
-  texts: ['name', 'place', 'product', 'line'],
-  choices: ['evidence', 'standing', 'running', 'campaignState', 'aim'],
-};

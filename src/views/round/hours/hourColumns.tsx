@@ -8,7 +8,7 @@ import { scheduleStake } from '../../../plans/hours';
 import type { Column } from '../../../table';
 import { explain } from '../../shared/explain';
 import { formatField } from '../../shared/formatValue';
-import { DecideCell } from '../frame/DecideCell';
+import { decideColumn } from '../campaigns';
 import { NameCell } from '../frame/NameCell';
 import type { HourWork } from './useHourWork';
 
@@ -97,20 +97,6 @@ export function hourColumns({ work, table, currency, isAside }: ColumnContext): 
         return one && one.left === null ? formatMoney(scheduleStake(one)) : DASH;
       },
     },
-    {
-      key: 'decide',
-      label: '',
-      width: '80px',
-      cell: (row) => (
-        <DecideCell
-          id={table.campaignId[row]}
-          name={table.name[row]}
-          decisions={work.decisions}
-          isAside={isAside}
-          isOpen={work.rowOf(row)?.left === null}
-          onAccept={() => void work.accept([row])}
-        />
-      ),
-    },
+    decideColumn({ work: work, table, isAside: isAside, isOpen: (row) => work.rowOf(row)?.left === null }),
   ];
 }

@@ -1,10 +1,9 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { NUMBER_FIELDS } from '../../../core/conditions';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../../../core/structure';
 import { formatMoney } from '../../../core/units';
-import type { FieldsOffered } from '../../shared/conditions/words';
 import { useFolded } from '../../shared/useFolded';
+import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
 import type { RoundAt } from '../steps/step';
 import { AcceptPlacements } from './AcceptPlacements';
@@ -64,7 +63,7 @@ export function PlacementStep({ account, fault, window, state, work }: RoundAt &
               ? { count: chosen.length, isSelection, asks: true, run: () => setAsking(true) }
               : null,
         }}
-        fields={FIELDS}
+        fields={CAMPAIGN_FIELDS}
         isAdding={isAdding}
         onAdding={setAdding}
         cut={{ target: account?.targetAcos ?? 0.25, currency }}
@@ -131,9 +130,3 @@ function AccountFactors({ account, unlike }: Pick<PlacementPlan, 'account' | 'un
     </p>
   );
 }
-
-const FIELDS: FieldsOffered = {
-  numbers: NUMBER_FIELDS.map(({ key }) => key),
-  texts: ['name', 'place', 'product', 'line'],
-  choices: ['evidence', 'standing', 'running', 'campaignState', 'aim'],
-};

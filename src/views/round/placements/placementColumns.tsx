@@ -10,7 +10,7 @@ import type { Column } from '../../../table';
 import { BidCell } from '../../shared/BidCell';
 import { explain } from '../../shared/explain';
 import { formatField } from '../../shared/formatValue';
-import { DecideCell } from '../frame/DecideCell';
+import { decideColumn } from '../campaigns';
 import { NameCell } from '../frame/NameCell';
 import type { PlacementWork } from './usePlacementWork';
 
@@ -72,21 +72,12 @@ export function placementColumns(context: ColumnContext): Column<number>[] {
         return after === now ? DASH : formatMoney(after.sales - now.sales);
       },
     },
-    {
-      key: 'decide',
-      label: '',
-      width: '80px',
-      cell: (row) => (
-        <DecideCell
-          id={table.campaignId[row]}
-          name={table.name[row]}
-          decisions={work.decisions}
-          isAside={context.isAside}
-          isOpen={plan.rows[row].left === null || work.decisions.edits.has(table.campaignId[row])}
-          onAccept={() => void work.accept([row])}
-        />
-      ),
-    },
+    decideColumn({
+      work: work,
+      table,
+      isAside: context.isAside,
+      isOpen: (row) => plan.rows[row].left === null || work.decisions.edits.has(table.campaignId[row]),
+    }),
   ];
 }
 
