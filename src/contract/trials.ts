@@ -30,7 +30,7 @@ export interface TrialInfo {
   nextSwitch: string | null;
   switches: { week: number; isOn: boolean; day: string; changes: number }[];
   /** The weeks that are settled, and what they tell; as it grew, week by week. */
-  settled: number;
+  settled: number[];
   estimate: TrialEstimate;
   grown: { week: number; sales: TrialEffect }[];
   watched: WatchedMoves;

@@ -25,14 +25,17 @@ export async function loadTrials(accountId: number): Promise<TrialInfo[]> {
   const today = todayOf(account);
   const infoOf = async (trial: TrialRow): Promise<TrialInfo> => {
     const { rankBound, salesBound, changes, ...rest } = trial;
-    const [{ known }, watched, switches] = await Promise.all([
+    const [{ known: settled }, watched, switches] = await Promise.all([
       settledWeeks(account, trial),
       watchedOf(account, trial),
       listSwitches(db(), accountId, trial.id),
     ]);
-    const grown = known.flatMap((_, at) => {
+    // What was judged is what is shown: weeks that have settled since a trial ended change nothing of it.
+    const judged = trial.verdict?.estimate;
+    const known = judged ? settled.slice(0, judged.on + judged.off) : settled;
+    const grown = known.flatMap(({ week }, at) => {
       const { sales } = estimateTrial(known.slice(0, at + 1), trial.weeks).effects;
-      return sales ? [{ week: at, sales }] : [];
+      return sales ? [{ week, sales }] : [];
     });
     return {
       ...rest,
@@ -42,8 +45,8 @@ export async function loadTrials(accountId: number): Promise<TrialInfo[]> {
       isOn: switches.at(-1)?.isOn ?? false,
       nextSwitch: trial.state === 'running' ? nextSwitch(trial.firstDay, trial.weeks, today) : null,
       switches: switches.map(({ changeIds, ...one }) => ({ ...one, changes: changeIds.length })),
-      settled: known.length,
-      estimate: estimateTrial(known, trial.weeks),
+      settled: known.map(({ week }) => week),
+      estimate: judged ?? estimateTrial(known, trial.weeks),
       grown,
       watched,
     };

@@ -21,7 +21,7 @@ const [BEFORE_WEEKS, NOW_WEEKS] = [4, 2];
 export async function settledWeeks(
   account: AccountRow,
   { id, campaigns, firstDay, weeks, endedOn }: TrialRow,
-): Promise<{ known: TrialWeek[]; isOver: boolean }> {
+): Promise<{ known: (TrialWeek & { week: number })[]; isOver: boolean }> {
   const { to: settled } = await chooseWindow(account);
   const last = endedOn === null ? weeks : Math.max(0, Math.min(weeks, weekOfTrial(firstDay, endedOn)));
   const count = Math.max(0, Math.min(last, weekOfTrial(firstDay, addDays(settled, 1))));
@@ -36,10 +36,12 @@ export async function settledWeeks(
     const row = rows.find((one) => one.week === week && one.isOwn === isOwn);
     return row ? { clicks: row.clicks, orders: row.orders, spend: row.spend, sales: row.sales } : NOTHING;
   };
-  const known = Array.from({ length: count }, (_, week) => week).flatMap((week): TrialWeek[] => {
-    const isOn = heldThrough(switches, firstDay, week);
-    return isOn === null ? [] : [{ isOn, own: at(week, true), others: at(week, false) }];
-  });
+  const known = Array.from({ length: count }, (_, week) => week).flatMap(
+    (week): (TrialWeek & { week: number })[] => {
+      const isOn = heldThrough(switches, firstDay, week);
+      return isOn === null ? [] : [{ week, isOn, own: at(week, true), others: at(week, false) }];
+    },
+  );
   return { known, isOver: count === weeks };
 }
 

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { SchedulesAnswer, WeekPrice } from '../../../contract/schedules';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -20,8 +21,9 @@ export function WeekPriceLine({ account, schedules, week, campaigns }: WeekPrice
   // Where money decides, what raised bids would win is not told.
   const roomy = running.filter(({ campaignId, isHeld }) => !isHeld && wanted.has(campaignId));
   const ids = roomy.map(({ campaignId }) => campaignId);
-  const { data: moves } = usePrice(account, schedules, week, ids);
-  const { data: price } = usePrice(account, schedules, week, all);
+  const still = useStill(week);
+  const { data: moves } = usePrice(account, schedules, still, ids);
+  const { data: price } = usePrice(account, schedules, still, all);
   const signed = (micros: number) => `${micros < 0 ? '−' : '+'}${formatMoney(Math.abs(micros))}`;
   return (
     <>
@@ -44,6 +46,18 @@ export function WeekPriceLine({ account, schedules, week, campaigns }: WeekPrice
       )}
     </>
   );
+}
+
+/** A hand that paints by keys changes the week many times a second: what it costs is asked once it rests. */
+const RESTS_AFTER_MS = 300;
+
+function useStill(week: string): string {
+  const [still, setStill] = useState(week);
+  useEffect(() => {
+    const timer = setTimeout(() => setStill(week), RESTS_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [week]);
+  return still;
 }
 
 const usePrice = (account: AccountInfo, { window }: SchedulesAnswer, week: string, ids: readonly number[]) =>

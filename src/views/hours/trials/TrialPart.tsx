@@ -65,7 +65,7 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
                 (dayOfWeek(firstDay, week) <= account.today
                   ? heldThrough(trial.switches, firstDay, week)
                   : null) ?? isOnWeek(week),
-              isKnown: week < trial.settled,
+              isKnown: trial.settled.includes(week),
             }))}
             grown={trial.grown}
           />
@@ -83,10 +83,10 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
       </Facts>
       <p className="note">
         Weeks on against weeks off, of its campaigns with those that advertise the same products, less what
-        all others did, with 80 % intervals; orders of {formatCount(trial.settled)} of {formatCount(weeks)}{' '}
-        weeks are in. Beside it: all sales of its products {move(watched.sales)} (it stops at −
-        {formatShare(bounds.sales, 0)}), numbers of organic places {move(watched.rank)} (it stops at +
-        {formatShare(bounds.rank, 0)}).
+        all others did, with 80 % intervals; orders of {formatCount(trial.settled.length)} of{' '}
+        {formatCount(weeks)} weeks are in. Beside it: all sales of its products {move(watched.sales)} (it
+        stops at −{formatShare(bounds.sales, 0)}), numbers of organic places {move(watched.rank)} (it stops at
+        +{formatShare(bounds.rank, 0)}).
       </p>
       <div className="bar">
         {trial.state === 'running' ? (

@@ -18,7 +18,7 @@ const running = {
   verdict: null,
   isOn: true,
   nextSwitch: '2026-12-07',
-  settled: 4,
+  settled: [0, 1, 2, 3],
   weeks: 8,
   endedOn: null,
 };
@@ -32,7 +32,13 @@ test('a trial that runs says how it stands, and is not told before it can be', (
 });
 
 test('one that is over says what it came to, with the interval, or that nothing was to be seen', () => {
-  const over = { ...running, state: 'ended' as const, nextSwitch: null, isOn: false, settled: 8 };
+  const over = {
+    ...running,
+    state: 'ended' as const,
+    nextSwitch: null,
+    isOn: false,
+    settled: [0, 1, 2, 3, 4, 5, 6, 7],
+  };
   const told = (verdict: 'better' | 'not told', more: number) => {
     const estimate = estimateOf(8, more);
     return trialWords({ ...over, estimate, verdict: { verdict, estimate } });

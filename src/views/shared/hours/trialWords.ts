@@ -19,7 +19,7 @@ export function trialWords(trial: Told): string {
     const isSure = Math.abs(estimate.z) >= estimate.bound;
     return isSure
       ? `${now}, until ${formatDay(nextSwitch)}. It surely makes a difference already; its size gets clearer to the end.`
-      : `${now}, until ${formatDay(nextSwitch)}. ${formatCount(settled)} of ${formatCount(weeks)} weeks are told: not enough to say.`;
+      : `${now}, until ${formatDay(nextSwitch)}. ${formatCount(settled.length)} of ${formatCount(weeks)} weeks are told: not enough to say.`;
   }
   const found = verdict ? verdictWords(verdict) : 'Nothing is told of it.';
   return why ? `${why} ${found}` : found;
