@@ -200,7 +200,7 @@ describe('what the interface is made of', () => {
   test('is the component library: no control of the browser’s own but the choice of a file', () => {
     const views = drawn.filter((file) => roomOf(path.relative(src, file)) === 'views');
     const controls = found(/<(?:select|input|textarea|button|table|option)\b[^>]*?(?:type="file")?/g, views);
-    expect(controls.filter((one) => !/(?:UploadBox|ChangeFileMenu)\.tsx: <input/.test(one))).toEqual([]);
+    expect(controls.filter((one) => !/FilePick\.tsx: <input/.test(one))).toEqual([]);
     expect(found(/type="(?:date|number|checkbox|radio)"/g, views)).toEqual([]);
   });
 

@@ -12,7 +12,7 @@ import type {
   UndoRequest,
 } from './changes';
 import type { OfAccount } from './requests';
-import { bid, day, expression, id, money, week } from './schemas';
+import { bid, day, expression, id, listing, money, refinement, week } from './schemas';
 
 const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   id: id.required(),
@@ -25,6 +25,9 @@ const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   'budget or null': money.allow(null).required(),
   modifier: Joi.number().min(0).max(MAX_MODIFIER).required(),
   week: week.required(),
+  'day or null': day.allow(null).required(),
+  refinement: refinement.allow(null).required(),
+  listing: listing.allow(null).required(),
 };
 
 const schemaOf = (shape: FieldShape): Joi.Schema =>

@@ -20,6 +20,9 @@ export interface ChangeFigures {
   /** What a schedule makes of a month of its campaign: spend and sales times this. */
   spendBy?: number;
   salesBy?: number;
+  /** The plan of campaigns, and the line of it, that a change makes. */
+  plan?: number;
+  line?: string;
   /** What a test of a target that is not proven yet costs more a month at most. */
   testCost?: number;
 }

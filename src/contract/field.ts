@@ -107,8 +107,10 @@ export interface OverviewAnswer {
 
 /** A target that is not there yet, as the market is asked what to bid on it. */
 export interface NewTarget {
-  adGroupId: number;
-  kind: 'keyword' | 'item';
+  /** The ad group that it goes into, or the product that a new one will advertise. */
+  adGroupId?: number;
+  productId?: number;
+  kind: 'keyword' | 'item' | 'auto' | 'category' | 'brand';
   match: KeywordMatch | null;
   expression: string;
 }

@@ -15,6 +15,12 @@ export interface MarketOptions {
   schedules: boolean | 'raise only';
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;
+  budgetKinds: ('daily' | 'lifetime')[];
+  /** Automatic target groups, by name. */
+  autoGroups: string[];
+  /** Targets, and negatives, of an ad group at most. */
+  mostTargets: number;
+  mostNegatives: number;
 }
 
 export interface MarketAccount {
@@ -44,7 +50,13 @@ export interface MarketProduct {
   itemCode: string;
   sku: string;
   name: string;
+  /** What shoppers pay now; `discount` is off the usual price, a share. */
   price: number;
+  /** Stars; null where it has none yet. */
+  rating: number | null;
+  /** Pieces at hand; null where the market does not tell. */
+  stock: number | null;
+  discount: number;
 }
 
 /** An entity as a market lists it: what a seller may set of it, with its id and the state that it is in. */
@@ -61,13 +73,6 @@ export type MarketTarget = Listed<'targets'>;
 export type MarketNegative = Listed<'negatives', 'enabled' | 'archived'>;
 /** Whole percents by hour of the week, Monday first; -100: off. */
 export type MarketSchedule = Listed<'schedules', 'enabled' | 'archived'>;
-
-/** Which items of a category or brand are meant; prices in micros, rating in stars. */
-export interface Refinement {
-  minPrice?: number;
-  maxPrice?: number;
-  minRating?: number;
-}
 
 /** Entities by the word under which a market lists them. */
 export interface MarketEntities {

@@ -3,6 +3,7 @@ import Joi from 'joi';
 import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
 import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
+import type { Listing, Refinement } from '../core/structure';
 import { readWeek } from '../core/schedules';
 import { isDay } from '../core/units';
 import { daysOfWords, readSpan, SETTLED } from '../core/windows';
@@ -52,6 +53,19 @@ export const week = text(
   'is no week of 168 percentages from −100 to 900, such as “0*120 -20*48”',
 );
 export const bid = Joi.number().integer().min(0).max(1e12);
+
+const rating = Joi.number().min(0).max(5);
+const price = Joi.number().integer().min(0).max(1e15);
+export const refinement = Joi.object<Refinement>({
+  minPrice: price,
+  maxPrice: price,
+  minRating: rating,
+  maxRating: rating,
+});
+export const listing = Joi.object<Listing>({
+  price: price.required(),
+  rating: rating.allow(null).required(),
+});
 
 /** A time zone as the tz database names it: Europe/Berlin. */
 const timeZone = Joi.string()
@@ -186,11 +200,12 @@ export const suggestRequest = Joi.object<SuggestRequest>({
   targets: Joi.array()
     .items(
       Joi.object({
-        adGroupId: id.required(),
-        kind: Joi.string().valid('keyword', 'item').required(),
+        adGroupId: id,
+        productId: id,
+        kind: Joi.string().valid('keyword', 'item', 'auto', 'category', 'brand').required(),
         match: Joi.string().valid('exact', 'phrase', 'broad').allow(null).required(),
         expression: expression.required(),
-      }),
+      }).xor('adGroupId', 'productId'),
     )
     .min(1)
     .max(20_000),

@@ -1,7 +1,7 @@
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { KINDS } from '../../src/core/changes';
-import type { Change, ChangeKind } from '../../src/core/changes';
+import type { ChangeKind } from '../../src/core/changes';
 import { sendBale } from '../../src/server/changes/sendBale';
 import { loadChanges } from '../../src/server/changes/loadChanges';
 import { stageChanges, stageIn } from '../../src/server/changes/stageChanges';
@@ -9,6 +9,7 @@ import { undoChanges } from '../../src/server/changes/undoChanges';
 import { closeContext, db } from '../../src/server/context/context';
 import { makeHome } from '../../src/server/routes/makeHome';
 import { listTargets } from '../../src/db/queries/structure';
+import { kindCases } from './kindCases';
 import { aShop, because } from './shop';
 import type { Shop } from './shop';
 
@@ -30,179 +31,15 @@ afterAll(async () => {
   await closeContext();
 });
 
-const changesOf = async (ids: (number | null)[]) =>
-  (await loadChanges(shop.account, {})).filter(({ id }) => ids.includes(id));
-
-async function stage(change: Change): Promise<number> {
-  const [id] = await stageChanges(THIS_MACHINE, shop.account, [{ change, ...because }]);
-  return id!;
-}
-
-/** Stages, sends, and tells what became of it. */
-async function sent(change: Change) {
-  const id = await stage(change);
-  await sendBale(THIS_MACHINE, shop.account, [id]);
-  return (await changesOf([id]))[0];
-}
-
-let made = 0;
-const word = () => `kind test ${(made += 1)}`;
-const newKeyword = (): Change => ({
-  kind: 'add-keyword',
-  adGroupId: shop.home,
-  expression: word(),
-  match: 'phrase',
-  bid: 400_000,
-});
-const newNegative = (): Change => ({
-  kind: 'add-negative',
-  campaignId: shop.campaign,
-  adGroupId: null,
-  match: 'exact',
-  expression: word(),
-});
-
-const WEEKEND = '0*120 -20*48';
-const newSchedule = () =>
-  ({ kind: 'add-schedule', campaignId: shop.campaign, name: word(), week: WEEKEND }) as const;
-
-/** The end of a schedule that the campaign follows. */
-async function anEnd() {
-  const { id, change } = await sent(newSchedule());
-  const { kind: _, ...rest } = change as ReturnType<typeof newSchedule>;
-  return { ...rest, kind: 'end-schedule', scheduleId: await idOfMade(id) } as const;
-}
-
-interface Case {
-  /** A change that the market takes; what it needs is made first. */
-  good: () => Promise<Change>;
-  /** What stands there once it is accepted. */
-  stands: (change: Change) => number | string | null;
-  /** What undoes it; null: it is final. */
-  undoneBy: ChangeKind | null;
-  /** One that it refuses; null where it never does while the thing is there. */
-  bad: (() => Promise<Change>) | null;
-}
-
-const asIs = (change: Change) => ('to' in change ? change.to : null);
-const CASES: Record<
-  Exclude<ChangeKind, 'add-campaign' | 'add-ad-group' | 'add-ad' | 'archive-place'>,
-  Case
-> = {
-  'add-keyword': {
-    good: async () => newKeyword(),
-    stands: () => 'enabled',
-    undoneBy: 'archive-target',
-    bad: async () => ({ ...newKeyword(), expression: 'what!' }) as Change,
-  },
-  'add-item-target': {
-    good: async () => ({
-      kind: 'add-item-target',
-      adGroupId: shop.home,
-      expression: 'B0KINDTEST',
-      bid: 300_000,
-    }),
-    stands: () => 'enabled',
-    undoneBy: 'archive-target',
-    bad: async () => ({ kind: 'add-item-target', adGroupId: shop.home, expression: 'no code', bid: 300_000 }),
-  },
-  'add-negative': {
-    good: async () => newNegative(),
-    stands: () => 'enabled',
-    undoneBy: 'archive-negative',
-    bad: async () => ({ ...newNegative(), expression: 'what!' }) as Change,
-  },
-  'set-bid': {
-    good: async () => ({ kind: 'set-bid', targetId: keyword, from: bid, to: bid + 50_000 }),
-    stands: asIs,
-    undoneBy: 'set-bid',
-    bad: async () => ({ kind: 'set-bid', targetId: keyword, from: bid, to: 1 }),
-  },
-  'set-state': {
-    good: async () => ({ kind: 'set-state', entity: 'target', id: keyword, from: 'enabled', to: 'paused' }),
-    stands: asIs,
-    undoneBy: 'set-state',
-    bad: async () => {
-      const { change, ...rest } = await sent(newKeyword());
-      const id = await idOfMade(rest.id);
-      await sent({ kind: 'archive-target', targetId: id });
-      expect(change.kind).toBe('add-keyword');
-      return { kind: 'set-state', entity: 'target', id, from: 'enabled', to: 'paused' };
-    },
-  },
-  'set-budget': {
-    good: async () => ({ kind: 'set-budget', campaignId: shop.campaign, from: null, to: 44_000_000 }),
-    stands: asIs,
-    undoneBy: null,
-    bad: async () => ({ kind: 'set-budget', campaignId: shop.campaign, from: null, to: 1 }),
-  },
-  'set-modifier': {
-    good: async () => ({
-      kind: 'set-modifier',
-      campaignId: shop.campaign,
-      placement: 'top',
-      from: 0,
-      to: 0.35,
-    }),
-    stands: asIs,
-    undoneBy: 'set-modifier',
-    bad: null,
-  },
-  'add-schedule': {
-    good: async () => newSchedule(),
-    stands: () => 'enabled',
-    undoneBy: 'end-schedule',
-    bad: async () => ({ ...newSchedule(), week: '0*24' }) as Change,
-  },
-  'set-schedule': {
-    good: async () => ({ ...(await anEnd()), kind: 'set-schedule', from: WEEKEND, to: '-10*168' }) as Change,
-    stands: asIs,
-    undoneBy: 'set-schedule',
-    bad: async () => {
-      const { week: from, ...rest } = await anEnd();
-      await sent({ ...rest, week: from });
-      return { ...rest, kind: 'set-schedule', from, to: '-10*168' };
-    },
-  },
-  'end-schedule': {
-    good: async () => anEnd(),
-    stands: () => 'archived',
-    undoneBy: 'add-schedule',
-    bad: null,
-  },
-  'archive-target': {
-    good: async () => ({
-      kind: 'archive-target',
-      targetId: await idOfMade((await sent(newKeyword())).id),
-    }),
-    stands: () => 'archived',
-    undoneBy: null,
-    bad: async () => {
-      const targetId = await idOfMade((await sent(newKeyword())).id);
-      await sent({ kind: 'archive-target', targetId });
-      return { kind: 'archive-target', targetId };
-    },
-  },
-  'archive-negative': {
-    good: async () => ({
-      kind: 'archive-negative',
-      negativeId: await idOfMade((await sent(newNegative())).id),
-    }),
-    stands: () => 'archived',
-    undoneBy: null,
-    bad: async () => {
-      const negativeId = await idOfMade((await sent(newNegative())).id);
-      await sent({ kind: 'archive-negative', negativeId });
-      return { kind: 'archive-negative', negativeId };
-    },
-  },
-};
-
-async function idOfMade(changeId: number): Promise<number> {
-  const [row] = await db()<{ id: number }[]>`
-    select coalesce(made_target_id, made_negative_id, made_schedule_id) as id from mowing.change where account_id = ${shop.account} and change_id = ${changeId}`;
-  return row.id;
-}
+const {
+  cases: CASES,
+  changesOf,
+  stage,
+  sent,
+  word,
+  newKeyword,
+  newNegative,
+} = kindCases(() => ({ shop, keyword, bid }));
 
 const MADE_TOGETHER: ChangeKind[] = ['add-campaign', 'add-ad-group', 'add-ad', 'archive-place'];
 

@@ -130,7 +130,7 @@ describe('changes', () => {
         .filter(({ adGroupId }) => adGroupId === home)
         .map(({ expression }) => expression),
     );
-    const terms = await client.suggestTargets(market.key, home);
+    const terms = await client.suggestTargets(market.key, { adGroup: home });
     expect(terms.length).toBeGreaterThan(5);
     expect(terms.filter(({ expression }) => known.has(expression))).toEqual([]);
   });

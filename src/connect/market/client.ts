@@ -21,6 +21,13 @@ export interface Clock {
   passing: { done: number; of: number; trouble: string } | null;
 }
 
+/** The ad group that is asked about, or the product that a new one will advertise: ids of the market. */
+export type SuggestedFor = { adGroup: string } | { product: string };
+
+/** A target of which the market is asked what to bid; it stands in an ad group, or in a new one for a product. */
+export type SuggestQuestion = Pick<MarketTarget, 'kind' | 'match' | 'expression'> &
+  ({ adGroupId: string } | { productId: string });
+
 /** The port to a market: what Mowing asks of one. */
 export interface MarketClient {
   isUp: () => Promise<boolean>;
@@ -35,11 +42,8 @@ export interface MarketClient {
   report: (account: string, order: ReportOrder) => Promise<FetchedReport>;
   /** Sends changes; the same key never carries them out twice. */
   sendChanges: (account: string, key: string, changes: MarketChange[]) => Promise<MarketAnswer[]>;
-  suggestBids: (
-    account: string,
-    targets: Pick<MarketTarget, 'adGroupId' | 'kind' | 'match' | 'expression'>[],
-  ) => Promise<(BidSuggestion | null)[]>;
-  suggestTargets: (account: string, adGroup: string) => Promise<TargetSuggestion[]>;
+  suggestBids: (account: string, targets: SuggestQuestion[]) => Promise<(BidSuggestion | null)[]>;
+  suggestTargets: (account: string, of: SuggestedFor) => Promise<TargetSuggestion[]>;
   clock: (account: string) => Promise<Clock>;
   /** Lets days pass; returns at once, `clock` tells how far they are. */
   advance: (account: string, days: number) => Promise<void>;
@@ -102,10 +106,10 @@ export function marketClient(
           SOMEBODY_WAITS,
         )
       ).suggestions,
-    suggestTargets: async (account, adGroup) =>
+    suggestTargets: async (account, of) =>
       (
         await body<{ suggestions: TargetSuggestion[] }>(
-          `/accounts/${account}/suggestions/targets?adGroup=${encodeURIComponent(adGroup)}`,
+          `/accounts/${account}/suggestions/targets?${new URLSearchParams({ limit: '200', ...of })}`,
           {},
           SOMEBODY_WAITS,
         )

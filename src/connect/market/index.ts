@@ -1,3 +1,3 @@
 export { marketClient } from './client';
-export type { Clock, MarketClient } from './client';
+export type { Clock, MarketClient, SuggestQuestion } from './client';
 export type { FetchedReport, ReportOrder } from './fetchReport';

@@ -10,6 +10,7 @@ export type { FileShape } from './fileShape';
 export { classifyTarget } from './classifyTarget';
 export type { TargetDescription } from './classifyTarget';
 export { readByHeading } from './readByHeading';
+export { delimiterOf, readNamedColumns, readWhole } from './namedColumns';
 export { RecordReader } from './recordReader';
 export { findDecimalMark, parseAmount, parseCount } from './figures';
 export type { DecimalMark, Notation } from './figures';

@@ -12,7 +12,7 @@ export interface Said {
 export type Verdict =
   | { is: 'confirmed'; targetId: number | null }
   /** It says something else: what stands there, by word. */
-  | { is: 'other'; word: keyof Values; stands: number | string }
+  | { is: 'other'; word: keyof Values; stands: number | string | null }
   /** It says nothing of it. */
   | { is: 'open' };
 
@@ -27,7 +27,7 @@ export function judgeCarried(accepted: Accepted, said: Said): Verdict {
   if (accepted.does !== 'set') return { is: 'open' };
   const values = said.of(accepted.entity, accepted.id);
   let isOpen = false;
-  for (const [word, wanted] of Object.entries(accepted.values) as [keyof Values, number | string][]) {
+  for (const [word, wanted] of Object.entries(accepted.values) as [keyof Values, number | string | null][]) {
     const stands = values?.[word];
     if (stands === undefined) isOpen = true;
     else if (stands !== wanted) return { is: 'other', word, stands };

@@ -84,6 +84,12 @@ export const toMarket = (change: Change, ids: MarketIds): MarketAct | null =>
 /** What an accepted change makes of our own copy of the account. */
 export const acceptedOf = (change: Change): Accepted => specOf(change).accepted(change);
 
+const PRICES = ['price', 'minPrice', 'maxPrice'];
+const pricesInDecimals = (value: Record<string, number> | null) =>
+  value &&
+  Object.fromEntries(
+    Object.entries(value).map(([field, one]) => [field, PRICES.includes(field) ? microsToDecimal(one) : one]),
+  );
 const MONEY: readonly FieldShape[] = ['bid', 'bid or null', 'budget', 'budget or null'];
 
 /** A change with its money as decimal strings, for files and for other programs. */
@@ -92,7 +98,11 @@ export function inDecimals(change: Change): { kind: Change['kind'] } & Record<st
   return Object.fromEntries(
     Object.entries(change).map(([field, value]) => [
       field,
-      MONEY.includes(shape[field]) && typeof value === 'number' ? microsToDecimal(value) : value,
+      MONEY.includes(shape[field]) && typeof value === 'number'
+        ? microsToDecimal(value)
+        : shape[field] === 'refinement' || shape[field] === 'listing'
+          ? pricesInDecimals(value as Record<string, number> | null)
+          : value,
     ]),
   ) as { kind: Change['kind'] } & Record<string, unknown>;
 }

@@ -13,6 +13,8 @@ export type {
 export { NOTHING_MADE } from './named';
 export type { Made, Named } from './named';
 export type { AddNegative } from './kinds/addNegative';
+export { FLEXES, PACINGS, USUAL_CAMPAIGN } from './kinds/campaignFields';
+export type { CampaignFields } from './kinds/campaignFields';
 export type { Pausable } from './kinds/setState';
 export {
   acceptedOf,
@@ -58,7 +60,9 @@ export type { AcosBands, HandStep, HandValue, MovedValue, ValueLimits } from './
 export {
   checkBid,
   checkBudget,
+  checkDates,
   checkModifier,
+  checkRefinement,
   checkWords,
   MAX_MODIFIER,
   USUAL_LIMITS,

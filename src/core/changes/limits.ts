@@ -1,5 +1,6 @@
 import { formatMoney, formatShare } from '../units';
-import type { Micros } from '../units';
+import type { Refinement } from '../structure';
+import type { Day, Micros } from '../units';
 import { readWeek } from '../schedules';
 import { wordsOf, normaliseTerm } from '../matching';
 
@@ -46,7 +47,10 @@ export interface Finding {
     | 'too-long'
     | 'too-many-words'
     | 'refused-character'
-    | 'empty';
+    | 'empty'
+    | 'ends-before-it-starts'
+    | 'no-day'
+    | 'empty-range';
   sentence: string;
 }
 
@@ -114,6 +118,26 @@ export function checkWeek(week: string): Finding[] {
       code: 'no-week',
       sentence: 'A schedule has a percentage from −100 (off) to 900 in each of its 168 hours.',
     },
+  ];
+}
+
+/** What the market refuses in a campaign's first and last day. */
+export function checkDates(startsOn: Day | null, endsOn: Day | null): Finding[] {
+  if (startsOn === null || endsOn === null || startsOn <= endsOn) return [];
+  return [
+    {
+      code: 'ends-before-it-starts',
+      sentence: `The campaign would end on ${endsOn}, before it starts on ${startsOn}.`,
+    },
+  ];
+}
+
+/** What the market refuses in the refinement of a category or brand. */
+export function checkRefinement(refine: Refinement | null): Finding[] {
+  const { minPrice = 0, maxPrice = Infinity, minRating = 0, maxRating = 5 } = refine ?? {};
+  if (minPrice <= maxPrice && minRating <= maxRating) return [];
+  return [
+    { code: 'empty-range', sentence: 'No item fits: the least price or rating stands above the highest.' },
   ];
 }
 

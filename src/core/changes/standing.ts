@@ -1,5 +1,5 @@
 import type { PlaceState, State } from '../structure';
-import type { Micros } from '../units';
+import type { Day, Micros } from '../units';
 import type { Made, Named } from './named';
 
 /** What changes name, as it stands now. Money in micros, modifiers as shares; null: not known. */
@@ -11,6 +11,10 @@ export interface CampaignNow {
   top: number;
   rest: number;
   pages: number;
+  pacing: string | null;
+  flex: string | null;
+  startsOn: Day | null;
+  endsOn: Day | null;
   /** Name of the schedule that it follows; null without one. */
   schedule: string | null;
 }

@@ -1,4 +1,5 @@
 import type { KeywordMatch, NegativeMatch } from '../matching';
+import type { Refinement } from '../structure';
 import type { Micros } from '../units';
 
 /** What a seller may set of an entity on a market, by the word under which the market lists it. Money in micros, modifiers as shares. */
@@ -23,7 +24,7 @@ export interface MarketFields {
     kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
     match: KeywordMatch | null;
     expression: string;
-    refine: { minPrice?: number; maxPrice?: number; minRating?: number } | null;
+    refine: Refinement | null;
     bid: Micros | null;
     state: 'enabled' | 'paused';
   };

@@ -40,6 +40,8 @@ const product = (id: number, margin: number | null = 0.4) => ({
   lineId: null,
   price: 20e6,
   margin,
+  rating: null,
+  stock: null,
 });
 const did = (spend: number, orders = 1): FoundSums => ({
   impressions: 1000,

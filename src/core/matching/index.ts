@@ -9,3 +9,4 @@ export { isBlocked, negativeSet } from './negatives';
 export type { NegativeMatch, NegativeSet } from './negatives';
 export { kindReader, newTerms, NO_LISTS, SEEN, TERM_KINDS } from './termKinds';
 export type { TermKind, TermKindName, WordLists } from './termKinds';
+export { onceByForm } from './onceByForm';

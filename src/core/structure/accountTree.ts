@@ -29,6 +29,9 @@ export interface ProductNode {
   price: Micros | null;
   /** Left of its price before ads, share; null where costs are missing. */
   margin: number | null;
+  /** Stars, and pieces at hand; null where the market does not tell. */
+  rating: number | null;
+  stock: number | null;
 }
 
 /** What was last changed from here, and on which of the account's days. */

@@ -25,6 +25,17 @@ export interface CoreTerm {
 const SALES_SHARE = 0.8;
 const MOST_CORE = 50;
 
+/** How many of a product's terms, the most sales first, are its core: until they hold four fifths of its sales, fifty at most. */
+export function coreCount(bySales: readonly Pick<Sums, 'sales' | 'orders'>[], total: number): number {
+  let sales = 0;
+  const end = bySales.findIndex((sums, at) => {
+    if (at >= MOST_CORE || sales >= SALES_SHARE * total || sums.orders === 0) return true;
+    sales += sums.sales;
+    return false;
+  });
+  return end < 0 ? bySales.length : end;
+}
+
 /**
  * The terms that matter for a product: those that are pinned, then the ones that sold most until four fifths of its sales, or fifty terms,
  * are in. Each with its home and with what leaks elsewhere.
@@ -51,13 +62,11 @@ export function coreList(
     .sort((a, b) => b.sums.sales - a.sums.sales || b.sums.clicks - a.sums.clicks);
   const total = bySales.reduce((sum, { sums }) => sum + sums.sales, 0);
   const wanted = new Set(pinned);
-  const isIn = new Set<string>();
-  let sales = 0;
-  for (const { form, sums } of bySales) {
-    if (isIn.size >= MOST_CORE || sales >= SALES_SHARE * total || sums.orders === 0) break;
-    isIn.add(terms.forms[form]);
-    sales += sums.sales;
-  }
+  const count = coreCount(
+    bySales.map(({ sums }) => sums),
+    total,
+  );
+  const isIn = new Set(bySales.slice(0, count).map(({ form }) => terms.forms[form]));
   const listed = bySales
     .filter(({ form }) => isIn.has(terms.forms[form]) || wanted.has(terms.forms[form]))
     .map(({ form, rows, sums }) =>

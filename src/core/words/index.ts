@@ -2,7 +2,7 @@ export { blockedForms, rowsOfForm } from './blocking';
 export type { Blocker } from './blocking';
 export { negativeCheck } from './checkNegatives';
 export type { Blocks, NegativeCheck, PlacedNegative } from './checkNegatives';
-export { coreList } from './coreList';
+export { coreCount, coreList } from './coreList';
 export type { CoreTerm } from './coreList';
 export { previewKeyword } from './preview';
 export { standingNegatives } from './standingNegatives';

@@ -20,10 +20,20 @@ const COLUMNS: Record<keyof Values, string> = {
   rest: 'rest_modifier',
   pages: 'pages_modifier',
   week: 'week',
+  name: 'name',
+  budgetKind: 'budget_kind',
+  pacing: 'pacing',
+  flex: 'flex',
+  startsOn: 'starts_on',
+  endsOn: 'ends_on',
 };
 
 const columnsOf = (values: Values) =>
-  Object.fromEntries(Object.entries(values).map(([word, value]) => [COLUMNS[word as keyof Values], value]));
+  Object.fromEntries(
+    Object.entries(values).flatMap(([word, value]) =>
+      value === undefined ? [] : [[COLUMNS[word as keyof Values], value]],
+    ),
+  );
 
 /**
  * Brings our copy of the account to what an accepted change has made of it.
@@ -66,10 +76,12 @@ const setValues = (
   accountId: number,
   entity: keyof typeof TABLES,
   id: number,
-  values: Record<string, string | number>,
+  values: Record<string, string | number | null>,
 ) => sql`
   update mowing.${sql.unsafe(TABLES[entity])} set ${sql(values)}
   where account_id = ${accountId} and ${sql.unsafe(`${TABLES[entity]}_id`)} = ${id}`;
+
+const asJson = (value: object | null | undefined) => (value ? JSON.stringify(value) : null);
 
 /** Writes down a target that the market made. */
 async function insertTarget(
@@ -84,9 +96,10 @@ async function insertTarget(
     return there;
   }
   const [{ id }] = await sql<{ id: number }[]>`
-    insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, bid_micros)
-    values (${accountId}, ${one.adGroupId}, ${marketId}, ${one.kind}, ${one.match}, ${one.expression}, ${one.bid})
-    on conflict (account_id, market_id) do update set bid_micros = excluded.bid_micros
+    insert into mowing.target (account_id, ad_group_id, market_id, kind, match, expression, refine, refined_against, bid_micros)
+    values (${accountId}, ${one.adGroupId}, ${marketId}, ${one.kind}, ${one.match}, ${one.expression},
+      ${asJson(one.refine)}::text::jsonb, ${asJson(one.against)}::text::jsonb, ${one.bid})
+    on conflict (account_id, market_id) do update set bid_micros = excluded.bid_micros, refined_against = excluded.refined_against
     returning target_id as id`;
   return id;
 }
@@ -136,7 +149,10 @@ async function insertSchedule(
 }
 
 /** What a campaign has from the market when nothing else was said. */
-const USUAL = { campaign: { pacing: 'even', flex: 'fixed' }, 'ad-group': {} };
+const USUAL = {
+  campaign: { pacing: 'even', flex: 'fixed', state: 'enabled' },
+  'ad-group': { state: 'enabled' },
+};
 
 /** The market made what was a draft: from now on it is known by the market's id too. */
 async function adopt(
@@ -150,9 +166,8 @@ async function adopt(
     update mowing.${sql.unsafe(TABLES[entity])} set market_id = null, state = 'archived'
     where account_id = ${accountId} and market_id = ${marketId}`;
   await setValues(sql, accountId, entity, id, {
-    ...columnsOf(values),
     ...USUAL[entity],
+    ...columnsOf(values),
     ...(marketId !== null && { market_id: marketId }),
-    state: 'enabled',
   });
 }

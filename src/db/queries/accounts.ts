@@ -17,6 +17,8 @@ export interface AccountRow {
   /** Prepaid money left, micros; null where the market bills afterwards. */
   funds: number | null;
   timeZone: string;
+  /** How its campaigns are named; null: as usual. */
+  namePattern: string | null;
   /** Raised with new figures, entities and accepted changes. */
   revision: number;
   /** What its plans go by; null: as at first. */
@@ -33,7 +35,7 @@ export interface AccountRow {
 const columns = (sql: Query) => sql`
   a.account_id as id, a.name, a.currency, a.target_acos as "targetAcos", a.market_id as "marketId",
   a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
-  a.time_zone as "timeZone", a.revision, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
+  a.time_zone as "timeZone", a.name_pattern as "namePattern", a.revision, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
     order by c.choice_id desc limit 1) as choices,
   coalesce(terms.first_day, targets.first_day) as "firstDay", coalesce(terms.last_day, targets.last_day) as "lastDay",
   (select coalesce(jsonb_agg(distinct jsonb_build_object('from', s.first_day, 'to', s.last_day)), '[]') from mowing.summed s
@@ -74,6 +76,11 @@ export async function insertAccount(
       ${account.timeZone ?? 'UTC'})
     returning account_id as id`;
   return id;
+}
+
+/** Keeps how the account's campaigns are named. */
+export async function keepNamePattern(tx: Query, accountId: number, pattern: string): Promise<void> {
+  await tx`update mowing.account set name_pattern = ${pattern} where account_id = ${accountId}`;
 }
 
 /** Changes what the specialist may set on an account. */

@@ -1,15 +1,17 @@
 import { kindsThat } from '../../core/changes';
+import type { CampaignFields } from '../../core/changes';
 import type { Query } from '../connection';
 
 /** Writes down a campaign that is to be made. @returns its id */
 export async function insertDraftCampaign(
   tx: Query,
   accountId: number,
-  { name, budget }: { name: string; budget: number },
+  one: CampaignFields & { name: string; budget: number },
 ): Promise<number> {
   const [{ id }] = await tx<{ id: number }[]>`
-    insert into mowing.campaign (account_id, name, state, budget_micros, budget_kind)
-    values (${accountId}, ${name}, 'draft', ${budget}, 'daily') returning campaign_id as id`;
+    insert into mowing.campaign (account_id, name, state, budget_micros, budget_kind, pacing, flex, starts_on, ends_on, top_modifier, rest_modifier, pages_modifier)
+    values (${accountId}, ${one.name}, 'draft', ${one.budget}, ${one.budgetKind}, ${one.pacing}, ${one.flex}, ${one.startsOn}, ${one.endsOn},
+      ${one.top}, ${one.rest}, ${one.pages}) returning campaign_id as id`;
   return id;
 }
 

@@ -17,13 +17,17 @@ export interface ProductRow {
   shipping: number | null;
   refundRate: number | null;
   recovered: number | null;
+  /** As the market lists it: stars, pieces at hand, share off the usual price; null where it does not tell. */
+  rating: number | null;
+  stock: number | null;
+  discount: number | null;
 }
 
 export async function listProducts(sql: Query, accountId: number): Promise<ProductRow[]> {
   return sql<ProductRow[]>`
     select p.product_id as id, p.item_code as "itemCode", p.sku, p.name, p.line_id as "lineId", l.name as line,
       p.price_micros as "marketPrice", k.price_micros as "ownPrice", k.goods_micros as goods, k.fees_micros as fees,
-      k.shipping_micros as shipping, k.refund_rate as "refundRate", k.recovered_micros as recovered
+      k.shipping_micros as shipping, k.refund_rate as "refundRate", k.recovered_micros as recovered, p.rating, p.stock, p.discount
     from mowing.product p
     left join mowing.product_line l on l.account_id = p.account_id and l.line_id = p.line_id
     left join mowing.product_cost k on k.account_id = p.account_id and k.product_id = p.product_id

@@ -26,13 +26,14 @@ export async function upsertLines(sql: Query, accountId: number, list: MarketLin
 /** A product that a file made known by its item code takes on the market's id. */
 export async function upsertProducts(sql: Query, accountId: number, list: MarketProduct[]): Promise<void> {
   await sql`
-    insert into mowing.product (account_id, market_id, line_id, item_code, sku, name, price_micros)
-    select ${accountId}, e.id, l.line_id, e."itemCode", e.sku, e.name, e.price
-    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "lineId" text, "itemCode" text, sku text, name text, price bigint)
+    insert into mowing.product (account_id, market_id, line_id, item_code, sku, name, price_micros, rating, stock, discount)
+    select ${accountId}, e.id, l.line_id, e."itemCode", e.sku, e.name, e.price, e.rating, e.stock, e.discount
+    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "lineId" text, "itemCode" text, sku text, name text, price bigint,
+      rating float8, stock integer, discount float8)
     left join mowing.product_line l on l.account_id = ${accountId} and l.market_id = e."lineId"
     on conflict (account_id, item_code) do update
       set market_id = excluded.market_id, line_id = excluded.line_id, sku = excluded.sku, name = excluded.name,
-          price_micros = excluded.price_micros`;
+          price_micros = excluded.price_micros, rating = excluded.rating, stock = excluded.stock, discount = excluded.discount`;
 }
 
 export async function upsertCampaigns(sql: Query, accountId: number, list: MarketCampaign[]): Promise<void> {

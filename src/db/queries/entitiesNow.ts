@@ -40,6 +40,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
     ]}::integer[])`;
   const campaigns = await sql<CampaignNow[]>`
     select campaign_id as id, name, state, budget_micros as budget, top_modifier as top, rest_modifier as rest, pages_modifier as pages,
+      pacing, flex, starts_on as "startsOn", ends_on as "endsOn",
       (select min(s.name) from mowing.schedule s where s.account_id = c.account_id and s.campaign_id = c.campaign_id and s.state = 'enabled') as schedule
     from mowing.campaign c where ${mine} and campaign_id = any(${[
       ...ids.campaigns,

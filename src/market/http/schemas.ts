@@ -68,6 +68,16 @@ export const faultsSchema = {
   properties: { faults: { type: 'array', maxItems: 50, items: { type: 'string', enum: [...FAULTS] } } },
 } as const;
 
+export const shopSchema = {
+  type: 'object',
+  additionalProperties: false,
+  properties: {
+    price: { type: 'integer', minimum: 10_000, maximum: 100_000_000_000 },
+    rating: { type: 'number', minimum: 1, maximum: 5 },
+    stock: { type: 'integer', minimum: 0, maximum: 1_000_000 },
+  },
+} as const;
+
 export const suggestSchema = {
   type: 'object',
   required: ['targets'],
@@ -77,9 +87,10 @@ export const suggestSchema = {
       maxItems: 500,
       items: {
         type: 'object',
-        required: ['adGroupId', 'kind', 'expression'],
+        required: ['kind', 'expression'],
         properties: {
           adGroupId: text,
+          productId: text,
           kind: { type: 'string', enum: ['keyword', 'item', 'category', 'brand', 'auto'] },
           match: { type: ['string', 'null'], enum: ['exact', 'phrase', 'broad', null] },
           expression: text,

@@ -17,6 +17,7 @@ import { addClock } from './routes/clock';
 import { addEntities } from './routes/entities';
 import { addReports } from './routes/reports';
 import { addScenarios } from './routes/scenarios';
+import { addShop } from './routes/shop';
 import { faultsSchema } from './schemas';
 
 const TOKEN_LIFE_MS = 60 * 60 * 1000;
@@ -113,6 +114,7 @@ export function marketServer({
   addReports(market);
   addChanges(market);
   addClock(market);
+  addShop(market);
   return server;
 }
 

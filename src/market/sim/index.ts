@@ -9,6 +9,8 @@ export type { Placement } from '../../core/structure';
 export { firstState } from './day/firstState';
 export { simulateDay } from './day/simulateDay';
 export type * from './day/facts';
+export { listingOf } from './world/listing';
+export type { ProductListing, ShopSettings } from './world/listing';
 export { suggestBid, suggestTargets } from './auction/suggest';
 export { scenarios, smallScenario } from './scenario';
 export type { MarketOptions, Scenario } from './scenario/scenario';

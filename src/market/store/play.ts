@@ -5,6 +5,7 @@ import { flatCampaigns, loadBooks, writeEntities } from './books';
 import type { MarketDb, MarketTx } from './connection';
 import { findMarketAccount } from './entities';
 import { applyLateOrders, writeDay } from './facts';
+import { listedProducts, listProductsOn } from './shop';
 import { worldOf } from './worlds';
 
 /** Told after each day that was played. */
@@ -30,7 +31,7 @@ export async function openScenario(
       values (${account}, ${scenario.key}, ${scenario.accountName}, ${scenario.currency}, ${firstDay}, ${firstDay},
         ${scenario.targetAcos}, ${tx.json(scenario.limits as never)}, ${tx.json(scenario.options as never)}, ${tx.json(firstState(world) as never)}, ${scenario.timeZone})`;
     await writeEntities(tx, account, 'lines', world.lines);
-    await writeEntities(tx, account, 'products', world.products);
+    await writeEntities(tx, account, 'products', listedProducts(world, firstDay, {}));
     await writeEntities(tx, account, 'campaigns', flatCampaigns(books));
     await writeEntities(tx, account, 'ad-groups', books.adGroups);
     await writeEntities(tx, account, 'ads', books.ads);
@@ -84,6 +85,7 @@ async function playDays(
     await new Promise((resolve) => setImmediate(resolve)); // others are answered in between
   }
   await applyLateOrders(tx, account, from, addDays(day, -1));
+  await listProductsOn(tx, account, world, day, state);
   await tx`
     update quaymarket.account set today = ${day}, state = ${tx.json(state as never)} where account_id = ${account}`;
 }

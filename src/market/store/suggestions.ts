@@ -6,7 +6,9 @@ import type { MarketDb } from './connection';
 
 /** What a bid suggestion is asked for. */
 export interface SuggestQuestion {
-  adGroupId: string;
+  /** The ad group it is to stand in, or the product that a new one will advertise. */
+  adGroupId?: string;
+  productId?: string;
   kind: SimTarget['kind'];
   match?: SimTarget['match'];
   expression: string;
@@ -22,30 +24,32 @@ export async function suggestBids(
   const products = await productsOf(
     sql,
     account,
-    questions.map(({ adGroupId }) => adGroupId),
+    questions.flatMap(({ adGroupId }) => adGroupId ?? []),
   );
   const index = new Map(world.products.map(({ id }, at) => [id, at]));
-  return questions.map(({ adGroupId, kind, match, expression }) => {
-    const product = index.get(products.get(adGroupId) ?? '');
+  return questions.map(({ adGroupId, productId, kind, match, expression }) => {
+    const product = index.get(productId ?? products.get(adGroupId ?? '') ?? '');
     return product === undefined
       ? null
       : suggestBid(world, { kind, match: match ?? null, expression }, product);
   });
 }
 
-/** Terms and item codes that the market suggests for an ad group, without those it targets already. */
+/** Terms and item codes that the market suggests for an ad group or a product, without those it targets already. */
 export async function suggestFor(
   sql: MarketDb,
   account: string,
   world: World,
-  adGroupId: string,
+  { adGroupId, productId }: Pick<SuggestQuestion, 'adGroupId' | 'productId'>,
   most: number,
 ): Promise<TargetSuggestion[]> {
-  const product = (await productsOf(sql, account, [adGroupId])).get(adGroupId);
+  const product = productId ?? (await productsOf(sql, account, [adGroupId ?? ''])).get(adGroupId ?? '');
   const at = world.products.findIndex(({ id }) => id === product);
   if (at < 0) return [];
   const known = await sql<{ expression: string }[]>`
-    select expression from quaymarket.target where account_id = ${account} and ad_group_id = ${adGroupId} and state <> 'archived'`;
+    select distinct t.expression from quaymarket.target t where t.account_id = ${account} and t.state <> 'archived'
+      and (t.ad_group_id = ${adGroupId ?? null}
+        or t.ad_group_id in (select a.ad_group_id from quaymarket.ad a where a.account_id = ${account} and a.product_id = ${productId ?? null}))`;
   return suggestTargets(world, at, new Set(known.map(({ expression }) => matchForm(expression))), most);
 }
 

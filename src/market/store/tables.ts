@@ -9,7 +9,17 @@ export const ENTITY_TABLES: Record<
   products: {
     table: 'product',
     letter: 'P',
-    columns: { id: 'id', lineId: 'line_id', itemCode: 'item_code', sku: 'sku', name: 'name', price: 'price' },
+    columns: {
+      id: 'id',
+      lineId: 'line_id',
+      itemCode: 'item_code',
+      sku: 'sku',
+      name: 'name',
+      price: 'price',
+      rating: 'rating',
+      stock: 'stock',
+      discount: 'discount',
+    },
   },
   campaigns: {
     table: 'campaign',

@@ -20,6 +20,12 @@ const WORDS: Record<keyof Values, string> = {
   rest: 'modifier of rest of search',
   pages: 'modifier of product pages',
   week: 'week of the schedule',
+  name: 'name',
+  budgetKind: 'kind of budget',
+  pacing: 'pacing',
+  flex: 'bid flex',
+  startsOn: 'first day',
+  endsOn: 'last day',
 };
 
 /**
@@ -44,7 +50,8 @@ export async function bearOut(tx: Query, accountId: number, list: readonly Entit
       counts[verdict.is] += 1;
       if (verdict.is === 'open') continue;
       if (verdict.is === 'other') {
-        const stands = typeof verdict.stands === 'number' ? formatMoney(verdict.stands) : verdict.stands;
+        const stands =
+          typeof verdict.stands === 'number' ? formatMoney(verdict.stands) : (verdict.stands ?? 'none');
         await answerChange(
           tx,
           accountId,

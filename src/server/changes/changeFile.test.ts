@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import type { ChangeInfo } from '../../contract/changes';
-import { readBack, USUAL_LIMITS } from '../../core/changes';
+import { readBack, USUAL_CAMPAIGN, USUAL_LIMITS } from '../../core/changes';
 import { readByHeading } from '../../connect/reports';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
@@ -105,7 +105,13 @@ describe('what is to be made', () => {
   const made = [
     aChangeInfo({
       id: 11,
-      change: { kind: 'add-campaign', campaignId: 5, name: 'Lids – phrase', budget: 12_500_000 },
+      change: {
+        kind: 'add-campaign',
+        ...USUAL_CAMPAIGN,
+        campaignId: 5,
+        name: 'Lids – phrase',
+        budget: 12_500_000,
+      },
     }),
     aChangeInfo({
       id: 12,

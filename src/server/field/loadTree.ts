@@ -32,7 +32,17 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
     products: products.map((row) => {
       const costs = costsOf(row);
       const { id, itemCode, name, lineId } = row;
-      return { id, itemCode, name, lineId, price: costs.price, margin: marginOf(costs)?.share ?? null };
+      const { rating, stock } = row;
+      return {
+        id,
+        itemCode,
+        name,
+        lineId,
+        price: costs.price,
+        margin: marginOf(costs)?.share ?? null,
+        rating,
+        stock,
+      };
     }),
     lines,
     goals: goals.map(({ scope, scopeId, kind, low, high }) => ({ scope, scopeId, kind, low, high })),
@@ -49,7 +59,9 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
  */
 async function loadLastChanges(accountId: number): Promise<LastChange[]> {
   const last = new Map<string, LastChange>();
-  const kinds = kindsThat(({ sets, makes }) => sets !== null || makes === 'target');
+  const kinds = kindsThat(
+    ({ sets, makes }) => (sets !== null && sets !== 'name' && sets !== 'day') || makes === 'target',
+  );
   for (const { change, madeTargetId, day } of await listLastAccepted(
     db(),
     accountId,

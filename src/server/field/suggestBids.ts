@@ -3,6 +3,7 @@ import type { NewTarget, SuggestionsAnswer } from '../../contract/field';
 import { listTargetsToSuggest, marketIds } from '../../db/queries/structure';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import type { SuggestQuestion } from '../../connect/market';
 import { market } from '../market/market';
 
 /** The market is asked for so many targets at once. */
@@ -15,7 +16,10 @@ const AT_ONCE = 1000;
 export async function suggestBids(accountId: number, ids: number[]): Promise<SuggestionsAnswer> {
   const marketId = await marketOf(accountId);
   const asked = await listTargetsToSuggest(db(), accountId, ids);
-  const answers = await askMarket(marketId, asked);
+  const answers = await askMarket(
+    marketId,
+    asked.map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression })),
+  );
   const found = new Map(asked.map(({ id }, at) => [id, answers[at]]));
   return { bids: ids.map((id) => found.get(id) ?? null) };
 }
@@ -23,18 +27,31 @@ export async function suggestBids(accountId: number, ids: number[]): Promise<Sug
 /** The same for targets that are not there yet. */
 export async function suggestNew(accountId: number, targets: NewTarget[]): Promise<SuggestionsAnswer> {
   const marketId = await marketOf(accountId);
-  const ids = await marketIds(
-    db(),
-    accountId,
-    'ad_group',
-    targets.map(({ adGroupId }) => adGroupId),
+  const idsOf = (table: 'ad_group' | 'product', word: 'adGroupId' | 'productId') =>
+    marketIds(
+      db(),
+      accountId,
+      table,
+      targets.flatMap((target) => target[word] ?? []),
+    );
+  const [adGroups, products] = await Promise.all([
+    idsOf('ad_group', 'adGroupId'),
+    idsOf('product', 'productId'),
+  ]);
+  const known = targets.flatMap(
+    ({ adGroupId, productId, kind, match, expression }, at): { at: number; question: SuggestQuestion }[] => {
+      const [place, product] = [adGroups.get(adGroupId ?? 0), products.get(productId ?? 0)];
+      const target = { kind, match, expression };
+      if (place) return [{ at, question: { ...target, adGroupId: place } }];
+      return product ? [{ at, question: { ...target, productId: product } }] : [];
+    },
   );
-  const known = targets.flatMap((target, at) => {
-    const adGroupId = ids.get(target.adGroupId);
-    return adGroupId ? [{ ...target, adGroupId, at }] : [];
-  });
   const bids: SuggestionsAnswer['bids'] = targets.map(() => null);
-  (await askMarket(marketId, known)).forEach((answer, index) => (bids[known[index].at] = answer));
+  const answers = await askMarket(
+    marketId,
+    known.map(({ question }) => question),
+  );
+  answers.forEach((answer, index) => (bids[known[index].at] = answer));
   return { bids };
 }
 
@@ -45,17 +62,10 @@ async function marketOf(accountId: number): Promise<string> {
   return account.marketId;
 }
 
-type Question = Omit<NewTarget, 'adGroupId' | 'kind'> & {
-  adGroupId: string;
-  kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
-};
-
-async function askMarket(marketId: string, questions: Question[]): Promise<SuggestionsAnswer['bids']> {
+async function askMarket(marketId: string, questions: SuggestQuestion[]): Promise<SuggestionsAnswer['bids']> {
   const answers: SuggestionsAnswer['bids'] = [];
   for (let at = 0; at < questions.length; at += AT_ONCE) {
-    const some = questions
-      .slice(at, at + AT_ONCE)
-      .map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression }));
+    const some = questions.slice(at, at + AT_ONCE);
     for (const answer of await market().suggestBids(marketId, some)) answers.push(answer);
   }
   return answers;

@@ -1,5 +1,4 @@
-import { checkChange } from '../../core/changes';
-import { PLACEMENTS } from '../../core/structure';
+import { checkChange, USUAL_CAMPAIGN } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
@@ -41,7 +40,8 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
   const bid = target.bid ?? adGroup.defaultBid ?? account.limits.minBid;
   const productId = adGroup.productId;
   return recorded(caller, accountId, async (tx, note) => {
-    const campaignId = await insertDraftCampaign(tx, accountId, { name, budget });
+    const fields = { ...USUAL_CAMPAIGN, name, budget, top: old.top, rest: old.rest, pages: old.pages };
+    const campaignId = await insertDraftCampaign(tx, accountId, fields);
     const adGroupId = await insertDraftAdGroup(tx, accountId, {
       campaignId,
       productId,
@@ -50,7 +50,7 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
     });
     const { expression } = target;
     const made: Change[] = [
-      { kind: 'add-campaign', campaignId, name, budget },
+      { kind: 'add-campaign', campaignId, ...fields },
       { kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid: bid },
       { kind: 'add-ad', adGroupId, productId },
       target.kind === 'item'
@@ -58,11 +58,6 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
         : { kind: 'add-keyword', adGroupId, expression, match: 'exact', bid },
     ];
     const MADE = made.length - 1;
-    const modifiers: Change[] = PLACEMENTS.flatMap((placement) =>
-      old[placement] > 0
-        ? [{ kind: 'set-modifier' as const, campaignId, placement, from: 0, to: old[placement] }]
-        : [],
-    );
     const moved: Change[] = [
       ...(old.budget !== null && leaves !== old.budget
         ? [{ kind: 'set-budget' as const, campaignId: old.id, from: old.budget, to: leaves }]
@@ -81,7 +76,6 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
     });
     const staged = await stageIn(tx, accountId, [
       ...made.map((change, at) => step(change, at > 0 ? at - 1 : undefined)),
-      ...modifiers.map((change) => step(change, 0)),
       ...moved.map((change) => step(change, MADE)),
     ]);
     note({ what: 'stage a campaign of its own', subject: `target ${targetId}`, to: request });

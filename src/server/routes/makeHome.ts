@@ -1,4 +1,4 @@
-import { checkChange } from '../../core/changes';
+import { checkChange, USUAL_CAMPAIGN } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import { MowingError } from '../../contract/mowingError';
@@ -32,8 +32,8 @@ export async function makeHome(caller: Caller, request: HomeRequest): Promise<Ho
     let campaignId: number;
     if ('id' in campaign) campaignId = campaign.id;
     else {
-      campaignId = await insertDraftCampaign(tx, accountId, campaign);
-      changes.push({ kind: 'add-campaign', campaignId, ...campaign });
+      campaignId = await insertDraftCampaign(tx, accountId, { ...USUAL_CAMPAIGN, ...campaign });
+      changes.push({ kind: 'add-campaign', campaignId, ...USUAL_CAMPAIGN, ...campaign });
     }
     const { name, defaultBid } = request;
     const adGroupId = await insertDraftAdGroup(tx, accountId, { campaignId, productId, name, defaultBid });

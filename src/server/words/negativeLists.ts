@@ -1,4 +1,4 @@
-import { matchForm } from '../../core/matching';
+import { matchForm, onceByForm } from '../../core/matching';
 import { listStanding } from '../../core/negatives';
 import type { NegativeListInfo, NegativeListRequest } from '../../contract/words';
 import { MowingError } from '../../contract/mowingError';
@@ -13,7 +13,6 @@ import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
-import { onceByForm } from './onceByForm';
 
 /** The named lists of negatives of an account, each with where it holds and where it does not yet. */
 export async function loadNegativeLists(account: number): Promise<{ lists: NegativeListInfo[] }> {

@@ -1,4 +1,4 @@
-import { matchForm } from '../../core/matching';
+import { matchForm, onceByForm } from '../../core/matching';
 import type { WordLists } from '../../core/matching';
 import { MowingError } from '../../contract/mowingError';
 import { readWordLists, replaceWordLists } from '../../db/queries/wordLists';
@@ -6,7 +6,6 @@ import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
-import { onceByForm } from './onceByForm';
 
 /** The words by which an account tells its terms apart. */
 export async function loadWordLists(account: number): Promise<{ lists: WordLists }> {

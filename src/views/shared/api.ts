@@ -11,6 +11,7 @@ import type {
   ProductsAnswer,
   SyncInfo,
 } from '../../contract/api';
+import type { PlanAnswer, PlanRequest } from '../../contract/build';
 import type { ChoicesAnswer, ChoicesRequest } from '../../contract/choices';
 import type {
   BaleInfo,
@@ -130,6 +131,10 @@ export const api = {
   ) => ask<HistoryAnswer>(`/api/history?${query({ account, from, ...of })}`),
   suggestBids: (account: number, ids: number[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
+  savePlan: (request: PlanRequest) => ask<PlanAnswer>('/api/build', send('POST', request)),
+  /** Throws a plan of campaigns away, or takes it back. */
+  throwPlan: (account: number, id: number, back = false) =>
+    ask<{ id: number }>('/api/build/plan', send('DELETE', { account, id, back })),
   suggestNew: (account: number, targets: NewTarget[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
   bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),

@@ -1,9 +1,11 @@
 import { addAd } from './addAd';
 import { addAdGroup } from './addAdGroup';
+import { addAutoTarget } from './addAutoTarget';
 import { addCampaign } from './addCampaign';
 import { addItemTarget } from './addItemTarget';
 import { addKeyword } from './addKeyword';
 import { addNegative } from './addNegative';
+import { addRefinedTarget } from './addRefinedTarget';
 import { addSchedule } from './addSchedule';
 import { archiveNegative } from './archiveNegative';
 import { archivePlace } from './archivePlace';
@@ -11,7 +13,11 @@ import { archiveTarget } from './archiveTarget';
 import { endSchedule } from './endSchedule';
 import { setBid } from './setBid';
 import { setBudget } from './setBudget';
+import { setDay } from './setDay';
+import { setFlex } from './setFlex';
 import { setModifier } from './setModifier';
+import { setName } from './setName';
+import { setPacing } from './setPacing';
 import { setSchedule } from './setSchedule';
 import { setState } from './setState';
 import type { ChangeSpec } from './spec';
@@ -20,11 +26,17 @@ import type { ChangeSpec } from './spec';
 export const KINDS = {
   'add-keyword': addKeyword,
   'add-item-target': addItemTarget,
+  'add-refined-target': addRefinedTarget,
+  'add-auto-target': addAutoTarget,
   'add-negative': addNegative,
   'set-bid': setBid,
   'set-state': setState,
   'set-budget': setBudget,
   'set-modifier': setModifier,
+  'set-name': setName,
+  'set-day': setDay,
+  'set-pacing': setPacing,
+  'set-flex': setFlex,
   'add-schedule': addSchedule,
   'set-schedule': setSchedule,
   'end-schedule': endSchedule,

@@ -1,6 +1,6 @@
 import type { Named, Made } from '../named';
 import type { NegativeMatch } from '../../matching';
-import type { Placement, State } from '../../structure';
+import type { Listing, Placement, Refinement, State } from '../../structure';
 import type { ChangePurpose } from '../purposes';
 import type { Finding, MarketLimits } from '../limits';
 import type { Standing } from '../standing';
@@ -18,7 +18,10 @@ export type FieldShape =
   | 'budget or null'
   | 'modifier'
   | 'week'
-  | { oneOf: readonly string[] };
+  | 'day or null'
+  | 'refinement'
+  | 'listing'
+  | { oneOf: readonly (string | null)[] };
 
 /** The number that a change sets: a bid or a budget in micros, a modifier as a share. */
 export interface SetValue {
@@ -36,9 +39,12 @@ export type Accepted =
   | {
       does: 'make-target';
       adGroupId: number;
-      kind: 'keyword' | 'item';
+      kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';
       match: string | null;
       expression: string;
+      /** Of a category or brand: which of its items. */
+      refine?: Refinement | null;
+      against?: Listing | null;
       bid: number;
     }
   | {
@@ -57,7 +63,21 @@ export type Accepted =
 export type SetEntity = 'campaign' | 'ad-group' | 'target' | 'negative' | 'schedule';
 
 export type Values = Partial<
-  Record<'state' | 'bid' | 'budget' | 'defaultBid' | 'week' | Placement, number | string | State>
+  Record<
+    | 'state'
+    | 'bid'
+    | 'budget'
+    | 'defaultBid'
+    | 'week'
+    | 'name'
+    | 'budgetKind'
+    | 'pacing'
+    | 'flex'
+    | 'startsOn'
+    | 'endsOn'
+    | Placement,
+    number | string | State | null
+  >
 >;
 
 /** The targets that a change works on: one, or all of an ad group or campaign. */
@@ -106,7 +126,7 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   purpose: (change: C, step: string | undefined) => ChangePurpose;
   entities: (change: C) => Named;
   /** What it sets; null for what makes or ends something. Staged again, what is set takes the new value. */
-  sets: 'bid' | 'budget' | 'modifier' | 'state' | 'schedule' | null;
+  sets: 'bid' | 'budget' | 'modifier' | 'state' | 'schedule' | 'name' | 'day' | 'pacing' | 'flex' | null;
   /** What it makes; null for a change of what is there. */
   makes: 'target' | 'negative' | 'campaign' | 'ad-group' | 'ad' | 'schedule' | null;
   /** The ad group that what it makes goes into: it waits for one that is a draft still. */

@@ -10,7 +10,9 @@ import { batchSchema, suggestSchema } from '../schemas';
 
 type BatchRequest = AccountRequest & { Body: { changes: MarketChange[] } };
 type SuggestRequest = AccountRequest & { Body: { targets: SuggestQuestion[] } };
-type SuggestTargetsRequest = AccountRequest & { Querystring: { adGroup: string; limit?: string } };
+type SuggestTargetsRequest = AccountRequest & {
+  Querystring: { adGroup?: string; product?: string; limit?: string };
+};
 
 /** Batches of changes, and what the market suggests. */
 export function addChanges({ server, sql, faults, known }: Market): void {
@@ -46,13 +48,13 @@ export function addChanges({ server, sql, faults, known }: Market): void {
 
   server.get<SuggestTargetsRequest>('/accounts/:account/suggestions/targets', async (request) => {
     const { account } = request.params;
-    const { adGroup, limit = '50' } = request.query;
+    const { adGroup, product, limit = '50' } = request.query;
     return {
       suggestions: await suggestFor(
         sql,
         account,
         await worldOfAccount(account),
-        adGroup,
+        { adGroupId: adGroup, productId: product },
         Math.min(200, Number(limit)),
       ),
     };

@@ -185,7 +185,8 @@ function fitsRefinement({ refine }: SimTarget, { price, rating }: RivalItem): bo
   return (
     price >= (refine.minPrice ?? 0) &&
     price <= (refine.maxPrice ?? Infinity) &&
-    rating >= (refine.minRating ?? 0)
+    rating >= (refine.minRating ?? 0) &&
+    rating <= (refine.maxRating ?? Infinity)
   );
 }
 

@@ -1,4 +1,5 @@
 import type { Placement } from '../../../core/structure';
+import type { ShopSettings } from '../world/listing';
 
 // What one day leaves in the market's books. Money in micros; orders are those that were visible on the day itself.
 
@@ -74,6 +75,8 @@ export interface SimState {
   funds: number | null;
   /** Spent so far by campaigns with a lifetime budget. */
   spent: Record<string, number>;
+  /** What the seller has set in the shop. */
+  shop?: ShopSettings;
   /** Purchases and refunds still to come, by day. */
   coming: Record<string, ProductFact[]>;
 }

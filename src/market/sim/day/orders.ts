@@ -1,5 +1,7 @@
 import { dayFromNumber } from '../../../core/units';
 import type { Stream } from '../chance/stream';
+import { listingOf } from '../world/listing';
+import type { ProductListing } from '../world/listing';
 import type { World } from '../world/world';
 import type { ProductFact, SimState } from './facts';
 
@@ -26,11 +28,16 @@ export interface Purchase {
 }
 
 /** Draws what an order that followed an ad's click buys, and when. */
-export function drawPurchase(world: World, shown: number, neighbours: number[], random: Stream): Purchase {
+export function drawPurchase(
+  listings: readonly ProductListing[],
+  shown: number,
+  neighbours: number[],
+  random: Stream,
+): Purchase {
   const isHalo = neighbours.length > 0 && random.next() < HALO;
   const product = isHalo ? random.pick(neighbours) : shown;
   const units = 1 + (random.next() < SECOND_UNIT ? 1 : 0);
-  return { product, units, sales: units * world.products[product].price, delay: drawDelay(random) };
+  return { product, units, sales: units * listings[product].price, delay: drawDelay(random) };
 }
 
 /** Days between click and order. */
@@ -45,11 +52,14 @@ export class Till {
   private readonly state: SimState;
   private readonly world: World;
   private readonly day: number;
+  /** Every product as shoppers see it on this day. */
+  readonly listings: readonly ProductListing[];
 
   constructor(world: World, state: SimState, day: number) {
     this.world = world;
     this.state = state;
     this.day = day;
+    this.listings = world.products.map((_, at) => listingOf(world, at, day, state.shop ?? {}));
   }
 
   /** Books a purchase on its day. */

@@ -63,7 +63,7 @@ export class Organic {
     const orders = random.poisson(searches * clickedAt(rank) * query.conversion * sells);
     for (let count = 0; count < orders; count += 1) {
       const units = 1 + (random.next() < 0.16 ? 1 : 0);
-      const sales = units * this.world.products[query.product].price;
+      const sales = units * this.till.listings[query.product].price;
       this.till.take({ product: query.product, units, sales, delay: 0 }, random);
     }
     this.ordered(query, orders);

@@ -6,6 +6,7 @@ import type { Placement } from '../../../core/structure';
 import { mixSeeds, Stream } from '../chance/stream';
 import type { SimSchedule } from '../seller/books';
 import type { Query } from '../world/query';
+import { soldAt } from '../world/listing';
 import { unseenQueries } from '../world/unseen';
 import type { World } from '../world/world';
 import { DayBook } from './dayBook';
@@ -159,6 +160,7 @@ class DayPlay {
     let best: Player | null = null;
     let most = 0;
     for (const player of players) {
+      if (this.till.listings[player.product].stock === 0) continue;
       const bid = this.effectiveBid(player, placement, query, hour);
       if (bid > most && this.purse.canPay(player.at, bid)) [best, most] = [player, bid];
     }
@@ -205,7 +207,8 @@ class DayPlay {
       (isForeign ? FOREIGN.sells : 1) *
       world.products[player.product].sellsAt[placement] *
       (this.rhythm ? this.rhythm[player.product][hour] : HOUR_SELLS[hour]) *
-      (this.rhythm ? 1 : this.sells);
+      (this.rhythm ? 1 : this.sells) *
+      soldAt(this.till.listings[player.product]);
     const sold = this.sell(player, query, placement, hour, random.binomial(clicks, Math.min(0.9, sells)));
     this.book.add(player, query, PLACEMENTS.indexOf(placement), hour, {
       impressions,
@@ -219,7 +222,12 @@ class DayPlay {
   private sell(player: Player, query: Query, placement: Placement, hour: number, all: number) {
     const sold = { orders: 0, units: 0, sales: 0 };
     for (let count = 0; count < all; count += 1) {
-      const purchase = drawPurchase(this.world, player.product, this.neighbours[player.product], this.random);
+      const purchase = drawPurchase(
+        this.till.listings,
+        player.product,
+        this.neighbours[player.product],
+        this.random,
+      );
       this.till.take(purchase, this.random);
       const { delay, units, sales } = purchase;
       if (delay === 0) {

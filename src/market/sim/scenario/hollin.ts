@@ -1,3 +1,4 @@
+import { AUTO_GROUPS } from '../seller/books';
 import type { Scenario, ScenarioProduct } from './scenario';
 
 const beach = ['for kids', 'for adults', 'for the beach', 'for beginners', 'for strong wind'];
@@ -103,6 +104,10 @@ export const HOLLIN: Scenario = {
     modifiers: ['top'],
     schedules: false,
     bidFlex: false,
+    budgetKinds: ['lifetime', 'daily'],
+    autoGroups: [...AUTO_GROUPS],
+    mostTargets: 1000,
+    mostNegatives: 1000,
   },
   funds: 9_000_000_000,
   targetsPerProduct: 45,

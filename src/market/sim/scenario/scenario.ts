@@ -18,6 +18,8 @@ export interface ScenarioProduct {
   uses: string[];
   /** Near things that shoppers of something else type: clicks, hardly ever orders. */
   strays: string[];
+  /** Not advertised yet: it begins without campaigns. */
+  isNew?: boolean;
 }
 
 /** What a market lets an account do. */
@@ -31,6 +33,12 @@ export interface MarketOptions {
   schedules: boolean | 'raise only';
   /** Whether the market may move bids by itself. */
   bidFlex: boolean;
+  budgetKinds: ('daily' | 'lifetime')[];
+  /** Automatic target groups, by name. */
+  autoGroups: string[];
+  /** Targets, and negatives, of an ad group at most. */
+  mostTargets: number;
+  mostNegatives: number;
 }
 
 /** A seller on the simulated market. */
@@ -65,6 +73,8 @@ export interface Scenario {
   funds: number | null;
   /** Keywords and item targets that the seller has for each product, about. */
   targetsPerProduct: number;
+  /** Whether prices, ratings and stock of its products move from the present day on. */
+  movingListings?: boolean;
   /** What is unlike the usual market; for trials. */
   nature?: Partial<Nature>;
 }

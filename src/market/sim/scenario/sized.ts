@@ -129,6 +129,7 @@ export function sizedScenario(size: SellerSize): Scenario {
   return {
     ...TARNBROOK,
     ...size,
+    movingListings: false,
     seed: size.products,
     brand: 'Marlock',
     rivals: ['Ostrick', 'Fennimore', 'Dalby', 'Quill & Rye', 'Peverell'],

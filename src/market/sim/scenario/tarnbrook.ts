@@ -1,5 +1,7 @@
 import { PLACEMENTS } from '../../../core/structure';
+import { AUTO_GROUPS } from '../seller/books';
 import type { Scenario } from './scenario';
+import { TARNBROOK_NEW } from './tarnbrookNew';
 import { TARNBROOK_PRODUCTS } from './tarnbrookProducts';
 
 /** The demo's first seller: Tarnbrook Ferments, a small maker of home-fermenting gear. All names are made up. */
@@ -20,7 +22,7 @@ export const TARNBROOK: Scenario = {
     ['fermentation', 'fermenting', 'ferment'],
     ['pounder', 'tamper', 'stomper'],
   ],
-  products: TARNBROOK_PRODUCTS,
+  products: [...TARNBROOK_PRODUCTS, ...TARNBROOK_NEW],
   tailQueries: 1050,
   itemQueries: 50,
   headVolume: 150,
@@ -41,8 +43,13 @@ export const TARNBROOK: Scenario = {
     modifiers: [...PLACEMENTS],
     schedules: true,
     bidFlex: true,
+    budgetKinds: ['daily', 'lifetime'],
+    autoGroups: [...AUTO_GROUPS],
+    mostTargets: 1000,
+    mostNegatives: 1000,
   },
   funds: null,
   targetsPerProduct: 125,
+  movingListings: true,
   nature: { rhythm: 0.3 },
 };

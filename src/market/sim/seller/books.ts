@@ -1,5 +1,5 @@
 import type { KeywordMatch } from '../../../core/matching';
-import type { Placement } from '../../../core/structure';
+import type { Placement, Refinement } from '../../../core/structure';
 
 // What a seller has set up, as the market keeps it. Ids are the market's; money in micros; percentages are shares.
 
@@ -38,14 +38,6 @@ export interface SimAd {
 }
 
 export type TargetKind = 'keyword' | 'item' | 'category' | 'brand' | 'auto';
-
-/** Which items of a category or brand are meant. */
-export interface Refinement {
-  /** Micros. */
-  minPrice?: number;
-  maxPrice?: number;
-  minRating?: number;
-}
 
 export interface SimTarget {
   id: string;

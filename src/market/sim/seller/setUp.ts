@@ -21,7 +21,9 @@ export function setUpSeller(world: World): Books {
   const books: Books = { campaigns: [], adGroups: [], ads: [], targets: [], negatives: [], schedules: [] };
   const newId = idMaker();
   const byProduct = groupQueries(world);
-  world.products.forEach((_, index) => new SetUp(world, books, index, byProduct[index], newId).run());
+  world.products.forEach((_, index) => {
+    if (!world.scenario.products[index].isNew) new SetUp(world, books, index, byProduct[index], newId).run();
+  });
   return books;
 }
 

@@ -30,7 +30,7 @@ const ODDMENTS = [
 export function unseenQueries(world: World, day: number): Query[] {
   const { scenario } = world;
   const random = new Stream(mixSeeds(scenario.seed, day, 77));
-  const perProduct = totalVolume(world) / world.products.length;
+  const perProduct = usualVolume(world);
   return world.products.flatMap((_, index) => {
     const product = scenario.products[index];
     const count = random.poisson(perProduct * scenario.unseenShare);
@@ -53,11 +53,14 @@ export function unseenQueries(world: World, day: number): Query[] {
 
 const volumes = new WeakMap<World, number>();
 
-function totalVolume(world: World): number {
-  let total = volumes.get(world);
-  if (total === undefined) {
-    total = world.queries.reduce((sum, { volume }) => sum + volume, 0);
-    volumes.set(world, total);
+/** Searches a day around one of the products that are advertised from the beginning. */
+function usualVolume(world: World): number {
+  let usual = volumes.get(world);
+  if (usual === undefined) {
+    const old = world.scenario.products.map(({ isNew }) => !isNew);
+    const total = world.queries.reduce((sum, { volume, product }) => sum + (old[product] ? volume : 0), 0);
+    usual = total / old.filter(Boolean).length;
+    volumes.set(world, usual);
   }
-  return total;
+  return usual;
 }

@@ -7,8 +7,8 @@ import type { Rules } from './check';
 import { refused } from './facts';
 import type { Refusal } from './facts';
 
-/** Targets of an ad group, at most. */
-const MOST_TARGETS = 1000;
+/** Targets, and negatives, of an ad group at most where the market’s options do not say. */
+const MOST = 1000;
 /** Kinds that stand in another one, and by which field. */
 const PARENTS: Partial<Record<OwnKind, { field: string; kind: OwnKind; word: string }>> = {
   'ad-groups': { field: 'campaignId', kind: 'campaigns', word: 'campaign' },
@@ -77,7 +77,8 @@ async function create(
   seq: number,
 ): Promise<string | Refusal> {
   const fields = entity === 'campaigns' ? { startsOn: rules.today, ...given } : given;
-  const bad = checkFields(entity, fields, true, rules) ?? (await checkParent(tx, account, entity, fields));
+  const bad =
+    checkFields(entity, fields, true, rules) ?? (await checkParent(tx, account, entity, fields, rules));
   if (bad) return bad;
   const { table, columns, letter } = ENTITY_TABLES[entity];
   const [{ n }] = await tx`select nextval('quaymarket.made_id') as n`;
@@ -103,6 +104,7 @@ async function checkParent(
   account: string,
   entity: OwnKind,
   fields: Record<string, unknown>,
+  { options }: Rules,
 ): Promise<Refusal | null> {
   const parent = PARENTS[entity];
   if (!parent) return null;
@@ -112,14 +114,26 @@ async function checkParent(
   if (state === undefined) return refused(code, `There is no ${parent.word} ${id}.`);
   if (state === 'archived')
     return refused('archived', `The ${parent.word} is archived; nothing can be added to it.`);
-  if (entity === 'negatives' && fields.adGroupId != null) return checkNegativePlace(tx, account, fields);
+  if (entity === 'negatives' && fields.adGroupId != null)
+    return (
+      (await checkNegativePlace(tx, account, fields)) ??
+      checkRoom(tx, account, 'negative', String(fields.adGroupId), options.mostNegatives ?? MOST)
+    );
   if (entity === 'ads') return checkProduct(tx, account, String(fields.productId));
   if (entity !== 'targets') return null;
+  return checkRoom(tx, account, 'target', id, options.mostTargets ?? MOST);
+}
+
+async function checkRoom(
+  tx: MarketTx,
+  account: string,
+  table: 'target' | 'negative',
+  adGroup: string,
+  most: number,
+): Promise<Refusal | null> {
   const [{ n }] = await tx`
-    select count(*)::integer as n from quaymarket.target where account_id = ${account} and ad_group_id = ${id} and state <> 'archived'`;
-  return n < MOST_TARGETS
-    ? null
-    : refused('ad-group-full', `The ad group has ${MOST_TARGETS} targets; it takes no more.`);
+    select count(*)::integer as n from quaymarket.${tx.unsafe(table)} where account_id = ${account} and ad_group_id = ${adGroup} and state <> 'archived'`;
+  return n < most ? null : refused('ad-group-full', `The ad group has ${most} ${table}s; it takes no more.`);
 }
 
 async function checkNegativePlace(
@@ -177,7 +191,10 @@ async function update(
   rules: Rules,
   seq: number,
 ): Promise<string | Refusal> {
-  const bad = checkFields(entity, fields, false, rules) ?? (await checkLiving(tx, account, entity, id));
+  const bad =
+    checkFields(entity, fields, false, rules) ??
+    (await checkLiving(tx, account, entity, id)) ??
+    (await checkDays(tx, account, entity, id, fields, rules));
   if (bad) return bad;
   const { table, columns } = ENTITY_TABLES[entity];
   const row = Object.fromEntries(
@@ -185,6 +202,26 @@ async function update(
   );
   await tx`update quaymarket.${tx.unsafe(table)} set ${tx({ ...row, changed: seq })} where account_id = ${account} and id = ${id}`;
   return id;
+}
+
+/** Refuses a first day for what has begun, and a last day before the first. */
+async function checkDays(
+  tx: MarketTx,
+  account: string,
+  entity: OwnKind,
+  id: string,
+  { startsOn, endsOn }: Record<string, unknown>,
+  { today }: Rules,
+): Promise<Refusal | null> {
+  if (entity !== 'campaigns' || (startsOn === undefined && endsOn === undefined)) return null;
+  const [row] = await tx<{ startsOn: string; endsOn: string | null }[]>`
+    select starts_on as "startsOn", ends_on as "endsOn" from quaymarket.campaign where account_id = ${account} and id = ${id}`;
+  if (startsOn !== undefined && row.startsOn <= today)
+    return refused('has-begun', `The campaign has run since ${row.startsOn}; its first day stays.`);
+  const [first, last] = [startsOn ?? row.startsOn, endsOn === undefined ? row.endsOn : endsOn];
+  return last !== null && String(last) < String(first)
+    ? refused('bad-value', 'The campaign would end before it starts.')
+    : null;
 }
 
 async function archive(

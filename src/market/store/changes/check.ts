@@ -1,6 +1,7 @@
 import { PLACEMENTS } from '../../../core/structure';
+import type { Refinement } from '../../../core/structure';
 import type { MarketOptions, OwnKind } from '../../../contract/market';
-import { checkBid, checkBudget, checkModifier, checkWords } from '../../../core/changes';
+import { checkBid, checkBudget, checkModifier, checkRefinement, checkWords } from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
 import { isWeek } from '../../../core/schedules';
 import { isDay } from '../../../core/units';
@@ -62,6 +63,9 @@ function checkMoney(fields: Fields, { limits }: Rules): Refusal | null {
 }
 
 function checkOptions(fields: Fields, { options }: Rules): Refusal | null {
+  const { budgetKind } = fields;
+  if (budgetKind !== undefined && options.budgetKinds && !options.budgetKinds.includes(budgetKind as 'daily'))
+    return refused('not-offered', `This market takes no ${String(budgetKind)} budgets.`);
   for (const placement of PLACEMENTS) {
     if (fields[placement] === undefined) continue;
     const [finding] = checkModifier(Number(fields[placement]));
@@ -87,7 +91,10 @@ function checkDates({ startsOn, endsOn }: Fields, { today }: Rules): Refusal | n
   return null;
 }
 
-function checkTarget({ kind, match, expression }: Fields, { limits, options }: Rules): Refusal | null {
+function checkTarget(
+  { kind, match, expression, refine }: Fields,
+  { limits, options }: Rules,
+): Refusal | null {
   if (kind === 'keyword') {
     if (!['exact', 'phrase', 'broad'].includes(String(match)))
       return refused('bad-value', 'A keyword is exact, phrase or broad.');
@@ -101,7 +108,8 @@ function checkTarget({ kind, match, expression }: Fields, { limits, options }: R
       : refused('bad-value', `There is no automatic group “${String(expression)}”.`);
   if (!options.productTargets)
     return refused('not-offered', 'This market takes no targets on items, categories or brands.');
-  return kind === 'item' ? checkCode(String(expression)) : null;
+  if (kind === 'item') return checkCode(String(expression));
+  return checkRefinement((refine ?? null) as Refinement | null)[0] ?? null;
 }
 
 function checkNegative({ match, expression }: Fields, { limits }: Rules): Refusal | null {

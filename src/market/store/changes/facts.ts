@@ -24,7 +24,7 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
       pages: false,
       state: false,
     },
-    update: ['name', 'state', 'budget', 'pacing', 'flex', 'endsOn', 'top', 'rest', 'pages'],
+    update: ['name', 'state', 'budget', 'pacing', 'flex', 'startsOn', 'endsOn', 'top', 'rest', 'pages'],
   },
   'ad-groups': {
     create: { campaignId: true, name: true, defaultBid: true, state: false },

@@ -5,7 +5,7 @@ import { FACTS } from '../../../contract/facts';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { FIELD_LABELS, IMPORT_LABELS } from '../../../contract/reportFields';
 import type { ImportKind, ReportField, ReportKind } from '../../../contract/reportFields';
-import { Choice, Progress } from '../kit';
+import { Choice, FilePick, Progress } from '../kit';
 import type { Option } from '../kit';
 import type { ImportsState, Upload } from './useImports';
 
@@ -45,17 +45,11 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
           CSV, TSV or XLSX, reports by day or summed over a period; or drop the file here. The same file again
           changes nothing.
         </span>
-        <input
-          ref={input}
-          type="file"
-          hidden
+        <FilePick
+          inputRef={input}
+          label="Report file"
           accept=".csv,.tsv,.txt,.xlsx,text/csv"
-          aria-label="Report file"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            if (file) void imports.take(file);
-            event.target.value = '';
-          }}
+          onFile={(file) => void imports.take(file)}
         />
       </div>
       {upload && (

@@ -20,6 +20,8 @@ export interface DayFieldProps {
   unsettled?: readonly Day[];
   isWrong?: boolean;
   onChange: (day: Day) => void;
+  /** It may be emptied. */
+  onNone?: () => void;
 }
 
 const ISO = 'YYYY-MM-DD';
@@ -69,7 +71,16 @@ function DayMark({ unsettled, ...props }: PickerDayProps & { unsettled: readonly
 }
 
 /** One day, typed or taken from a calendar. */
-export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onChange }: DayFieldProps) {
+export function DayPicker({
+  label,
+  value,
+  min,
+  max,
+  unsettled = [],
+  isWrong,
+  onChange,
+  onNone,
+}: DayFieldProps) {
   const written = (day: string) => (day === '' ? null : dayjs(day));
   // What is half typed is no day yet: the field keeps it by itself until it is one, or another day is set from outside.
   const [shown, setShown] = useState<Dayjs | null>(() => written(value));
@@ -81,6 +92,11 @@ export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onC
   }, [value]);
   const take = (next: Dayjs | null) => {
     setShown(next);
+    if (next === null && onNone) {
+      told.current = '';
+      onNone();
+      return;
+    }
     // While a year is typed it is the year 2, then 20, then 202.
     const day = next?.isValid() ? next.format(ISO) : '';
     if (!isDay(day)) return;
@@ -105,6 +121,7 @@ export function DayPicker({ label, value, min, max, unsettled = [], isWrong, onC
           onChange={take}
           slots={{ day: DayMark as never }}
           slotProps={{
+            field: { clearable: onNone !== undefined },
             day: { unsettled } as never,
             textField: { size: 'small', error: isWrong },
             openPickerButton: { 'aria-label': `${label}: calendar` },

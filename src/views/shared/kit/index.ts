@@ -3,6 +3,7 @@ export type { Option } from './Choice';
 export { Finder } from './Finder';
 export { TextBox } from './TextBox';
 export { MoneyField, NumberField, ShareField } from './NumberField';
+export { FilePick } from './FilePick';
 export { DayField } from './DayField';
 export { Check, OneOf } from './Check';
 export { Tabs } from './Tabs';

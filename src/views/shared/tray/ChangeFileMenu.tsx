@@ -7,6 +7,7 @@ import { useRef, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { FileDifferences } from '../../../contract/changes';
 import { api } from '../api';
+import { FilePick } from '../kit';
 import { ReadBackDialog } from './ReadBackDialog';
 import type { TrayState } from './useTray';
 
@@ -53,17 +54,11 @@ export function ChangeFileMenu({ account, tray }: { account: AccountInfo; tray: 
           </ListItemText>
         </MenuItem>
       </Menu>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        aria-label="Edited change file"
+      <FilePick
+        inputRef={input}
+        label="Edited change file"
         accept=".csv,.tsv,.txt,.xlsx,.json"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void take(file);
-        }}
+        onFile={(file) => void take(file)}
       />
       {read && (
         <ReadBackDialog

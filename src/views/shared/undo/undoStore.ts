@@ -1,4 +1,5 @@
 import type { NewChange } from '../../../contract/changes';
+import type { BuildPlan } from '../../../core/build';
 import type { ProductCosts } from '../../../core/economics';
 import type { Goal } from '../../../core/goals';
 import type { NamedWeek } from '../../../contract/schedules';
@@ -18,7 +19,10 @@ export type Undoing =
   | { kind: 'choices' }
   /** A week that is kept by name: as it was, under the name that it had. */
   | { kind: 'week'; week: NamedWeek; was: string | null }
-  | { kind: 'no-week'; name: string };
+  | { kind: 'no-week'; name: string }
+  /** A plan of campaigns as it was; one that was thrown away. */
+  | { kind: 'plan'; id: number; plan: BuildPlan }
+  | { kind: 'plan-back'; id: number };
 
 export interface Undoable {
   /** What was done, as it is told: "3 changes accepted". */

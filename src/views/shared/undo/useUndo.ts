@@ -88,6 +88,12 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
     case 'no-week':
       await api.dropWeek(account, undoing.name);
       return done('schedules');
+    case 'plan':
+      await api.savePlan({ account, id: undoing.id, plan: undoing.plan });
+      return done('build');
+    case 'plan-back':
+      await api.throwPlan(account, undoing.id, true);
+      return done('build');
     case 'choices':
       await api.takeChoicesBack(account);
       return done('accounts');

@@ -1,4 +1,4 @@
-import { matchForm } from '../../core/matching';
+import { matchForm } from './matchForm';
 
 /** A list with each text once, as it was spelt first: what the market does not tell apart counts as one. */
 export function onceByForm<T>(list: readonly T[], textOf: (one: T) => string, kindOf = (_: T) => ''): T[] {

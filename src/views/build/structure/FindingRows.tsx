@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
-import type { FindingInfo } from '../../contract/findings';
-import { DASH, formatCount, formatMoney } from '../../core/units';
-import { VirtualTable } from '../../table';
-import type { Column } from '../../table';
-import { Empty } from '../shared/kit';
+import type { FindingInfo } from '../../../contract/findings';
+import { DASH, formatCount, formatMoney } from '../../../core/units';
+import { VirtualTable } from '../../../table';
+import type { Column } from '../../../table';
+import { Empty } from '../../shared/kit';
 import type { FindingsState } from './useFindings';
 
 const TWO_LINES = 46;

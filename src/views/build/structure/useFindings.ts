@@ -1,16 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { AccountInfo } from '../../contract/api';
-import { FINDINGS_QUEUE } from '../../contract/findings';
-import type { FindingInfo, FindingsAnswer } from '../../contract/findings';
-import type { NewChange } from '../../contract/changes';
-import { formatCount } from '../../core/units';
-import { api } from '../shared/api';
-import { ask, query } from '../shared/ask';
-import { useUndo } from '../shared/undo/useUndo';
-import { useUrlState } from '../shared/urlState';
-import { useRows } from '../shared/useRows';
-import { useTell } from '../shared/useTell';
+import type { AccountInfo } from '../../../contract/api';
+import { FINDINGS_QUEUE } from '../../../contract/findings';
+import type { FindingInfo, FindingsAnswer } from '../../../contract/findings';
+import type { NewChange } from '../../../contract/changes';
+import { formatCount } from '../../../core/units';
+import { api } from '../../shared/api';
+import { ask, query } from '../../shared/ask';
+import { useUndo } from '../../shared/undo/useUndo';
+import { useUrlState } from '../../shared/urlState';
+import { useRows } from '../../shared/useRows';
+import { useTell } from '../../shared/useTell';
 
 const NONE: FindingInfo[] = [];
 export const ALL = 'all';

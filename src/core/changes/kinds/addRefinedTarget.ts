@@ -1,0 +1,59 @@
+import { normaliseTerm } from '../../matching';
+import { refinementWords } from '../../structure';
+import type { Listing, Refinement } from '../../structure';
+import type { Micros } from '../../units';
+import { checkBid, checkRefinement } from '../limits';
+import type { ArchiveTarget } from './archiveTarget';
+import { makesTarget } from './madeTarget';
+import type { ChangeSpec } from './spec';
+
+/** Bids on the items of a category or brand, all of them or those that fit a refinement. */
+export interface AddRefinedTarget {
+  kind: 'add-refined-target';
+  adGroupId: number;
+  aim: 'category' | 'brand';
+  expression: string;
+  refine: Refinement | null;
+  /** Price and rating of the own product that it was refined against; null where it was not. */
+  against: Listing | null;
+  bid: Micros;
+}
+
+export const addRefinedTarget: ChangeSpec<AddRefinedTarget, ArchiveTarget> = {
+  ...makesTarget<AddRefinedTarget>(),
+  kind: 'add-refined-target',
+  shape: {
+    adGroupId: 'id',
+    aim: { oneOf: ['category', 'brand'] },
+    expression: 'expression',
+    refine: 'refinement',
+    against: 'listing',
+    bid: 'bid',
+  },
+  key: ({ adGroupId, aim, expression, refine }) =>
+    `${aim} ${adGroupId} ${normaliseTerm(expression)} ${refinementWords(refine)}`,
+  words: ({ aim, expression, refine }) =>
+    `Bid on the ${aim} “${expression}”${refine ? ` (${refinementWords(refine)})` : ''}`,
+  group: () => 'New item targets',
+  check: ({ bid, refine }, limits) => [...checkBid(bid, limits), ...checkRefinement(refine)],
+  toMarket: ({ adGroupId, aim, expression, refine, bid }, ids) => {
+    const place = ids.adGroup(adGroupId);
+    return place
+      ? {
+          do: 'create',
+          entity: 'targets',
+          fields: { adGroupId: place, kind: aim, match: null, expression, refine, bid },
+        }
+      : null;
+  },
+  accepted: ({ adGroupId, aim, expression, refine, against, bid }) => ({
+    does: 'make-target',
+    adGroupId,
+    kind: aim,
+    match: null,
+    expression,
+    refine,
+    against,
+    bid,
+  }),
+};

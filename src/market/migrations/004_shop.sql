@@ -1,0 +1,4 @@
+-- Products as shoppers see them: what they are rated, how many are at hand, and how much is off the usual price.
+alter table quaymarket.product add column rating double precision;
+alter table quaymarket.product add column stock integer;
+alter table quaymarket.product add column discount double precision not null default 0;

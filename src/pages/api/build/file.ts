@@ -1,0 +1,19 @@
+import { planFileQuery } from '../../../contract/buildSchemas';
+import { accountQuery } from '../../../contract/schemas';
+import { planFile, takePlanFile } from '../../../server/build/planFile';
+import { bodyOf } from '../../../server/http/bodyOf';
+import { endpoint } from '../../../server/http/endpoint';
+import { streamResponse } from '../../../server/http/streamResponse';
+
+export const GET = endpoint({
+  may: 'see',
+  query: planFileQuery,
+  run: async ({ query: { account, id, format } }) => streamResponse(await planFile(account, id, format)),
+});
+
+/** Takes a plan's file in as a plan of its own. */
+export const POST = endpoint({
+  may: 'decide',
+  query: accountQuery,
+  run: ({ query: { account }, caller, request }) => takePlanFile(caller, account, bodyOf(request)),
+});

@@ -1,0 +1,9 @@
+import { sourceQuery } from '../../../contract/buildSchemas';
+import { loadSource } from '../../../server/build/sources';
+import { endpoint } from '../../../server/http/endpoint';
+
+export const GET = endpoint({
+  may: 'see',
+  query: sourceQuery,
+  run: ({ query: { account, product, from } }) => loadSource(account, product, from),
+});

@@ -1,0 +1,46 @@
+import { useMemo, useState } from 'react';
+import type { KeywordMatch } from '../../../../core/matching';
+import { useKeys } from '../../../shared/useKeys';
+import { useRows } from '../../../shared/useRows';
+import type { OpenPlan } from '../usePlan';
+import { AddTerms } from './AddTerms';
+import { TermBids } from './TermBids';
+import { TermRows } from './TermRows';
+import { useTermEdits } from './useTermEdits';
+
+const PAGE = 12;
+
+/** The terms of a plan: pasted, taken from the account or the market, each with its match types, bids, and what is to be told of it. */
+export function TermsTab({ open }: { open: OpenPlan }) {
+  const { plan } = open;
+  const places = useMemo(() => Int32Array.from(plan.terms, (_, at) => at), [plan.terms]);
+  const rows = useRows(places, String(open.id));
+  const edits = useTermEdits(open);
+  const [matches, setMatches] = useState<readonly KeywordMatch[]>(['exact']);
+  const chosen = () => rows.chosen();
+  const toggle = (match: KeywordMatch) => () => edits.toggle(chosen(), match);
+  useKeys({
+    j: () => rows.move(1, false),
+    k: () => rows.move(-1, false),
+    arrowdown: () => rows.move(1, false),
+    arrowup: () => rows.move(-1, false),
+    'shift+arrowdown': () => rows.move(1, true),
+    'shift+arrowup': () => rows.move(-1, true),
+    pagedown: () => rows.move(PAGE, false),
+    pageup: () => rows.move(-PAGE, false),
+    'ctrl+a': rows.selectAll,
+    escape: rows.clearSelection,
+    e: toggle('exact'),
+    p: toggle('phrase'),
+    b: toggle('broad'),
+    m: () => edits.mend(chosen()),
+    delete: () => edits.takeOut(chosen()),
+  });
+  return (
+    <div className="planList">
+      <AddTerms open={open} matches={matches} onMatches={setMatches} />
+      <TermBids open={open} chosen={rows.selection.size > 0 ? chosen() : null} />
+      <TermRows open={open} rows={rows} edits={edits} />
+    </div>
+  );
+}
