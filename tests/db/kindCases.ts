@@ -64,6 +64,16 @@ export function kindCases(at: () => { shop: Shop; keyword: number; bid: number }
       bid: 300_000,
     }) as const;
 
+  /** The ad of an ad group; made again where a test has ended it. */
+  async function anAd() {
+    const ads = () => db()<{ adId: number; productId: number }[]>`
+      select ad_id as "adId", product_id as "productId" from mowing.ad
+      where account_id = ${at().shop.account} and ad_group_id = ${at().shop.home} and state = 'enabled' order by ad_id`;
+    if ((await ads()).length === 0)
+      await sent({ kind: 'add-ad', adGroupId: at().shop.home, productId: at().shop.product });
+    return { kind: 'archive-ad', adGroupId: at().shop.home, ...(await ads())[0] } as const;
+  }
+
   /** The campaign with the name that it has. */
   async function aName() {
     const [{ name }] = await db()<{ name: string }[]>`
@@ -254,6 +264,16 @@ export function kindCases(at: () => { shop: Shop; keyword: number; bid: number }
         const targetId = await idOfMade((await sent(newKeyword())).id);
         await sent({ kind: 'archive-target', targetId });
         return { kind: 'archive-target', targetId };
+      },
+    },
+    'archive-ad': {
+      good: async () => anAd(),
+      stands: () => 'archived',
+      undoneBy: 'add-ad',
+      bad: async () => {
+        const change = await anAd();
+        await sent(change);
+        return change;
       },
     },
     'archive-negative': {

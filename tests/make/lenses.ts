@@ -11,6 +11,7 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     state: 'enabled' as const,
     budget: 10_000_000,
     budgetKind: 'daily' as const,
+    pacing: 'even',
     flex: 'fixed',
     startsOn: null,
     endsOn: null,

@@ -10,7 +10,7 @@ export type { PlanFault } from './fault';
 export type { PlanGround } from './ground';
 export { readPasted } from './lines';
 export type { PastedLines } from './lines';
-export { fitsPattern, NAME_FIELDS, nameBy, USUAL_NAMES } from './names';
+export { fitsPattern, freeNames, NAME_FIELDS, nameBy, USUAL_NAMES } from './names';
 export { PART_NAMES, PARTS, partNamed, partOf } from './parts';
 export type { PartName, PartSpec } from './parts';
 export type { BuildPlan, PartPlan, PlanGroup, PlanItem, PlanRefined, PlanTerm, ProductRule } from './plan';

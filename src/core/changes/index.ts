@@ -47,6 +47,7 @@ export type { ChangePurpose } from './purposes';
 export { isRunning, standingOf } from './standing';
 export type {
   AdGroupNow,
+  AdNow,
   CampaignNow,
   Entities,
   NegativeNow,

@@ -2,6 +2,7 @@
 export interface Named {
   campaign?: number;
   adGroup?: number;
+  ad?: number;
   target?: number;
   negative?: number;
   product?: number;

@@ -27,6 +27,12 @@ export interface AdGroupNow {
   defaultBid: Micros | null;
 }
 
+export interface AdNow {
+  id: number;
+  adGroupId: number;
+  state: State;
+}
+
 export interface TargetNow {
   id: number;
   adGroupId: number;
@@ -56,6 +62,7 @@ export interface ScheduleNow {
 export interface Entities {
   campaigns: ReadonlyMap<number, CampaignNow>;
   adGroups: ReadonlyMap<number, AdGroupNow>;
+  ads: ReadonlyMap<number, AdNow>;
   targets: ReadonlyMap<number, TargetNow>;
   negatives: ReadonlyMap<number, NegativeNow>;
   schedules: ReadonlyMap<number, ScheduleNow>;
@@ -65,6 +72,7 @@ export interface Entities {
 export interface Standing {
   campaign: CampaignNow | null;
   adGroup: AdGroupNow | null;
+  ad: AdNow | null;
   target: TargetNow | null;
   negative: NegativeNow | null;
   schedule: ScheduleNow | null;
@@ -76,18 +84,19 @@ export interface Standing {
 export function standingOf(
   named: Named,
   made: Made,
-  { campaigns, adGroups, targets, negatives, schedules }: Entities,
+  { campaigns, adGroups, ads, targets, negatives, schedules }: Entities,
 ): Standing {
   const found = <T>(map: ReadonlyMap<number, T>, id: number | null | undefined) =>
     (id == null ? undefined : map.get(id)) ?? null;
   const target = found(targets, named.target);
+  const ad = found(ads, named.ad);
   const negative = found(negatives, named.negative);
   const schedule = found(schedules, named.schedule);
   const adGroup = found(adGroups, named.adGroup ?? target?.adGroupId ?? negative?.adGroupId);
   const campaign = found(campaigns, named.campaign ?? adGroup?.campaignId ?? negative?.campaignId);
   const madeOne =
     found(targets, made.targetId) ?? found(negatives, made.negativeId) ?? found(schedules, made.scheduleId);
-  return { campaign, adGroup, target, negative, schedule, made: madeOne?.state ?? null };
+  return { campaign, adGroup, ad, target, negative, schedule, made: madeOne?.state ?? null };
 }
 
 /** Whether the campaign, the ad group and the target that a change stands in run. */

@@ -56,6 +56,7 @@ export type MarketChange = MarketAct & { ref: string };
 export interface MarketIds {
   campaign: (id: number) => string | undefined;
   adGroup: (id: number) => string | undefined;
+  ad: (id: number) => string | undefined;
   target: (id: number) => string | undefined;
   negative: (id: number) => string | undefined;
   product: (id: number) => string | undefined;

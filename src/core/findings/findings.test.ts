@@ -5,7 +5,7 @@ import type { Route } from '../routes';
 import { indexStructure, indexTree } from '../structure';
 import type { AccountTree, Negative, Target } from '../structure';
 
-const PLACE = { startsOn: null, endsOn: null, flex: null, top: 0, rest: 0, pages: 0 };
+const PLACE = { startsOn: null, endsOn: null, flex: null, pacing: null, top: 0, rest: 0, pages: 0 };
 const campaign = (id: number, name: string, over: object = {}) => ({
   ...PLACE,
   id,
@@ -60,6 +60,10 @@ interface World {
   did?: Record<number, FoundSums>;
   terms?: Omit<CaughtTerm, 'termId' | 'form'>[];
   routes?: Route[];
+  naming?: Given['naming'];
+  refined?: Given['refined'];
+  leastBid?: Given['leastBid'];
+  sets?: Given['sets'];
 }
 
 /** Looks through a small structure, a window of 30 days, a month as long. */
@@ -85,6 +89,10 @@ function found(world: World, kind: string) {
     routes: world.routes ?? [],
     perMonth: 1,
     days: 30,
+    naming: world.naming ?? null,
+    refined: world.refined ?? [],
+    leastBid: world.leastBid ?? (() => null),
+    sets: world.sets ?? [],
   };
   return findAll(given).filter((one) => one.kind === kind);
 }
@@ -205,5 +213,100 @@ describe('a structure is looked through', () => {
         ({ id }) => id,
       ),
     ).toEqual([20, 10]);
+  });
+
+  test('names that no pattern has made are named by it, and those of several parts are left to the hand', () => {
+    const world = {
+      campaigns: [campaign(1, 'Old name'), campaign(2, 'CRO – exact'), campaign(3, 'mixed')],
+      adGroups: [adGroup(10, 1), adGroup(20, 2), adGroup(30, 3)],
+      targets: [target(1, 10), target(2, 20), target(3, 30), auto(4, 30)],
+      did: { 1: did(12) },
+    };
+    expect(found(world, 'off-pattern')).toEqual([]);
+    const naming = { pattern: '{code} – {part} {number}', codeOf: () => 'CRO' };
+    const [old, mixed, ...others] = found({ ...world, naming }, 'off-pattern');
+    expect(others).toEqual([]);
+    // The name by the pattern is taken: it gets a number.
+    expect(old).toMatchObject({ id: 1, money: 12e6, mend: [{ kind: 'set-name', to: 'CRO – exact 2' }] });
+    expect(mixed).toMatchObject({ id: 3, mend: [], otherwise: expect.stringMatching(/by hand/) as string });
+  });
+
+  test('automatic groups of one ad group that sell very differently; alike ones are none', () => {
+    const groups = [auto(1), target(2, 10, { kind: 'auto', match: null, expression: 'rival items' })];
+    const apart = found({ targets: groups, did: { 1: did(40, 8), 2: did(40, 1) } }, 'mixed-groups');
+    expect(apart).toMatchObject([{ id: 10, money: 80e6 }]);
+    expect(apart[0].words).toMatch(/“near searches” at an ACOS of 25 %.*“rival items” at an ACOS of 200 %/);
+    expect(found({ targets: groups, did: { 1: did(40, 8), 2: did(40, 6) } }, 'mixed-groups')).toEqual([]);
+  });
+
+  test('a category refined against a price that has moved is made again, and nothing else', () => {
+    const category = target(1, 10, { kind: 'category', match: null, expression: 'Vessels' });
+    const refined = [
+      { targetId: 1, refine: { minPrice: 25e6, maxRating: 4.2 }, against: { price: 25e6, rating: 4.2 } },
+    ];
+    const listed = (price: number, rating: number) => [{ ...product(1), price, rating }];
+    const at = (price: number, rating: number) =>
+      found(
+        { targets: [category, target(2, 20)], refined, products: listed(price, rating) },
+        'refined-against',
+      );
+    expect(at(25e6, 4.2)).toEqual([]);
+    expect(at(25.3e6, 4.2)).toEqual([]);
+    expect(at(20e6, 4.2)).toMatchObject([
+      {
+        id: 1,
+        mend: [
+          { kind: 'archive-target', targetId: 1 },
+          {
+            kind: 'add-refined-target',
+            expression: 'Vessels',
+            refine: { minPrice: 20e6, maxRating: 4.2 },
+            against: { price: 20e6, rating: 4.2 },
+          },
+        ],
+      },
+    ]);
+    expect(at(25e6, 4.5)[0].mend[1]).toMatchObject({ refine: { minPrice: 25e6, maxRating: 4.5 } });
+  });
+
+  test('a target that never showed and bids under the market’s range gets its least bid', () => {
+    const world = { targets: [target(1, 10, { bid: 100_000 }), target(2, 20)], leastBid: () => 300_000 };
+    expect(found(world, 'under-range')).toMatchObject([
+      { id: 1, mend: [{ kind: 'set-bid', targetId: 1, from: 100_000, to: 300_000 }] },
+    ]);
+    expect(found(world, 'never-shown').map(({ id }) => id)).toEqual([20]);
+    expect(found({ ...world, did: { 1: did(1) } }, 'under-range')).toEqual([]);
+  });
+
+  test('a product without stock is told once, and its targets are no fault of their own', () => {
+    const world = { targets: [target(1, 10)], products: [{ ...product(1), stock: 0 }] };
+    expect(found(world, 'no-stock')).toMatchObject([{ entity: 'product', id: 1 }]);
+    expect(found(world, 'never-shown')).toEqual([]);
+  });
+
+  test('a set of products that its rule has left behind: what came gets an ad, what went loses it', () => {
+    const world = {
+      targets: [target(1, 10)],
+      products: [product(1), product(2), product(3)],
+      sets: [
+        {
+          adGroupId: 10,
+          has: [
+            { productId: 1, adId: 7 },
+            { productId: 3, adId: 8 },
+          ],
+          wants: [1, 2],
+        },
+      ],
+    };
+    expect(found(world, 'ruled-set')).toMatchObject([
+      {
+        id: 10,
+        mend: [
+          { kind: 'add-ad', productId: 2 },
+          { kind: 'archive-ad', adId: 8 },
+        ],
+      },
+    ]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Route } from '../routes';
-import type { StructureIndex, Target, TreeIndex } from '../structure';
+import type { Listing, Refinement, StructureIndex, Target, TreeIndex } from '../structure';
 import { isExactTarget } from '../structure';
 import { groupBy } from '../order';
 
@@ -33,6 +33,30 @@ export interface Given {
   perMonth: number;
   /** Days that the window has. */
   days: number;
+  /** How the account names its campaigns, and what stands for a product in a name; null where it keeps no pattern. */
+  naming: { pattern: string; codeOf: (productId: number) => string } | null;
+  /** Categories and brands that were refined against an own price and rating. */
+  refined: readonly RefinedTarget[];
+  /** The least bid of the market's range for a target, micros; null where it is not known. */
+  leastBid: (targetId: number) => number | null;
+  /** Sets of products that follow a rule. */
+  sets: readonly RuledSet[];
+}
+
+/** A target on some items of a category or brand, and what they were chosen against. */
+export interface RefinedTarget {
+  targetId: number;
+  refine: Refinement;
+  against: Listing;
+}
+
+/** An ad group whose ads show the products that fit a rule. */
+export interface RuledSet {
+  adGroupId: number;
+  /** Products of its ads, each with the ad's id. */
+  has: readonly { productId: number; adId: number }[];
+  /** Products that fit the rule, with the one that it is for. */
+  wants: readonly number[];
 }
 
 const NOTHING: FoundSums = { impressions: 0, clicks: 0, orders: 0, spend: 0, sales: 0 };

@@ -9,6 +9,7 @@ export interface CampaignNode extends Campaign {
   budget: Micros | null;
   budgetKind: 'daily' | 'lifetime' | null;
   flex: string | null;
+  pacing: string | null;
   /** Its first and last day; null: not known, or without an end. */
   startsOn: Day | null;
   endsOn: Day | null;

@@ -18,3 +18,6 @@ create table mowing.build_plan (
   primary key (account_id, plan_id)
 );
 create index change_by_plan on mowing.change (account_id, ((figures->>'plan')::integer)) where figures ? 'plan';
+
+-- The market told refinements as texts in JSON.
+update mowing.target set refine = (refine #>> '{}')::jsonb where jsonb_typeof(refine) = 'string';

@@ -5,6 +5,7 @@ import type { Query } from '../connection';
 const TABLES = {
   campaign: 'campaign',
   'ad-group': 'ad_group',
+  ad: 'ad',
   target: 'target',
   negative: 'negative',
   schedule: 'schedule',
@@ -66,7 +67,7 @@ export async function applyAccepted(
     case 'adopt-ad':
       await sql`
         insert into mowing.ad (account_id, ad_group_id, product_id, market_id)
-        values (${accountId}, ${accepted.adGroupId}, ${accepted.productId}, ${marketId}) on conflict (account_id, market_id) do nothing`;
+        values (${accountId}, ${accepted.adGroupId}, ${accepted.productId}, ${marketId}) on conflict (account_id, market_id) do update set state = 'enabled'`;
   }
   return made;
 }

@@ -1,5 +1,6 @@
 import type {
   AdGroupNow,
+  AdNow,
   CampaignNow,
   Entities,
   NegativeNow,
@@ -12,6 +13,7 @@ import type { Query } from '../connection';
 export interface EntityIds {
   campaigns: number[];
   adGroups: number[];
+  ads: number[];
   targets: number[];
   negatives: number[];
   schedules: number[];
@@ -20,7 +22,9 @@ export interface EntityIds {
 /** Entities as they stand now, with the ad groups and campaigns that they stand in. What is not there is left out. */
 export async function readEntities(sql: Query, accountId: number, ids: EntityIds): Promise<Entities> {
   const mine = sql`account_id = ${accountId}`;
-  const [targets, negatives, schedules] = await Promise.all([
+  const [ads, targets, negatives, schedules] = await Promise.all([
+    sql<AdNow[]>`
+      select ad_id as id, ad_group_id as "adGroupId", state from mowing.ad where ${mine} and ad_id = any(${ids.ads}::integer[])`,
     sql<TargetNow[]>`
       select target_id as id, ad_group_id as "adGroupId", expression, state, bid_micros as bid
       from mowing.target where ${mine} and target_id = any(${ids.targets}::integer[])`,
@@ -35,6 +39,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
     select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid"
     from mowing.ad_group where ${mine} and ad_group_id = any(${[
       ...ids.adGroups,
+      ...ads.map(({ adGroupId }) => adGroupId),
       ...targets.map(({ adGroupId }) => adGroupId),
       ...negatives.flatMap(({ adGroupId }) => adGroupId ?? []),
     ]}::integer[])`;
@@ -51,6 +56,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
   return {
     campaigns: byId(campaigns),
     adGroups: byId(adGroups),
+    ads: byId(ads),
     targets: byId(targets),
     negatives: byId(negatives),
     schedules: byId(schedules),

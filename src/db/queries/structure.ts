@@ -28,7 +28,7 @@ export async function listNegatives(sql: Query, accountId: number): Promise<Nega
 export async function marketIds(
   sql: Query,
   accountId: number,
-  table: 'campaign' | 'ad_group' | 'target' | 'negative' | 'product' | 'schedule',
+  table: 'campaign' | 'ad_group' | 'ad' | 'target' | 'negative' | 'product' | 'schedule',
   ids: number[],
 ): Promise<Map<number, string | null>> {
   const id = sql.unsafe(`${table}_id`);

@@ -4,7 +4,7 @@ import type { Query } from '../connection';
 
 export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {
   return sql<CampaignNode[]>`
-    select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex,
+    select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex, pacing,
       starts_on as "startsOn", ends_on as "endsOn",
       top_modifier as top, rest_modifier as rest, pages_modifier as pages
     from mowing.campaign where account_id = ${accountId} order by campaign_id`;

@@ -38,7 +38,7 @@ export async function writeEntities(
     const values = entity as Record<string, unknown>;
     const row: Record<string, unknown> = { account_id: account };
     for (const [word, column] of Object.entries(columns)) {
-      row[column] = columnValue(word, values[word] ?? null);
+      row[column] = columnValue(tx, word, values[word] ?? null);
     }
     if (table === 'target' || table === 'negative') row.norm = normaliseTerm(String(values.expression));
     return row;

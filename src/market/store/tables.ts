@@ -1,4 +1,5 @@
 import type { EntityKind } from '../../contract/market';
+import type { MarketTx } from './connection';
 
 /** Tables of entities, their columns by the words of the market's answers, and the letter their ids begin with. */
 export const ENTITY_TABLES: Record<
@@ -90,8 +91,8 @@ export const ENTITY_TABLES: Record<
 
 const AS_JSON = ['refine', 'week'];
 
-/** A value as its column takes it. */
-export const columnValue = (word: string, value: unknown): unknown =>
-  AS_JSON.includes(word) && value !== null ? JSON.stringify(value) : value;
+/** A value as its column takes it. (A text given for JSON would be kept as a text in JSON.) */
+export const columnValue = (sql: MarketTx, word: string, value: unknown): unknown =>
+  AS_JSON.includes(word) && value !== null ? sql.json(value as never) : value;
 
 export const ENTITY_KINDS = Object.keys(ENTITY_TABLES) as EntityKind[];

@@ -11,3 +11,5 @@ export {
 } from './staged';
 export type { Staged } from './staged';
 export { USUAL_BANDS } from './bands';
+export { planSettings } from './settings';
+export type { Settings, SettingsPlan } from './settings';

@@ -40,10 +40,11 @@ export const madeOf = ({ madeTargetId, madeNegativeId, madeScheduleId }: ChangeR
 });
 
 function idsOf(rows: readonly ChangeRow[]): EntityIds {
-  const ids: EntityIds = { campaigns: [], adGroups: [], targets: [], negatives: [], schedules: [] };
+  const ids: EntityIds = { campaigns: [], adGroups: [], ads: [], targets: [], negatives: [], schedules: [] };
   const add = (list: number[], id: number | null | undefined) => id != null && list.push(id);
   for (const { change, madeTargetId, madeNegativeId, madeScheduleId } of rows) {
-    const { campaign, adGroup, target, negative, schedule } = entitiesOf(change);
+    const { campaign, adGroup, ad, target, negative, schedule } = entitiesOf(change);
+    add(ids.ads, ad);
     add(ids.campaigns, campaign);
     add(ids.adGroups, adGroup);
     add(ids.targets, target);

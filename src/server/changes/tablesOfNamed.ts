@@ -4,6 +4,7 @@ import type { Named } from '../../core/changes';
 export const TABLES_OF_NAMED = {
   campaign: 'campaign',
   adGroup: 'ad_group',
+  ad: 'ad',
   target: 'target',
   negative: 'negative',
   product: 'product',

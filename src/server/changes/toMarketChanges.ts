@@ -29,6 +29,7 @@ export async function toMarketChanges(
   const ids = {
     campaign: await idsOf('campaign'),
     adGroup: await idsOf('adGroup'),
+    ad: await idsOf('ad'),
     target: await idsOf('target'),
     negative: await idsOf('negative'),
     product: await idsOf('product'),

@@ -9,38 +9,57 @@ import { indexStructure, indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import { daysIn, DAYS_PER_MONTH } from '../../core/units';
 import { listChangeRows } from '../../db/queries/changes';
+import { listProducts } from '../../db/queries/economics';
+import { listRefined } from '../../db/queries/refined';
 import { listRoutes } from '../../db/queries/routes';
 import { listNegatives } from '../../db/queries/structure';
+import { needAccount } from '../accounts/accounts';
 import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
+import { leastBids } from './leastBids';
+import { ruledSets } from './ruledSets';
 
 /** What is found in an account's structure, from the usual window. */
 export async function loadFindings(account: number): Promise<FindingsAnswer> {
   const sumsOf = async (grain: 'target' | 'term') =>
     JSON.parse(await loadFieldSums({ account, grain })) as FieldSumsAnswer;
-  const [tree, negatives, routes, targets, terms, { aside }, staged, sending] = await Promise.all([
-    loadTree(account),
-    listNegatives(db(), account),
-    listRoutes(db(), account),
-    sumsOf('target'),
-    sumsOf('term'),
-    loadAside(account),
-    listChangeRows(db(), account, { state: 'staged' }),
-    listChangeRows(db(), account, { state: 'sending' }),
-  ]);
+  const row = await needAccount(account);
+  const [tree, negatives, routes, targets, terms, { aside }, staged, sending, refined, sets, products] =
+    await Promise.all([
+      loadTree(account),
+      listNegatives(db(), account),
+      listRoutes(db(), account),
+      sumsOf('target'),
+      sumsOf('term'),
+      loadAside(account),
+      listChangeRows(db(), account, { state: 'staged' }),
+      listChangeRows(db(), account, { state: 'sending' }),
+      listRefined(db(), account),
+      ruledSets(account),
+      listProducts(db(), account),
+    ]);
   const { from, to } = targets.window;
   const index = indexTree(tree);
   const days = daysIn(from, to);
+  const sums = sumsBy(rowsOf(targets));
+  const codes = new Map(products.map(({ id, sku, itemCode }) => [id, sku ?? itemCode]));
   const found = findAll({
     structure: indexStructure({ ...tree, negatives }),
     index,
-    sums: sumsBy(rowsOf(targets)),
+    sums,
     terms: termsOf(terms),
     routes,
     perMonth: DAYS_PER_MONTH / days,
     days,
+    naming:
+      row.namePattern === null
+        ? null
+        : { pattern: row.namePattern, codeOf: (id) => codes.get(id) ?? String(id) },
+    refined,
+    leastBid: await leastBids(row, index, sums),
+    sets,
   });
   const put = new Set(aside.filter(({ queue }) => queue === FINDINGS_QUEUE).map(({ subject }) => subject));
   const pending = new Set([...staged, ...sending].map(({ key }) => key));

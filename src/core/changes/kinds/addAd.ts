@@ -10,7 +10,7 @@ export interface AddAd {
 export const addAd: ChangeSpec<AddAd> = {
   kind: 'add-ad',
   shape: { adGroupId: 'id', productId: 'id' },
-  byRequest: false,
+  byRequest: true,
   key: ({ adGroupId, productId }) => `ad ${adGroupId} ${productId}`,
   words: () => 'Advertise the product there',
   group: () => 'Campaigns and ad groups',

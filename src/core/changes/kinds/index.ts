@@ -7,6 +7,7 @@ import { addKeyword } from './addKeyword';
 import { addNegative } from './addNegative';
 import { addRefinedTarget } from './addRefinedTarget';
 import { addSchedule } from './addSchedule';
+import { archiveAd } from './archiveAd';
 import { archiveNegative } from './archiveNegative';
 import { archivePlace } from './archivePlace';
 import { archiveTarget } from './archiveTarget';
@@ -43,6 +44,7 @@ export const KINDS = {
   'add-campaign': addCampaign,
   'add-ad-group': addAdGroup,
   'add-ad': addAd,
+  'archive-ad': archiveAd,
   'archive-place': archivePlace,
   'archive-target': archiveTarget,
   'archive-negative': archiveNegative,

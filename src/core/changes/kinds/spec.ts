@@ -60,7 +60,7 @@ export type Accepted =
   | { does: 'adopt-ad'; adGroupId: number; productId: number };
 
 /** What an accepted change sets values of. */
-export type SetEntity = 'campaign' | 'ad-group' | 'target' | 'negative' | 'schedule';
+export type SetEntity = 'campaign' | 'ad-group' | 'ad' | 'target' | 'negative' | 'schedule';
 
 export type Values = Partial<
   Record<

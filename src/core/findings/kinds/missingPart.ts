@@ -55,7 +55,7 @@ export const missingPart: FindingSpec = {
           money: all.sales * perMonth,
           words: `No ${missing.map(([name, , does]) => `${name} (${does})`).join(', no ')}, while ads sold ${formatMoney(all.sales)}.`,
           mend: [],
-          otherwise: 'Make the part under Routes, or by a new campaign.',
+          otherwise: 'Make it by a plan.',
         },
       ];
     });

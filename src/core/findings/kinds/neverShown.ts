@@ -1,3 +1,4 @@
+import type { Target } from '../../structure';
 import { formatCount } from '../../units';
 import type { FindingSpec } from '../finding';
 import { runningByAdGroup } from '../given';
@@ -12,7 +13,16 @@ export const neverShown: FindingSpec = {
   find: (given) => {
     const { sums, days, structure } = given;
     return [...runningByAdGroup(given)].flatMap(([id, targets]) => {
-      const still = targets.filter((target) => sums(target.id).impressions === 0);
+      // What has no stock or bids under the market's range is told by itself.
+      const isTold = ({ id: target, bid }: Target) => {
+        const least = given.leastBid(target);
+        const own = bid ?? given.index.adGroups.get(id)?.defaultBid ?? null;
+        return (
+          (least !== null && own !== null && own < least) ||
+          given.index.products.get(given.index.placeOfTarget(target).productId)?.stock === 0
+        );
+      };
+      const still = targets.filter((target) => sums(target.id).impressions === 0 && !isTold(target));
       if (still.length === 0) return [];
       const adGroup = structure.adGroup(id)!;
       const blocked = still.filter(

@@ -84,7 +84,7 @@ async function create(
   const [{ n }] = await tx`select nextval('quaymarket.made_id') as n`;
   const id = `${letter}${n}`;
   const row: Record<string, unknown> = { account_id: account, id, changed: seq };
-  for (const [word, value] of Object.entries(fields)) row[columns[word]] = columnValue(word, value);
+  for (const [word, value] of Object.entries(fields)) row[columns[word]] = columnValue(tx, word, value);
   if (table === 'target' || table === 'negative') row.norm = normaliseTerm(String(fields.expression));
   const made =
     await tx`insert into quaymarket.${tx.unsafe(table)} ${tx(row)} on conflict do nothing returning id`;
@@ -198,7 +198,7 @@ async function update(
   if (bad) return bad;
   const { table, columns } = ENTITY_TABLES[entity];
   const row = Object.fromEntries(
-    Object.entries(fields).map(([word, value]) => [columns[word], columnValue(word, value)]),
+    Object.entries(fields).map(([word, value]) => [columns[word], columnValue(tx, word, value)]),
   );
   await tx`update quaymarket.${tx.unsafe(table)} set ${tx({ ...row, changed: seq })} where account_id = ${account} and id = ${id}`;
   return id;

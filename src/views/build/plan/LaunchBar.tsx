@@ -106,7 +106,13 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
         {formatCount(counts.targets)} targets, {formatCount(counts.negatives)} negatives
       </span>
       {first ? (
-        <Button variant="link" className="over" title={first.sentence} onClick={() => onTab(tabOf(first.at))}>
+        <Button
+          variant="link"
+          className="over"
+          color="inherit"
+          title={first.sentence}
+          onClick={() => onTab(tabOf(first.at))}
+        >
           {formatCount(faults.wrong.length)} wrong: {first.sentence}
         </Button>
       ) : (

@@ -12,6 +12,7 @@ import { countWords } from '../../shared/rowRequest';
 import { useRemembered } from '../../shared/useRemembered';
 import { USUAL_BANDS } from '../../../plans/byHand';
 import { BandsForm } from './BandsForm';
+import { PlaceSettings } from './PlaceSettings';
 import { PlanWords } from './PlanWords';
 import type { Staged } from '../../../plans/byHand';
 import { TermActs } from './TermActs';
@@ -51,7 +52,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
   const [kind, setKind] = useState<StepKind>('percent');
   const [text, setText] = useState('-15');
   const [againToo, setAgainToo] = useState(false);
-  const { entity, value, sets: isSettable, whyNotSet } = lensNamed(table.lens);
+  const { entity, value, sets: isSettable, whyNotSet, pauses } = lensNamed(table.lens);
   const steps = STEPS.filter(({ bidsOnly }) => !bidsOnly || value === 'bid');
   const chosenKind = steps.some((one) => one.kind === kind) ? kind : 'percent';
   const [bands, setBands] = useRemembered<AcosBands>('acos-bands', USUAL_BANDS);
@@ -130,6 +131,9 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
       )}
       {!isSettable && entity !== 'term' && <span className="faint">{whyNotSet}</span>}
       {entity === 'term' && <TermActs account={account} loaded={loaded} chosen={chosen} onStage={onStage} />}
+      {(pauses === 'campaign' || pauses === 'ad-group') && (
+        <PlaceSettings account={account} loaded={loaded} chosen={chosen} onStage={onStage} />
+      )}
       {pausing.length > 0 && (
         <Button
           onClick={() => onStage(pausing)}

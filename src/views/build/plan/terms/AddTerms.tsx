@@ -62,7 +62,7 @@ export function AddTerms({ open, matches, onMatches }: AddTermsProps) {
     <div className="addLines">
       <TextBox
         aria-label="Terms to add"
-        lines={3}
+        lines={2}
         isWide
         value={text}
         placeholder="Paste terms: one a line, or parted by commas, semicolons or tabs. Ctrl+Enter adds them."

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { bidFor } from '../../../../core/build';
 import type { PlanTerm } from '../../../../core/build';
 import { formatCount } from '../../../../core/units';
@@ -18,16 +19,23 @@ const RULES = {
 } as const;
 type Rule = keyof typeof RULES;
 
+interface TermBidsProps {
+  open: OpenPlan;
+  /** Null: all. */
+  chosen: readonly number[] | null;
+  /** What stands at the end of the line. */
+  children: ReactNode;
+}
+
 /** Bids of many terms by a rule; what was set by hand is only overridden once that is told. */
-export function TermBids({ open, chosen }: { open: OpenPlan; chosen: readonly number[] | null }) {
-  const { account, plan, edit, data, faults } = open;
+export function TermBids({ open, chosen, children }: TermBidsProps) {
+  const { account, plan, edit, data } = open;
   const tell = useTell();
   const [rule, setRule] = useState<Rule>('part');
   const [asking, setAsking] = useState<PlanTerm[] | null>(null);
   const [isBusy, setBusy] = useState(false);
   if (plan.terms.length === 0) return null;
   const rows = chosen ?? plan.terms.map((_, at) => at);
-  const wrong = faults.in('terms').filter(({ weight }) => weight === 'wrong').length;
 
   const bidsBy = async (): Promise<PlanTerm[]> => {
     const wanted = new Set(rows);
@@ -88,11 +96,7 @@ export function TermBids({ open, chosen }: { open: OpenPlan; chosen: readonly nu
         Set {chosen ? `${formatCount(chosen.length)} chosen` : 'all'}
       </Button>
       <span className="room" />
-      {wrong > 0 && (
-        <span className="over small">
-          {formatCount(wrong)} {wrong === 1 ? 'line is' : 'lines are'} wrong. m mends what is chosen.
-        </span>
-      )}
+      {children}
       {asking && (
         <Ask
           title={`${formatCount(overridden(plan.terms, asking))} bids that were set by hand would be others`}

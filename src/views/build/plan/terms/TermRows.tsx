@@ -14,6 +14,8 @@ import type { TermEdits } from './useTermEdits';
 
 interface TermRowsProps {
   open: OpenPlan;
+  /** Places in the plan of the terms that are shown. */
+  places: Int32Array;
   rows: ReturnType<typeof useRows>;
   edits: TermEdits;
 }
@@ -27,7 +29,7 @@ const MATCHES = ['exact', 'phrase', 'broad'] as const;
 const ROW = 30;
 
 /** The terms of a plan, a row each: its words, the match types with their bids, and what is to be told of it. */
-export function TermRows({ open, rows, edits }: TermRowsProps) {
+export function TermRows({ open, places, rows, edits }: TermRowsProps) {
   const { account, plan } = open;
   const [editing, setEditing] = useState<string | null>(null);
   const offered = MATCHES.filter((match) => match === 'exact' || (account.options?.looseKeywords ?? true));
@@ -38,7 +40,7 @@ export function TermRows({ open, rows, edits }: TermRowsProps) {
       width: 'minmax(180px, 0.8fr)',
       cell: ({ at, term }) => (
         <TextBox
-          className="inCell"
+          className="lineText"
           aria-label={`Term ${at + 1}`}
           isWide
           defaultValue={term.text}
@@ -105,13 +107,13 @@ export function TermRows({ open, rows, edits }: TermRowsProps) {
     <VirtualTable
       label="Terms of the plan"
       columns={columns}
-      count={plan.terms.length}
-      rowAt={(at) => ({ at, term: plan.terms[at] })}
-      keyAt={(at) => at}
+      count={places.length}
+      rowAt={(index) => ({ at: places[index], term: plan.terms[places[index]] })}
+      keyAt={(index) => places[index]}
       rowHeight={ROW}
       focus={rows.focus}
       onFocus={rows.setFocus}
-      isSelected={(at) => rows.selection.has(at)}
+      isSelected={(index) => rows.selection.has(places[index])}
       onSelect={rows.select}
       sorts={[]}
       onSort={() => {}}

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { KeywordMatch } from '../../../../core/matching';
+import { formatCount } from '../../../../core/units';
+import { Check } from '../../../shared/kit';
 import { useKeys } from '../../../shared/useKeys';
 import { useRows } from '../../../shared/useRows';
 import type { OpenPlan } from '../usePlan';
@@ -13,8 +15,24 @@ const PAGE = 12;
 /** The terms of a plan: pasted, taken from the account or the market, each with its match types, bids, and what is to be told of it. */
 export function TermsTab({ open }: { open: OpenPlan }) {
   const { plan } = open;
-  const places = useMemo(() => Int32Array.from(plan.terms, (_, at) => at), [plan.terms]);
-  const rows = useRows(places, String(open.id));
+  const [onlyWrong, setOnlyWrong] = useState(false);
+  const wrong = useMemo(
+    () => [
+      ...new Set(
+        open.faults
+          .in('terms')
+          .filter(({ weight }) => weight === 'wrong')
+          .map(({ at }) => Number(at.split('.')[1])),
+      ),
+    ],
+    [open.faults],
+  );
+  const isFiltered = onlyWrong && wrong.length > 0;
+  const places = useMemo(
+    () => Int32Array.from(isFiltered ? wrong.filter((at) => at < plan.terms.length) : plan.terms.keys()),
+    [isFiltered, plan.terms, wrong],
+  );
+  const rows = useRows(places, `${open.id} ${isFiltered}`);
   const edits = useTermEdits(open);
   const [matches, setMatches] = useState<readonly KeywordMatch[]>(['exact']);
   const chosen = () => rows.chosen();
@@ -39,8 +57,17 @@ export function TermsTab({ open }: { open: OpenPlan }) {
   return (
     <div className="planList">
       <AddTerms open={open} matches={matches} onMatches={setMatches} />
-      <TermBids open={open} chosen={rows.selection.size > 0 ? chosen() : null} />
-      <TermRows open={open} rows={rows} edits={edits} />
+      <TermBids open={open} chosen={rows.selection.size > 0 ? chosen() : null}>
+        {wrong.length > 0 && (
+          <Check isOn={isFiltered} onChange={setOnlyWrong} title="m mends the chosen lines">
+            <span className="over">
+              {formatCount(wrong.length)} {wrong.length === 1 ? 'line is' : 'lines are'} wrong: show these
+              only
+            </span>
+          </Check>
+        )}
+      </TermBids>
+      <TermRows open={open} places={places} rows={rows} edits={edits} />
     </div>
   );
 }
