@@ -116,6 +116,7 @@ export const buildPlan = Joi.object<BuildPlan>({
   names: byKey(Joi.string().trim().allow('').max(200)),
   settings: needed(settings),
   own: byKey(Joi.object(settings)),
+  adGroupShare: Joi.number().greater(0).max(1).allow(null).default(null),
   uncrossed: Joi.array().items(Joi.string().max(50)).max(100).default([]),
 });
 

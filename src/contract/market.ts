@@ -21,6 +21,10 @@ export interface MarketOptions {
   /** Targets, and negatives, of an ad group at most. */
   mostTargets: number;
   mostNegatives: number;
+  /** Whether an ad group may have a budget (a part of its campaign's) and days of its own. */
+  adGroupBudgets: boolean;
+  /** What its placements are called, where that is not as usual. */
+  placementNames: Partial<Record<Placement, string>>;
 }
 
 export interface MarketAccount {

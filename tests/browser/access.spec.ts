@@ -22,6 +22,7 @@ const PAGES: [name: string, path: string, sign: string][] = [
   ['the step of hours', '/round?step=hours', 'Accept'],
   ['trials by weeks', '/hours?part=trials', 'No trial has been begun yet.'],
   ['structure', '/build?', 'findings of'],
+  ['plans', '/build?part=plan', 'No plan is open.'],
   ['ledger', '/ledger?', 'Nothing has been sent yet.'],
   ['which changes worked', '/ledger?view=worked', 'Which changes worked'],
   ['setup', '/setup?', 'Market, imports, exports'],

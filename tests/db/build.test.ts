@@ -169,6 +169,10 @@ describe('a plan', () => {
     await sendBale(THIS_MACHINE, account, ids);
     const names = new Set(campaigns.map(({ name }) => name));
     expect((await onMarket('campaigns')).filter(({ name }) => names.has(name))).toEqual([]);
+    // What has ended counts as never made: launched again it is made anew.
+    expect((await workOut(account, id)).lines).toEqual({});
+    await launchPlan(THIS_MACHINE, account, id);
+    expect((await onMarket('campaigns')).filter(({ name }) => names.has(name)).length).toBe(campaigns.length);
   });
 
   test('put to the tray waits there, and taken out it leaves no draft', async () => {

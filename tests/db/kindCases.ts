@@ -182,6 +182,22 @@ export function kindCases(at: () => { shop: Shop; keyword: number; bid: number }
       undoneBy: 'set-flex',
       bad: null,
     },
+    'set-ad-group-budget': {
+      good: async () => ({
+        kind: 'set-ad-group-budget',
+        adGroupId: at().shop.home,
+        from: null,
+        to: 3_000_000,
+      }),
+      stands: asIs,
+      undoneBy: 'set-ad-group-budget',
+      bad: async () => ({
+        kind: 'set-ad-group-budget',
+        adGroupId: at().shop.home,
+        from: null,
+        to: 900_000_000,
+      }),
+    },
     'add-negative': {
       good: async () => newNegative(),
       stands: () => 'enabled',

@@ -26,6 +26,7 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     state: 'enabled' as const,
     productId,
     defaultBid: 300_000,
+    budget: null,
   });
   return {
     today: '2026-11-23',

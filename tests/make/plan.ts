@@ -11,6 +11,7 @@ export const OFFERS: PlanGround['offers'] = {
   budgetKinds: ['daily', 'lifetime'],
   mostKeywords: 1000,
   mostNegatives: 1000,
+  adGroupBudgets: false,
 };
 
 /** A plan for a crock (product 1) with its own lid (product 2) to defend; every part bids 0.40. */

@@ -85,6 +85,27 @@ await page.getByText(/In campaigns with room in their budget, a/).waitFor();
 await keep(page, 'hours-schedule');
 await visit(page, '/build', 'Findings');
 await keep(page, 'build-structure');
+await page.goto(`${url}/build?part=plan`);
+await page.getByText('No plan is open.').waitFor();
+await press(page, 'n');
+await page.getByRole('button', { name: 'Begin' }).click();
+await page.getByText(/margin 36 %/).waitFor();
+await press(page, '2');
+await page.getByRole('combobox', { name: 'Take from', exact: true }).click();
+await page.getByRole('option', { name: 'The market’s suggestions' }).click();
+await page.getByRole('button', { name: /^Add \d+$/ }).click();
+const terms = page.getByRole('textbox', { name: 'Terms to add' });
+await terms.fill(
+  'yoghurt cups!\nset of six small yoghurt glasses with lids and a spoon for children\nYoghurt Pot',
+);
+await terms.press('Control+Enter');
+await page.getByText(/lines are wrong/).waitFor();
+await page.waitForTimeout(1000);
+await keep(page, 'build-terms');
+await page.getByRole('main').focus();
+await press(page, '1');
+await page.getByRole('table', { name: 'Cross-negatives' }).scrollIntoViewIfNeeded();
+await keep(page, 'build-plan');
 
 await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');

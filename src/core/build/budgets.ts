@@ -1,7 +1,7 @@
 import type { Micros } from '../units';
 
 /** Budgets are spread in whole hundredths. */
-const STEP = 10_000;
+export const BUDGET_STEP = 10_000;
 
 /**
  * Spreads a total over campaigns: those with a budget of their own keep it, the others share the rest alike, in whole hundredths, the first ones the odd
@@ -11,13 +11,13 @@ const STEP = 10_000;
 export function spreadBudget(total: Micros, own: readonly (Micros | null)[]): Micros[] {
   const kept = own.reduce<number>((sum, budget) => sum + (budget ?? 0), 0);
   const open = own.filter((budget) => budget === null).length;
-  const steps = Math.max(0, Math.floor((total - kept) / STEP));
+  const steps = Math.max(0, Math.floor((total - kept) / BUDGET_STEP));
   const each = open === 0 ? 0 : Math.floor(steps / open);
   let odd = open === 0 ? 0 : steps - each * open;
   return own.map((budget) => {
     if (budget !== null) return budget;
     const extra = odd > 0 ? 1 : 0;
     odd -= extra;
-    return (each + extra) * STEP;
+    return (each + extra) * BUDGET_STEP;
   });
 }

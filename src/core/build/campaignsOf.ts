@@ -1,5 +1,6 @@
 import { onceByForm } from '../matching';
-import { spreadBudget } from './budgets';
+import { roundDownToStep } from '../units';
+import { BUDGET_STEP, spreadBudget } from './budgets';
 import { crossNegatives } from './crossNegatives';
 import { nameBy } from './names';
 import { PARTS } from './parts';
@@ -35,6 +36,8 @@ export function campaignsOf(plan: BuildPlan): PlannedCampaign[] {
       isBudgetSet: plan.budgets[key] !== undefined,
       defaultBid: plan.parts[part].bid,
       fields: { ...plan.settings, ...plan.own[key] },
+      adGroupBudget:
+        plan.adGroupShare === null ? null : roundDownToStep(budgets[at] * plan.adGroupShare, BUDGET_STEP),
       targets,
       negatives: [],
     };

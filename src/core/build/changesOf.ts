@@ -1,3 +1,4 @@
+import { USUAL_AD_GROUP } from '../changes';
 import type { Change } from '../changes';
 import { normaliseTerm } from '../matching';
 import { refinementWords } from '../structure';
@@ -36,7 +37,7 @@ export const lineOf = {
  * @param products that its ads show, the first one first
  */
 export function changesOf(
-  { key, name, budget, fields, defaultBid, targets, negatives }: PlannedCampaign,
+  { key, name, budget, fields, defaultBid, targets, negatives, adGroupBudget }: PlannedCampaign,
   { campaignId, adGroupId }: PlannedPlace,
   products: readonly number[],
 ): PlannedChange[] {
@@ -52,7 +53,15 @@ export function changesOf(
     {
       line: adGroup,
       after: campaign,
-      change: { kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid },
+      change: {
+        kind: 'add-ad-group',
+        adGroupId,
+        campaignId,
+        name,
+        defaultBid,
+        ...USUAL_AD_GROUP,
+        budget: adGroupBudget,
+      },
     },
     ...ads,
     ...targets.map((target) => ({

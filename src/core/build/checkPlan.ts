@@ -30,6 +30,9 @@ export function checkPlan(
     ...campaigns.flatMap((campaign) => checkCampaign(campaign, ground)),
     ...checkNames(campaigns, ground),
     ...checkTotal(plan, campaigns),
+    ...(plan.adGroupShare !== null && !ground.offers.adGroupBudgets
+      ? [wrong('adGroupShare', 'Ad groups of this market have no budget of their own.')]
+      : []),
   ];
 }
 
@@ -86,13 +89,14 @@ function checkRefined({ refined, parts }: BuildPlan, { lines, limits }: PlanGrou
 }
 
 function checkCampaign(campaign: PlannedCampaign, { limits, offers, today }: PlanGround): PlanFault[] {
-  const { key, budget, fields, targets, negatives, part } = campaign;
+  const { key, budget, fields, targets, negatives, part, adGroupBudget } = campaign;
   const at = `own.${key}`;
   const { startsOn, endsOn, budgetKind, flex } = fields;
   const past = ([day, word]: [Day | null, string]) =>
     day !== null && day < today ? [wrong(at, `The ${word} day ${day} is past; today is ${today}.`)] : [];
   return [
     ...ofMarket(`budgets.${key}`, checkBudget(budget, limits)),
+    ...(adGroupBudget === null ? [] : ofMarket(`budgets.${key}`, checkBudget(adGroupBudget, limits))),
     ...past([startsOn, 'first']),
     ...past([endsOn, 'last']),
     ...ofMarket(at, checkDates(startsOn, endsOn)),

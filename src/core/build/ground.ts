@@ -13,6 +13,7 @@ export interface PlanGround {
     budgetKinds: readonly ('daily' | 'lifetime')[];
     mostKeywords: number;
     mostNegatives: number;
+    adGroupBudgets: boolean;
   };
   today: Day;
   products: ReadonlyMap<number, { name: string; margin: number | null; itemCode: string }>;

@@ -87,6 +87,7 @@ export function newPlan(start: PlanStart): BuildPlan {
       ...start.modifiers,
     },
     own: {},
+    adGroupShare: null,
     uncrossed: [],
   };
 }

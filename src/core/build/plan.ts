@@ -89,6 +89,8 @@ export interface BuildPlan {
   /** What all its campaigns are made with, and what single ones are made with instead. */
   settings: CampaignFields;
   own: Record<string, Partial<CampaignFields>>;
+  /** The share of its campaign's budget that each ad group may spend, where a market takes that; null: all of it. */
+  adGroupShare: number | null;
   /** Cross-negatives that are left out: "exact > auto". */
   uncrossed: string[];
 }

@@ -34,6 +34,8 @@ export interface PlannedCampaign {
   isBudgetSet: boolean;
   defaultBid: Micros;
   fields: CampaignFields;
+  /** Of its ad group alone; null: the campaign's. */
+  adGroupBudget: Micros | null;
   targets: PlannedTarget[];
   negatives: PlannedNegative[];
 }

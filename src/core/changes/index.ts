@@ -13,6 +13,7 @@ export type {
 export { NOTHING_MADE } from './named';
 export type { Made, Named } from './named';
 export type { AddNegative } from './kinds/addNegative';
+export { USUAL_AD_GROUP } from './kinds/addAdGroup';
 export { FLEXES, PACINGS, USUAL_CAMPAIGN } from './kinds/campaignFields';
 export type { CampaignFields } from './kinds/campaignFields';
 export type { Pausable } from './kinds/setState';

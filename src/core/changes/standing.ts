@@ -25,6 +25,8 @@ export interface AdGroupNow {
   name: string;
   state: PlaceState;
   defaultBid: Micros | null;
+  /** Of its own; null: it spends from its campaign's. */
+  budget: Micros | null;
 }
 
 export interface AdNow {

@@ -17,7 +17,16 @@ export interface MarketFields {
     rest: number;
     pages: number;
   };
-  'ad-groups': { campaignId: string; name: string; state: 'enabled' | 'paused'; defaultBid: Micros };
+  'ad-groups': {
+    campaignId: string;
+    name: string;
+    state: 'enabled' | 'paused';
+    defaultBid: Micros;
+    /** A part of the campaign's budget, and days of its own; null where it has none. */
+    budget: Micros | null;
+    startsOn: string | null;
+    endsOn: string | null;
+  };
   ads: { adGroupId: string; productId: string; state: 'enabled' | 'paused' };
   targets: {
     adGroupId: string;

@@ -22,6 +22,7 @@ const adGroup = (id: number, campaignId: number, productId = 1) => ({
   state: 'enabled' as const,
   productId,
   defaultBid: 400_000,
+  budget: null,
 });
 const target = (id: number, adGroupId: number, over: Partial<Target> = {}): Target => ({
   id,

@@ -20,6 +20,8 @@ export interface CampaignNode extends Campaign {
 
 export interface AdGroupNode extends AdGroup {
   defaultBid: Micros | null;
+  /** A part of its campaign's budget; null where it has none of its own. */
+  budget: Micros | null;
 }
 
 export interface ProductNode {

@@ -21,3 +21,8 @@ create index change_by_plan on mowing.change (account_id, ((figures->>'plan')::i
 
 -- The market told refinements as texts in JSON.
 update mowing.target set refine = (refine #>> '{}')::jsonb where jsonb_typeof(refine) = 'string';
+
+-- Where a market takes it, an ad group has a part of its campaign's budget, and days of its own.
+alter table mowing.ad_group add column budget_micros bigint check (budget_micros >= 0);
+alter table mowing.ad_group add column starts_on date;
+alter table mowing.ad_group add column ends_on date;

@@ -19,11 +19,11 @@ export async function insertDraftCampaign(
 export async function insertDraftAdGroup(
   tx: Query,
   accountId: number,
-  one: { campaignId: number; productId: number; name: string; defaultBid: number },
+  one: { campaignId: number; productId: number; name: string; defaultBid: number; budget?: number | null },
 ): Promise<number> {
   const [{ id }] = await tx<{ id: number }[]>`
-    insert into mowing.ad_group (account_id, campaign_id, product_id, name, state, default_bid_micros)
-    values (${accountId}, ${one.campaignId}, ${one.productId}, ${one.name}, 'draft', ${one.defaultBid}) returning ad_group_id as id`;
+    insert into mowing.ad_group (account_id, campaign_id, product_id, name, state, default_bid_micros, budget_micros)
+    values (${accountId}, ${one.campaignId}, ${one.productId}, ${one.name}, 'draft', ${one.defaultBid}, ${one.budget ?? null}) returning ad_group_id as id`;
   return id;
 }
 

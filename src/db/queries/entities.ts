@@ -51,12 +51,14 @@ export async function upsertCampaigns(sql: Query, accountId: number, list: Marke
 
 export async function upsertAdGroups(sql: Query, accountId: number, list: MarketAdGroup[]): Promise<void> {
   await sql`
-    insert into mowing.ad_group (account_id, campaign_id, market_id, name, state, default_bid_micros)
-    select ${accountId}, c.campaign_id, e.id, e.name, e.state, e."defaultBid"
-    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "campaignId" text, name text, state text, "defaultBid" bigint)
+    insert into mowing.ad_group (account_id, campaign_id, market_id, name, state, default_bid_micros, budget_micros, starts_on, ends_on)
+    select ${accountId}, c.campaign_id, e.id, e.name, e.state, e."defaultBid", e.budget, e."startsOn", e."endsOn"
+    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "campaignId" text, name text, state text, "defaultBid" bigint,
+      budget bigint, "startsOn" date, "endsOn" date)
     join mowing.campaign c on c.account_id = ${accountId} and c.market_id = e."campaignId"
     on conflict (account_id, market_id) do update
-      set name = excluded.name, state = excluded.state, default_bid_micros = excluded.default_bid_micros`;
+      set name = excluded.name, state = excluded.state, default_bid_micros = excluded.default_bid_micros,
+          budget_micros = excluded.budget_micros, starts_on = excluded.starts_on, ends_on = excluded.ends_on`;
 }
 
 /** Also tells each ad group which product it advertises first. */

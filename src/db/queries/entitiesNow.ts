@@ -36,7 +36,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
       from mowing.schedule where ${mine} and schedule_id = any(${ids.schedules}::integer[])`,
   ]);
   const adGroups = await sql<AdGroupNow[]>`
-    select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid"
+    select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid", budget_micros as budget
     from mowing.ad_group where ${mine} and ad_group_id = any(${[
       ...ids.adGroups,
       ...ads.map(({ adGroupId }) => adGroupId),

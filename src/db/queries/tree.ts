@@ -12,7 +12,7 @@ export async function listCampaignNodes(sql: Query, accountId: number): Promise<
 
 export async function listAdGroupNodes(sql: Query, accountId: number): Promise<AdGroupNode[]> {
   return sql<AdGroupNode[]>`
-    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId", default_bid_micros as "defaultBid"
+    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId", default_bid_micros as "defaultBid", budget_micros as budget
     from mowing.ad_group where account_id = ${accountId} order by ad_group_id`;
 }
 

@@ -76,7 +76,9 @@ async function playDays(
   const world = worldOf(scenario);
   let day = from;
   let field = prepareField(world, books, day);
-  const hasDates = books.campaigns.some(({ startsOn, endsOn }) => startsOn > from || endsOn !== null);
+  const hasDates =
+    books.campaigns.some(({ startsOn, endsOn }) => startsOn > from || endsOn !== null) ||
+    books.adGroups.some(({ startsOn, endsOn }) => startsOn !== null || endsOn !== null);
   for (let done = 0; done < days; done += 1) {
     if (done > 0 && hasDates) field = prepareField(world, books, day);
     await writeDay(tx, account, simulateDay(world, field, books.schedules, state, day));

@@ -43,7 +43,16 @@ export const ENTITY_TABLES: Record<
   'ad-groups': {
     table: 'ad_group',
     letter: 'G',
-    columns: { id: 'id', campaignId: 'campaign_id', name: 'name', state: 'state', defaultBid: 'default_bid' },
+    columns: {
+      id: 'id',
+      campaignId: 'campaign_id',
+      name: 'name',
+      state: 'state',
+      defaultBid: 'default_bid',
+      budget: 'budget',
+      startsOn: 'starts_on',
+      endsOn: 'ends_on',
+    },
   },
   ads: {
     table: 'ad',

@@ -1,7 +1,7 @@
 import type { NewChange } from '../../contract/changes';
 import type { CampaignFields, Change } from '../../core/changes';
 import type { AdGroupNode, CampaignNode } from '../../core/structure';
-import type { Day } from '../../core/units';
+import type { Day, Micros } from '../../core/units';
 
 /** What is to be set on campaigns or ad groups by hand; what is missing stays as it is. */
 export interface Settings {
@@ -13,6 +13,8 @@ export interface Settings {
   endsOn?: Day | null;
   pacing?: CampaignFields['pacing'];
   flex?: CampaignFields['flex'];
+  /** Of ad groups, micros; null: none of their own. */
+  budget?: Micros | null;
 }
 
 /** What settings come to, before they are staged. */
@@ -60,7 +62,11 @@ export function planSettings(
         add({ kind: 'set-name', entity, id, from, to });
       }
     }
-    if (place.entity !== 'campaign') continue;
+    if (place.entity !== 'campaign') {
+      if (set.budget !== undefined && set.budget !== place.budget)
+        add({ kind: 'set-ad-group-budget', adGroupId: id, from: place.budget, to: set.budget });
+      continue;
+    }
     const campaignId = id;
     if (set.startsOn !== undefined && set.startsOn !== place.startsOn) {
       if (place.startsOn === null || place.startsOn <= today) plan.begun += 1;

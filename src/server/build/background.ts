@@ -129,6 +129,7 @@ export const offersOf = (options: MarketOptions | null): PlanGround['offers'] =>
   budgetKinds: options?.budgetKinds ?? ['daily'],
   mostKeywords: options?.mostTargets ?? 1000,
   mostNegatives: options?.mostNegatives ?? 1000,
+  adGroupBudgets: options?.adGroupBudgets ?? false,
 });
 
 /**

@@ -16,7 +16,7 @@ import { stageIn } from '../changes/stageChanges';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { loadBackground } from './background';
-import { needPlan, workOut } from './workOut';
+import { livingChanges, needPlan, workOut } from './workOut';
 
 /**
  * Puts what a plan makes into the tray, in the order in which the market needs it. Lines that stand or wait already are passed over: put again after one
@@ -46,7 +46,7 @@ export async function stagePlan(caller: Caller, accountId: number, id: number): 
     const { plan } = await needPlan(tx, accountId, id);
     // Two clicks at once: the second finds what the first has put there.
     await tx`select 1 from mowing.build_plan where account_id = ${accountId} and plan_id = ${id} for update`;
-    const before = new Map((await listPlanChanges(tx, accountId, id)).map((row) => [row.line, row]));
+    const before = new Map((await livingChanges(tx, accountId, id)).map((row) => [row.line, row]));
     const { lineId } = background.index.placeOfProduct(plan.productId);
     const list: NewChange[] = [];
     const campaigns = campaignsOf(plan);
@@ -115,7 +115,7 @@ function addMissing(
 async function placeOf(
   tx: Transaction,
   accountId: number,
-  { key, name, budget, fields, defaultBid }: PlannedCampaign,
+  { key, name, budget, fields, defaultBid, adGroupBudget }: PlannedCampaign,
   productId: number,
   before: ReadonlyMap<string, PlanChangeRow>,
 ): Promise<PlannedPlace> {
@@ -128,7 +128,13 @@ async function placeOf(
     (await insertDraftCampaign(tx, accountId, { ...fields, name, budget }));
   const adGroupId =
     idIn(lineOf.adGroup(key), 'adGroupId') ??
-    (await insertDraftAdGroup(tx, accountId, { campaignId, productId, name, defaultBid }));
+    (await insertDraftAdGroup(tx, accountId, {
+      campaignId,
+      productId,
+      name,
+      defaultBid,
+      budget: adGroupBudget,
+    }));
   return { campaignId, adGroupId };
 }
 

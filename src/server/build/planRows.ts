@@ -8,7 +8,16 @@ export const PLAN_COLUMNS = ['what', 'name', 'bid', 'value'] as const;
 export type PlanFileRow = Record<(typeof PLAN_COLUMNS)[number], string>;
 
 /** Values of a plan that stand by themselves, each in a line of its own. */
-const PLAIN = ['pattern', 'code', 'purpose', 'source', 'groupsApart', 'mostKeywords', 'rule'] as const;
+const PLAIN = [
+  'pattern',
+  'code',
+  'purpose',
+  'source',
+  'groupsApart',
+  'mostKeywords',
+  'rule',
+  'adGroupShare',
+] as const;
 const MATCHES: readonly KeywordMatch[] = ['exact', 'phrase', 'broad'];
 
 const money = (micros: number | null | undefined) => (micros == null ? '' : microsToDecimal(micros));

@@ -1,7 +1,16 @@
 import type { PlanAnswer, PlanLine, PlanProduct } from '../../contract/build';
 import { MowingError } from '../../contract/mowingError';
-import { campaignsOf, checkPlan, crossings, expectOf, lineOf, PART_NAMES, PARTS } from '../../core/build';
-import type { PartName } from '../../core/build';
+import {
+  campaignsOf,
+  changesOf,
+  checkPlan,
+  crossings,
+  expectOf,
+  lineOf,
+  PART_NAMES,
+  PARTS,
+} from '../../core/build';
+import type { PartName, PlannedCampaign } from '../../core/build';
 import { marginOf } from '../../core/economics';
 import type { Change } from '../../core/changes';
 import type { ProductRow } from '../../db/queries/economics';
@@ -33,7 +42,7 @@ export async function workOut(accountId: number, id: number): Promise<PlanAnswer
   const row = await needPlan(db(), accountId, id);
   const [background, changes, campaigns] = await Promise.all([
     loadBackground(account),
-    listPlanChanges(db(), accountId, id),
+    livingChanges(db(), accountId, id),
     listCampaigns(db(), accountId),
   ]);
   const { plan } = row;
@@ -64,7 +73,7 @@ export async function workOut(accountId: number, id: number): Promise<PlanAnswer
       campaignId: made.get(campaign.key) ?? null,
     })),
     crossings: crossings(planned, plan.uncrossed),
-    lines: linesOf(changes),
+    lines: linesOf(changes, planned, [plan.productId, ...plan.more]),
     categories: index.tree.lines.map(({ name }) => name),
     brands: background.brands,
     worth: Object.fromEntries(
@@ -79,16 +88,44 @@ export async function workOut(accountId: number, id: number): Promise<PlanAnswer
 const listingOf = (product: ProductRow | undefined) =>
   product?.marketPrice == null ? null : { price: product.marketPrice, rating: product.rating };
 
-export const linesOf = (changes: readonly PlanChangeRow[]): Record<string, PlanLine> =>
-  Object.fromEntries(
-    changes.map(({ line, state, id, baleId, answer }) => [line, { state, changeId: id, baleId, answer }]),
+/** What became of the lines that the plan has now: one that was written otherwise since is another line. */
+function linesOf(
+  changes: readonly PlanChangeRow[],
+  planned: readonly PlannedCampaign[],
+  products: readonly number[],
+): Record<string, PlanLine> {
+  const nowhere = { campaignId: 0, adGroupId: 0 };
+  const has = new Set(planned.flatMap((one) => changesOf(one, nowhere, products).map(({ line }) => line)));
+  return Object.fromEntries(
+    changes.flatMap(({ line, state, id, baleId, answer }) =>
+      has.has(line) ? [[line, { state, changeId: id, baleId, answer }]] : [],
+    ),
   );
+}
+
+const keyOf = (line: string) => line.slice(0, line.indexOf(' | '));
+
+/** The changes of a plan that still count: where its campaign has ended since, nothing of it was made. */
+export async function livingChanges(sql: Query, accountId: number, id: number): Promise<PlanChangeRow[]> {
+  const changes = await listPlanChanges(sql, accountId, id);
+  if (changes.length === 0) return changes;
+  const ended = new Set(
+    (await listCampaigns(sql, accountId)).flatMap((one) => (one.state === 'archived' ? [one.id] : [])),
+  );
+  const gone = new Set(
+    changes.flatMap(({ line, change }) => {
+      const campaign = line === lineOf.campaign(keyOf(line)) ? campaignIdOf(change) : null;
+      return campaign !== null && ended.has(campaign) ? [keyOf(line)] : [];
+    }),
+  );
+  return changes.filter(({ line, state }) => state === 'refused' || !gone.has(keyOf(line)));
+}
 
 /** The campaigns that stand for a plan's, by key: made, or on their way. */
 export function madeBy(changes: readonly PlanChangeRow[]): Map<string, number> {
   return new Map(
     changes.flatMap(({ line, change, state }) => {
-      const key = line.slice(0, line.indexOf(' | '));
+      const key = keyOf(line);
       const id = campaignIdOf(change);
       return line === lineOf.campaign(key) && id !== null && state !== 'refused' ? [[key, id] as const] : [];
     }),

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import type { ChangeInfo } from '../../contract/changes';
-import { readBack, USUAL_CAMPAIGN, USUAL_LIMITS } from '../../core/changes';
+import { readBack, USUAL_AD_GROUP, USUAL_CAMPAIGN, USUAL_LIMITS } from '../../core/changes';
 import { readByHeading } from '../../connect/reports';
 import { neutralCell } from '../../connect/spreadsheet';
 import { changesCsv, changesJson } from './changeFile';
@@ -115,7 +115,14 @@ describe('what is to be made', () => {
     }),
     aChangeInfo({
       id: 12,
-      change: { kind: 'add-ad-group', adGroupId: 6, campaignId: 5, name: 'phrase', defaultBid: 450_000 },
+      change: {
+        kind: 'add-ad-group',
+        ...USUAL_AD_GROUP,
+        adGroupId: 6,
+        campaignId: 5,
+        name: 'phrase',
+        defaultBid: 450_000,
+      },
     }),
     aChangeInfo({ id: 13, change: { kind: 'add-ad', adGroupId: 6, productId: 7 } }),
   ];

@@ -1,4 +1,4 @@
-import { checkChange, USUAL_CAMPAIGN } from '../../core/changes';
+import { checkChange, USUAL_AD_GROUP, USUAL_CAMPAIGN } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
@@ -51,7 +51,7 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
     const { expression } = target;
     const made: Change[] = [
       { kind: 'add-campaign', campaignId, ...fields },
-      { kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid: bid },
+      { kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid: bid, ...USUAL_AD_GROUP },
       { kind: 'add-ad', adGroupId, productId },
       target.kind === 'item'
         ? { kind: 'add-item-target', adGroupId, expression, bid }

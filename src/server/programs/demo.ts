@@ -9,7 +9,11 @@ import { syncAccount } from '../sync/syncAccount';
 import { keepDemoCosts } from './demoCosts';
 import { keepDemoWords } from './demoWords';
 
-const SIZES: Record<string, string[]> = { demo: ['tarnbrook', 'hollin'], small: ['small'], large: ['large'] };
+const SIZES: Record<string, string[]> = {
+  demo: ['tarnbrook', 'hollin', 'fernhollow'],
+  small: ['small'],
+  large: ['large'],
+};
 const say = (text: string) => process.stdout.write(`          ${text}\n`);
 const TELL_EVERY_MS = 5000;
 

@@ -5,6 +5,7 @@ import { db } from '../context/context';
 /** Brands that shoppers of the demo's markets name; made up. */
 const BRANDS: Record<string, Pick<WordLists, 'own' | 'rival'>> = {
   tarnbrook: { own: ['Tarnbrook'], rival: ['Saltwell', 'Crockholm', 'Brinewick', 'Jarrow & Fen'] },
+  fernhollow: { own: ['Fernhollow'], rival: ['Quillan', 'Marbeck', 'Ledger Lane'] },
   hollin: { own: ['Hollin'], rival: ['Gustaway', 'Skylark & Sons', 'Airdale'] },
 };
 

@@ -1,4 +1,4 @@
-import { checkChange, USUAL_CAMPAIGN } from '../../core/changes';
+import { checkChange, USUAL_AD_GROUP, USUAL_CAMPAIGN } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import { MowingError } from '../../contract/mowingError';
@@ -37,7 +37,14 @@ export async function makeHome(caller: Caller, request: HomeRequest): Promise<Ho
     }
     const { name, defaultBid } = request;
     const adGroupId = await insertDraftAdGroup(tx, accountId, { campaignId, productId, name, defaultBid });
-    changes.push({ kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid });
+    changes.push({
+      kind: 'add-ad-group',
+      adGroupId,
+      campaignId,
+      name,
+      defaultBid,
+      ...USUAL_AD_GROUP,
+    });
     changes.push({ kind: 'add-ad', adGroupId, productId });
     const [finding] = changes.flatMap((change) => checkChange(change, accountInfo(account).limits));
     if (finding) throw new MowingError('bad-request', `${finding.sentence} Nothing was staged.`);

@@ -22,6 +22,8 @@ function isTyping({ target, key }: KeyboardEvent): boolean {
   // A slider takes the keys that move it, and no other.
   if (element.matches('input[type="range"]') && !element.closest('[role="dialog"]'))
     return /^(Arrow|Page|Home|End)/.test(key);
+  // A box that is ticked keeps its space.
+  if (element.matches('input[type="checkbox"]') && !element.closest('[role="dialog"]')) return key === ' ';
   // So do a closed list of choices and a row of tabs.
   if (element.closest('[role="combobox"]:not(input), [role="tab"]'))
     return /^(Arrow|Home|End|Enter| )/.test(key);

@@ -12,6 +12,7 @@ import { archiveNegative } from './archiveNegative';
 import { archivePlace } from './archivePlace';
 import { archiveTarget } from './archiveTarget';
 import { endSchedule } from './endSchedule';
+import { setAdGroupBudget } from './setAdGroupBudget';
 import { setBid } from './setBid';
 import { setBudget } from './setBudget';
 import { setDay } from './setDay';
@@ -33,6 +34,7 @@ export const KINDS = {
   'set-bid': setBid,
   'set-state': setState,
   'set-budget': setBudget,
+  'set-ad-group-budget': setAdGroupBudget,
   'set-modifier': setModifier,
   'set-name': setName,
   'set-day': setDay,

@@ -37,7 +37,7 @@ export function prepareField(world: World, books: Books, day: string): Field {
     ({ state, startsOn, endsOn }) =>
       state === 'enabled' && startsOn <= day && (endsOn === null || endsOn >= day),
   );
-  const players = livePlayers(world, books, campaigns);
+  const players = livePlayers(world, books, campaigns, day);
   const inAdGroup = setsBy(books, (negative) => negative.adGroupId);
   const inCampaign = setsBy(books, (negative) => (negative.adGroupId === null ? negative.campaignId : null));
   const stops = (player: Player, form: string) => {
@@ -67,11 +67,17 @@ export function prepareField(world: World, books: Books, day: string): Field {
   };
 }
 
-function livePlayers(world: World, books: Books, campaigns: SimCampaign[]): Player[] {
+function livePlayers(world: World, books: Books, campaigns: SimCampaign[], day: string): Player[] {
   const campaignAt = new Map(campaigns.map(({ id }, at) => [id, at]));
   const adGroups = new Map(
     books.adGroups
-      .filter(({ state, campaignId }) => state === 'enabled' && campaignAt.has(campaignId))
+      .filter(
+        ({ state, campaignId, startsOn, endsOn }) =>
+          state === 'enabled' &&
+          campaignAt.has(campaignId) &&
+          (startsOn === null || startsOn <= day) &&
+          (endsOn === null || endsOn >= day),
+      )
       .map((one) => [one.id, one]),
   );
   const productAt = new Map(world.products.map(({ id }, at) => [id, at]));
@@ -154,7 +160,8 @@ class Finder {
 
   private findForVisit(query: Query): Player[] {
     const item = this.world.items.get(query.text);
-    if (!item) return [];
+    // The market's own groups do not set a seller beside itself: only who names the item stands there.
+    if (!item) return this.byItem.get(query.text) ?? [];
     const fits = (player: Player) => fitsRefinement(player.target, item);
     return [
       ...(this.byItem.get(query.text) ?? []),

@@ -51,10 +51,10 @@ function caughtBy(
   const ofProduct = world.queries.filter((query) => query.product === product);
   if (kind === 'keyword') {
     const index = keywordIndex([{ match: match!, expression }], world.synonyms);
-    return ofProduct.filter((query) => query.kind !== 'item' && index.caughtBy(query.words).length > 0);
+    return ofProduct.filter((query) => !query.isVisit && index.caughtBy(query.words).length > 0);
   }
   if (kind === 'item') return world.queries.filter(({ text }) => text === expression.toLowerCase());
-  if (kind === 'auto' && /search/.test(expression)) return ofProduct.filter((query) => query.kind !== 'item');
+  if (kind === 'auto' && /search/.test(expression)) return ofProduct.filter((query) => !query.isVisit);
   return ofProduct.filter((query) => query.kind === 'item');
 }
 

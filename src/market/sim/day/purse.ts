@@ -1,4 +1,4 @@
-import type { Field } from '../auction/caught';
+import type { Field, Player } from '../auction/caught';
 import type { SimCampaign } from '../seller/books';
 import type { SimState } from './facts';
 import { HOUR_SHARE } from './demand';
@@ -16,17 +16,21 @@ export class Purse {
   private readonly spent: Float64Array;
   private readonly budget: Float64Array;
   private readonly isEven: boolean[];
+  /** What ad groups with a budget of their own have left, by id. */
+  private readonly parts = new Map<string, number>();
   private readonly campaigns: SimCampaign[];
   private readonly state: SimState;
   private hour = 0;
 
-  constructor({ campaigns }: Field, state: SimState) {
+  constructor({ campaigns, players }: Field, state: SimState) {
     this.campaigns = campaigns;
     this.state = state;
     this.budget = Float64Array.from(campaigns, ({ id, budget, budgetKind }) =>
       budgetKind === 'daily' ? budget : Math.max(0, budget - (state.spent[id] ?? 0)),
     );
     this.left = Float64Array.from(this.budget);
+    for (const { adGroup } of players)
+      if (adGroup.budget !== null) this.parts.set(adGroup.id, adGroup.budget);
     this.spent = new Float64Array(campaigns.length);
     this.isEven = campaigns.map(({ pacing, budgetKind }) => pacing === 'even' && budgetKind === 'daily');
   }
@@ -35,20 +39,23 @@ export class Purse {
     this.hour = hour;
   }
 
-  /** Whether a campaign may show an ad that could cost a bid. */
-  canPay(at: number, bid: number): boolean {
+  /** Whether a campaign, and the ad group, may show an ad that could cost a bid. */
+  canPay({ at, adGroup }: Player, bid: number): boolean {
     if (this.state.funds !== null && this.state.funds < bid) return false;
-    if (this.left[at] < bid) return false;
+    if (this.left[at] < bid || (this.parts.get(adGroup.id) ?? Infinity) < bid) return false;
     return !this.isEven[at] || this.spent[at] <= this.budget[at] * SHARE_SO_FAR[this.hour] * AHEAD;
   }
 
   /** Clicks that a campaign can still pay at a price, at most `clicks`. */
-  afford(at: number, clicks: number, price: number): number {
-    const money = this.state.funds === null ? this.left[at] : Math.min(this.left[at], this.state.funds);
+  afford({ at, adGroup }: Player, clicks: number, price: number): number {
+    const own = Math.min(this.left[at], this.parts.get(adGroup.id) ?? Infinity);
+    const money = this.state.funds === null ? own : Math.min(own, this.state.funds);
     return Math.min(clicks, Math.floor(money / price));
   }
 
-  pay(at: number, amount: number): void {
+  pay({ at, adGroup }: Player, amount: number): void {
+    const part = this.parts.get(adGroup.id);
+    if (part !== undefined) this.parts.set(adGroup.id, part - amount);
     this.left[at] -= amount;
     this.spent[at] += amount;
     if (this.state.funds !== null) this.state.funds -= amount;

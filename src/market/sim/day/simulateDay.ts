@@ -112,7 +112,7 @@ class DayPlay {
     const counts = new Uint16Array(24);
     const { random, world, day } = this;
     const take = (query: Query, searches: number, seed: number) => {
-      this.organic.searched(query, searches, this.sells, random);
+      if (query.kind !== 'own item') this.organic.searched(query, searches, this.sells, random);
       const players = this.field.calledUpBy(query);
       if (players.length === 0) return;
       spreadOverHours(searches, random, counts);
@@ -162,7 +162,7 @@ class DayPlay {
     for (const player of players) {
       if (this.till.listings[player.product].stock === 0) continue;
       const bid = this.effectiveBid(player, placement, query, hour);
-      if (bid > most && this.purse.canPay(player.at, bid)) [best, most] = [player, bid];
+      if (bid > most && this.purse.canPay(player, bid)) [best, most] = [player, bid];
     }
     return best && { player: best, bid: most };
   }
@@ -197,8 +197,8 @@ class DayPlay {
     let spend = 0;
     for (let count = 0; count < wanted; count += 1) {
       const price = clickPrice(bid, at, random, world.scenario.nature?.ownBidPrice);
-      if (this.purse.afford(player.at, 1, price) === 0) break;
-      this.purse.pay(player.at, price);
+      if (this.purse.afford(player, 1, price) === 0) break;
+      this.purse.pay(player, price);
       clicks += 1;
       spend += price;
     }

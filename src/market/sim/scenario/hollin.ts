@@ -108,6 +108,8 @@ export const HOLLIN: Scenario = {
     autoGroups: [...AUTO_GROUPS],
     mostTargets: 1000,
     mostNegatives: 1000,
+    adGroupBudgets: false,
+    placementNames: {},
   },
   funds: 9_000_000_000,
   targetsPerProduct: 45,

@@ -47,6 +47,8 @@ export const TARNBROOK: Scenario = {
     autoGroups: [...AUTO_GROUPS],
     mostTargets: 1000,
     mostNegatives: 1000,
+    adGroupBudgets: false,
+    placementNames: {},
   },
   funds: null,
   targetsPerProduct: 125,

@@ -28,6 +28,10 @@ export interface SimAdGroup {
   name: string;
   state: State;
   defaultBid: number;
+  /** A part of the campaign's budget, and days of its own; null: the campaign's. */
+  budget: number | null;
+  startsOn: string | null;
+  endsOn: string | null;
 }
 
 export interface SimAd {

@@ -3,7 +3,6 @@ import type { KeywordMatch } from '../../../core/matching';
 import { mixSeeds, seedOf, Stream } from '../chance/stream';
 import type { Query } from '../world/query';
 import type { World } from '../world/world';
-import { AUTO_GROUPS } from './books';
 import type { Books, SimCampaign, SimTarget, TargetKind } from './books';
 
 /** Counts up ids: "C1001", "G1002" … */
@@ -68,7 +67,8 @@ class SetUp {
 
   private auto(exact: string[]) {
     const group = this.campaign('auto', 1.1);
-    for (const expression of AUTO_GROUPS) this.target(group, 'auto', null, expression);
+    for (const expression of this.world.scenario.options.autoGroups)
+      this.target(group, 'auto', null, expression);
     this.negative(group, 'phrase', 'used');
     for (const expression of exact.slice(0, Math.round(exact.length * 0.4)))
       this.negative(group, 'exact', expression);
@@ -137,6 +137,13 @@ class SetUp {
       name: role,
       state: 'enabled',
       defaultBid: this.bid(),
+      // Where ad groups can have a part of the budget, some have one.
+      budget:
+        scenario.options.adGroupBudgets && role === 'research'
+          ? Math.round((campaign.budget * 0.8) / 1_000_000) * 1_000_000
+          : null,
+      startsOn: null,
+      endsOn: null,
     });
     this.books.ads.push({
       id: newId('A'),

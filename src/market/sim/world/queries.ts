@@ -40,6 +40,7 @@ const CONTEST: Record<QueryKind, number> = {
   'own brand': 0.5,
   'rival brand': 0.9,
   item: 0.6,
+  'own item': 0.5,
   unseen: 0.65,
 };
 
@@ -77,8 +78,23 @@ export function finish(scenario: Scenario, index: number, draft: Draft, random: 
     product: index,
     rivalBid: worth * CONTEST[draft.kind] * Math.exp(random.normal() * 0.3),
     coin: random.next(),
-    isVisit: draft.kind === 'item',
+    isVisit: draft.kind === 'item' || draft.kind === 'own item',
   };
+}
+
+/**
+ * Visits to the listing of a seller's own product, which its other products can stand beside. They are no searches: nothing unpaid comes of them.
+ */
+export function ownVisits(scenario: Scenario, index: number, itemCode: string): Query {
+  const random = new Stream(mixSeeds(scenario.seed, seedOf(`visits ${itemCode}`)));
+  const draft: Draft = {
+    text: itemCode.toLowerCase(),
+    kind: 'own item',
+    volume: scenario.headVolume * 0.6,
+    clickRate: random.between(0.015, 0.03),
+    conversion: scenario.products[index].conversion,
+  };
+  return finish(scenario, index, draft, random);
 }
 
 function coreQueries({ headVolume }: Scenario, product: ScenarioProduct, random: Stream): Draft[] {

@@ -58,7 +58,10 @@ function usualVolume(world: World): number {
   let usual = volumes.get(world);
   if (usual === undefined) {
     const old = world.scenario.products.map(({ isNew }) => !isNew);
-    const total = world.queries.reduce((sum, { volume, product }) => sum + (old[product] ? volume : 0), 0);
+    const total = world.queries.reduce(
+      (sum, { volume, product, kind }) => sum + (old[product] && kind !== 'own item' ? volume : 0),
+      0,
+    );
     usual = total / old.filter(Boolean).length;
     volumes.set(world, usual);
   }

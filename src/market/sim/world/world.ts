@@ -4,7 +4,7 @@ import { mixSeeds, seedOf, Stream } from '../chance/stream';
 import type { Placement } from '../../../core/structure';
 import type { Scenario } from '../scenario/scenario';
 import { makeItemCode } from './itemCode';
-import { queriesOf } from './queries';
+import { ownVisits, queriesOf } from './queries';
 import type { Query } from './query';
 
 /** A product as the market lists it, and what only the market knows of it. */
@@ -64,6 +64,8 @@ export function buildWorld(scenario: Scenario): World {
     refundRate: random.between(0.01, 0.07),
   }));
   const queries = scenario.products.flatMap((_, at) => queriesOf(scenario, at));
+  if (scenario.itemQueries > 0)
+    for (const [at, { itemCode }] of products.entries()) queries.push(ownVisits(scenario, at, itemCode));
   queries.forEach((query, at) => (query.index = at));
   return {
     scenario,

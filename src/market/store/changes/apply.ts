@@ -120,8 +120,30 @@ async function checkParent(
       checkRoom(tx, account, 'negative', String(fields.adGroupId), options.mostNegatives ?? MOST)
     );
   if (entity === 'ads') return checkProduct(tx, account, String(fields.productId));
+  if (entity === 'ad-groups') return checkPart(tx, account, id, fields.budget);
   if (entity !== 'targets') return null;
   return checkRoom(tx, account, 'target', id, options.mostTargets ?? MOST);
+}
+
+/** An ad group's budget is a part of its campaign's. */
+async function checkPart(
+  tx: MarketTx,
+  account: string,
+  campaign: string,
+  budget: unknown,
+): Promise<Refusal | null> {
+  if (budget === undefined || budget === null) return null;
+  const [row] =
+    await tx`select budget from quaymarket.campaign where account_id = ${account} and id = ${campaign}`;
+  return Number(budget) <= Number(row?.budget)
+    ? null
+    : refused('above-campaign', 'The ad group’s budget is larger than that of its campaign.');
+}
+
+async function checkPartOf(tx: MarketTx, account: string, id: string, budget: unknown) {
+  const [row] =
+    await tx`select campaign_id as campaign from quaymarket.ad_group where account_id = ${account} and id = ${id}`;
+  return checkPart(tx, account, String(row?.campaign), budget);
 }
 
 async function checkRoom(
@@ -194,7 +216,8 @@ async function update(
   const bad =
     checkFields(entity, fields, false, rules) ??
     (await checkLiving(tx, account, entity, id)) ??
-    (await checkDays(tx, account, entity, id, fields, rules));
+    (await checkDays(tx, account, entity, id, fields, rules)) ??
+    (entity === 'ad-groups' ? await checkPartOf(tx, account, id, fields.budget) : null);
   if (bad) return bad;
   const { table, columns } = ENTITY_TABLES[entity];
   const row = Object.fromEntries(

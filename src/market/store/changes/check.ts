@@ -3,6 +3,7 @@ import type { Refinement } from '../../../core/structure';
 import type { MarketOptions, OwnKind } from '../../../contract/market';
 import { checkBid, checkBudget, checkModifier, checkRefinement, checkWords } from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
+import { normaliseTerm } from '../../../core/matching';
 import { isWeek } from '../../../core/schedules';
 import { isDay } from '../../../core/units';
 import { AUTO_GROUPS } from '../../sim';
@@ -42,6 +43,7 @@ export function checkFields(entity: OwnKind, fields: Fields, isNew: boolean, rul
   return (
     checkMoney(fields, rules) ??
     checkOptions(fields, rules) ??
+    (entity === 'ad-groups' ? checkAdGroup(fields, rules) : null) ??
     checkDates(fields, rules) ??
     (entity === 'targets' && isNew ? checkTarget(fields, rules) : null) ??
     (entity === 'negatives' ? checkNegative(fields, rules) : null) ??
@@ -57,7 +59,7 @@ function checkMoney(fields: Fields, { limits }: Rules): Refusal | null {
     const [finding] = checkBid(bid as number, limits);
     if (finding) return finding;
   }
-  if (fields.budget === undefined) return null;
+  if (fields.budget === undefined || fields.budget === null) return null;
   if (!Number.isInteger(fields.budget)) return refused('bad-value', '“budget” is a whole number of micros.');
   return checkBudget(fields.budget as number, limits)[0] ?? null;
 }
@@ -76,6 +78,14 @@ function checkOptions(fields: Fields, { options }: Rules): Refusal | null {
   if (fields.flex !== undefined && fields.flex !== 'fixed' && !options.bidFlex)
     return refused('not-offered', 'This market does not move bids by itself.');
   return null;
+}
+
+/** A budget and days of an ad group's own are not taken everywhere. */
+function checkAdGroup({ budget, startsOn, endsOn }: Fields, { options }: Rules): Refusal | null {
+  const hasOwn = [budget, startsOn, endsOn].some((value) => value !== undefined && value !== null);
+  return hasOwn && !options.adGroupBudgets
+    ? refused('not-offered', 'Ad groups of this market have no budget and no days of their own.')
+    : null;
 }
 
 function checkDates({ startsOn, endsOn }: Fields, { today }: Rules): Refusal | null {
@@ -100,16 +110,24 @@ function checkTarget(
       return refused('bad-value', 'A keyword is exact, phrase or broad.');
     if (match !== 'exact' && !options.looseKeywords)
       return refused('not-offered', 'This market takes exact keywords only.');
-    return checkWords(String(expression), limits)[0] ?? null;
+    return checkWords(String(expression), limits)[0] ?? checkAllowed(String(expression));
   }
   if (kind === 'auto')
-    return (AUTO_GROUPS as readonly string[]).includes(String(expression))
+    return (options.autoGroups ?? AUTO_GROUPS).includes(String(expression) as (typeof AUTO_GROUPS)[number])
       ? null
       : refused('bad-value', `There is no automatic group “${String(expression)}”.`);
   if (!options.productTargets)
     return refused('not-offered', 'This market takes no targets on items, categories or brands.');
   if (kind === 'item') return checkCode(String(expression));
   return checkRefinement((refine ?? null) as Refinement | null)[0] ?? null;
+}
+
+/** Words that no ad may be bid on. The market lists them nowhere: a seller learns of one when it is refused. */
+const NOT_ALLOWED = ['cure', 'medicine', 'slimming'];
+
+function checkAllowed(expression: string): Refusal | null {
+  const word = NOT_ALLOWED.find((one) => normaliseTerm(expression).split(' ').includes(one));
+  return word === undefined ? null : refused('not-allowed', `This market takes no bids on “${word}”.`);
 }
 
 function checkNegative({ match, expression }: Fields, { limits }: Rules): Refusal | null {

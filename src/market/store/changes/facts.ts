@@ -27,8 +27,16 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
     update: ['name', 'state', 'budget', 'pacing', 'flex', 'startsOn', 'endsOn', 'top', 'rest', 'pages'],
   },
   'ad-groups': {
-    create: { campaignId: true, name: true, defaultBid: true, state: false },
-    update: ['name', 'state', 'defaultBid'],
+    create: {
+      campaignId: true,
+      name: true,
+      defaultBid: true,
+      state: false,
+      budget: false,
+      startsOn: false,
+      endsOn: false,
+    },
+    update: ['name', 'state', 'defaultBid', 'budget', 'startsOn', 'endsOn'],
   },
   ads: { create: { adGroupId: true, productId: true, state: false }, update: ['state'] },
   targets: {

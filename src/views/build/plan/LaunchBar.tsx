@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { lineOf } from '../../../core/build';
 import { formatCount, formatMoney } from '../../../core/units';
 import { Ask, Choice, MoneyField, PlaceLink } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
@@ -74,6 +75,18 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
         trouble === '' ? {} : { kind: 'warning' },
       );
     });
+  const made = campaigns.flatMap(({ key }) => {
+    const line = data.lines[lineOf.campaign(key)];
+    return line?.state === 'accepted' ? [line.changeId] : [];
+  });
+  const endMade = () =>
+    act(async () => {
+      const { ids } = await undo.during(api.undo(account.id, made, 'set-back'));
+      undo.did({
+        words: `the end of ${formatCount(ids.length)} campaigns put to the tray`,
+        undoing: { kind: 'take-out', ids },
+      });
+    });
   const throwAway = () =>
     act(async () => {
       await api.throwPlan(account.id, id);
@@ -139,11 +152,13 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
         placeholder="More …"
         onChange={(next) => {
           if (next === 'stage') void stage();
+          if (next === 'end') void endMade();
           if (next === 'throw') void throwAway();
         }}
       >
         {[
           ['stage', 'Put to the tray, and look first', !isSound || !account.connected],
+          ['end', 'End what it has made', made.length === 0],
           ['throw', 'Throw the plan away'],
         ]}
       </Choice>

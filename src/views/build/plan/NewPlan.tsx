@@ -11,16 +11,18 @@ import { hasWords } from './productWords';
 interface NewPlanProps {
   account: AccountInfo;
   answer: PlansAnswer;
+  /** The product that it is to be for; null: the first that has no campaigns. */
+  wanted: number | null;
   /** Null: none was begun. */
   onDone: (id: number | null) => void;
 }
 
 /** For which product a plan is begun, and like which other one. */
-export function NewPlan({ account, answer, onDone }: NewPlanProps) {
+export function NewPlan({ account, answer, wanted, onDone }: NewPlanProps) {
   const client = useQueryClient();
   const tell = useTell();
   const bare = answer.products.find(({ has }) => Object.keys(has).length === 0);
-  const [productId, setProduct] = useState<number | null>(bare?.id ?? null);
+  const [productId, setProduct] = useState<number | null>(wanted ?? bare?.id ?? null);
   const [like, setLike] = useState(0);
   const { mutate, isPending } = useMutation({
     mutationFn: () =>

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
@@ -11,9 +10,9 @@ import { useKeys } from '../../shared/useKeys';
 import { useUrlState } from '../../shared/urlState';
 import { BuildTabs } from '../BuildTabs';
 import type { BuildPart } from '../BuildTabs';
-import { buildApi } from './buildApi';
 import { NewPlan } from './NewPlan';
 import { PlanPage } from './PlanPage';
+import { usePlans } from './usePlans';
 
 const KEYS: readonly KeyLine[] = [
   ['n', 'begin a plan for a product'],
@@ -25,13 +24,9 @@ const KEYS: readonly KeyLine[] = [
 export function Plans({ account, error, onPart }: PlaceProps & { onPart: (part: BuildPart) => void }) {
   const { values, set } = useUrlState();
   useOffer(KEYS);
-  const [isBeginning, setBeginning] = useState(false);
-  const plans = useQuery({
-    queryKey: ['build', account?.id, 'plans', account?.revision],
-    queryFn: () => buildApi.plans(account!.id),
-    enabled: account !== undefined,
-    placeholderData: (before) => before,
-  });
+  const wanted = Number(values.get('for')) || null;
+  const [isBeginning, setBeginning] = useState(wanted !== null);
+  const plans = usePlans(account);
   const open = plans.data?.plans.filter(({ isThrown }) => !isThrown) ?? [];
   const asked = Number(values.get('plan'));
   const current = open.find(({ id }) => id === asked) ?? (asked ? undefined : open[0]);
@@ -75,8 +70,10 @@ export function Plans({ account, error, onPart }: PlaceProps & { onPart: (part: 
         <NewPlan
           account={account}
           answer={plans.data}
+          wanted={wanted}
           onDone={(id) => {
             setBeginning(false);
+            set({ for: null });
             if (id !== null) choose(id);
           }}
         />

@@ -33,6 +33,8 @@ export function usePlan(account: AccountInfo, id: number) {
   const [edited, setEdited] = useState<BuildPlan | null>(null);
   const latest = useRef<BuildPlan | null>(null);
   const [isSaving, setSaving] = useState(false);
+  /** Told when what is edited has been kept: an undo that is pressed before waits for it. */
+  const kept = useRef<(() => void) | null>(null);
 
   const save = async (plan: BuildPlan): Promise<PlanAnswer | null> => {
     setSaving(true);
@@ -50,6 +52,10 @@ export function usePlan(account: AccountInfo, id: number) {
       return null;
     } finally {
       setSaving(false);
+      if (latest.current === null || latest.current === plan) {
+        kept.current?.();
+        kept.current = null;
+      }
     }
   };
   const saveLatest = useRef(save);
@@ -75,6 +81,7 @@ export function usePlan(account: AccountInfo, id: number) {
     undo.did({ words, undoing: { kind: 'plan', id, plan } }, { isQuiet: true });
     latest.current = next;
     setEdited(next);
+    if (!kept.current) void undo.during(new Promise<void>((resolve) => (kept.current = resolve)));
   };
   const campaigns = useMemo(() => (plan ? campaignsOf(plan) : []), [plan]);
   return {

@@ -3,13 +3,22 @@ import type { FindingInfo } from '../../../contract/findings';
 import { DASH, formatCount, formatMoney } from '../../../core/units';
 import { VirtualTable } from '../../../table';
 import type { Column } from '../../../table';
-import { Empty } from '../../shared/kit';
+import { pageLink } from '../../shared/frame/pages';
+import { Empty, PlaceLink } from '../../shared/kit';
 import type { FindingsState } from './useFindings';
 
 const TWO_LINES = 46;
 
 /** Findings, a row each: what it is found on, its money, what was found, and what mends it. */
-export function FindingRows({ work, currency }: { work: FindingsState; currency: string }) {
+export function FindingRows({
+  work,
+  account,
+  currency,
+}: {
+  work: FindingsState;
+  account: number;
+  currency: string;
+}) {
   const { shown, rows, data } = work;
   const labels = new Map((data?.sorts ?? []).map(({ kind, label }) => [kind, label]));
   const columns: Column<FindingInfo>[] = [
@@ -44,6 +53,9 @@ export function FindingRows({ work, currency }: { work: FindingsState; currency:
       width: '190px',
       cell: (one) => (
         <>
+          {one.mend.length === 0 && one.entity === 'product' && (
+            <PlaceLink href={`${pageLink('build', account)}&part=plan&for=${one.id}`}>Plan …</PlaceLink>
+          )}
           {one.mend.length > 0 && (
             <Button
               sx={{ padding: '0 6px' }}

@@ -92,7 +92,7 @@ export function Structure({ account, error, onPart }: PlaceProps & { onPart: (pa
                 Nothing is found.
               </Empty>
             ) : (
-              <FindingRows work={work} currency={currency} />
+              <FindingRows work={work} account={account.id} currency={currency} />
             )}
           </>
         )}

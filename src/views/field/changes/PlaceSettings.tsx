@@ -10,7 +10,7 @@ import { planSettings } from '../../../plans/byHand';
 import type { Settings } from '../../../plans/byHand';
 import { lensNamed } from '../../../core/lenses';
 import { api } from '../../shared/api';
-import { Ask, Check, Choice, DayField, Loading, TextBox, Trouble } from '../../shared/kit';
+import { Ask, Check, Choice, DayField, Loading, MoneyField, TextBox, Trouble } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 
 interface PlaceSettingsProps {
@@ -94,6 +94,17 @@ function SettingsDialog({
               onChange={({ target }) => put({ replace: target.value })}
             />
           </div>
+          {!isCampaigns && account.options?.adGroupBudgets && (
+            <MoneyField
+              label="budget of each"
+              micros={set.budget ?? null}
+              currency={account.currency}
+              step={1_000_000}
+              onMicros={(budget) => put({ budget })}
+              onNone={() => put({ budget: null })}
+              after="empty: none of its own"
+            />
+          )}
           {isCampaigns && <CampaignSettings account={account} set={set} put={put} onSet={setSet} />}
           {plan.names.slice(0, 4).map(({ from, to }) => (
             <p key={from} className="note">

@@ -79,7 +79,7 @@ export function FieldsForm({ account, fields, onFields }: FieldsFormProps) {
       {PLACEMENTS.filter((placement) => options?.modifiers.includes(placement) ?? true).map((placement) => (
         <ShareField
           key={placement}
-          label={PLACEMENT_LABELS[placement]}
+          label={options?.placementNames?.[placement] ?? PLACEMENT_LABELS[placement]}
           share={fields[placement]}
           most={MAX_MODIFIER}
           onShare={(share) => onFields({ [placement]: share })}

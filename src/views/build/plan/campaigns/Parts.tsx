@@ -127,7 +127,7 @@ function PartRow({ part: { name, label, does }, open }: { part: PartSpec; open: 
           <Check isOn={part.isEmpty} onChange={(isEmpty) => put({ isEmpty })}>
             empty on purpose
           </Check>
-        )}
+        )}{' '}
         {part.isOn && <FaultWords faults={faults.at(`parts.${name}`)} isShort />}
       </TableCell>
     </TableRow>

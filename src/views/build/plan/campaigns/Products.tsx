@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { PlanProduct } from '../../../../contract/build';
@@ -7,17 +6,14 @@ import { NO_RULE, productsBy } from '../../../../core/build';
 import { formatCount } from '../../../../core/units';
 import { Choice, Finder, MoneyField, NumberField, ShareField } from '../../../shared/kit';
 import type { Option } from '../../../shared/kit';
-import { buildApi } from '../buildApi';
 import { FaultWords } from '../FaultWords';
 import type { OpenPlan } from '../usePlan';
+import { usePlans } from '../usePlans';
 
 /** Products that the ads show beside the one that the plan is for: chosen by hand, or by a rule. */
 export function Products({ open }: { open: OpenPlan }) {
   const { account, plan, edit, faults } = open;
-  const { data } = useQuery({
-    queryKey: ['build', account.id, 'plans', account.revision],
-    queryFn: () => buildApi.plans(account.id),
-  });
+  const { data } = usePlans(account);
   const [isOpen, setOpen] = useState(plan.more.length > 0);
   const products = data?.products ?? [];
   const nameOf = (id: number) => products.find((one) => one.id === id)?.name ?? `Product ${id}`;

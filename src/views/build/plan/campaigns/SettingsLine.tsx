@@ -1,5 +1,6 @@
 import type { CampaignFields } from '../../../../core/changes';
 import type { OpenPlan } from '../usePlan';
+import { ShareField } from '../../../shared/kit';
 import { FieldsForm } from './FieldsForm';
 
 /** What all campaigns of a plan are made with, as long as one has nothing of its own. */
@@ -13,6 +14,16 @@ export function SettingsLine({ open }: { open: OpenPlan }) {
         fields={plan.settings}
         onFields={(change: Partial<CampaignFields>) => edit({ settings: { ...plan.settings, ...change } })}
       />
+      {account.options?.adGroupBudgets && (
+        <ShareField
+          label="of each budget the ad group may spend at most"
+          share={plan.adGroupShare}
+          least={0.01}
+          most={1}
+          onShare={(adGroupShare) => edit({ adGroupShare })}
+          onNone={() => edit({ adGroupShare: null })}
+        />
+      )}
     </>
   );
 }

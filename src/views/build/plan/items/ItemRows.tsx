@@ -11,6 +11,7 @@ import { FaultWords } from '../FaultWords';
 import { Refusal } from '../Refusal';
 import { TakeOut } from '../TakeOut';
 import type { OpenPlan } from '../usePlan';
+import { usePlans } from '../usePlans';
 
 /** So many are drawn at once; more are asked for. */
 const SHOWN = 100;
@@ -19,6 +20,8 @@ const SHOWN = 100;
 export function ItemRows({ open }: { open: OpenPlan }) {
   const { account, plan, edit } = open;
   const [most, setMost] = useState(SHOWN);
+  const { data } = usePlans(account);
+  const names = new Map((data?.products ?? []).map(({ itemCode, name }) => [itemCode.toUpperCase(), name]));
   if (plan.items.length === 0)
     return <Empty why="Paste codes of rivals; own items are found by themselves.">No items yet.</Empty>;
   const put = (at: number, change: Partial<PlanItem>) =>
@@ -78,6 +81,7 @@ export function ItemRows({ open }: { open: OpenPlan }) {
                 />
               </TableCell>
               <TableCell>
+                {item.isOwn && <span className="faint small block">{names.get(item.code)}</span>}
                 <FaultWords faults={open.faults.at(`items.${at}`)} />
                 <Refusal open={open} at={`items.${at}`} />
               </TableCell>

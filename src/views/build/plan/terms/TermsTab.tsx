@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { KeywordMatch } from '../../../../core/matching';
 import { formatCount } from '../../../../core/units';
 import { Check } from '../../../shared/kit';
+import { refusalsAt } from '../lineStates';
 import { useKeys } from '../../../shared/useKeys';
 import { useRows } from '../../../shared/useRows';
 import type { OpenPlan } from '../usePlan';
@@ -14,19 +15,17 @@ const PAGE = 12;
 
 /** The terms of a plan: pasted, taken from the account or the market, each with its match types, bids, and what is to be told of it. */
 export function TermsTab({ open }: { open: OpenPlan }) {
-  const { plan } = open;
+  const { plan, faults, campaigns, data } = open;
   const [onlyWrong, setOnlyWrong] = useState(false);
-  const wrong = useMemo(
-    () => [
-      ...new Set(
-        open.faults
-          .in('terms')
-          .filter(({ weight }) => weight === 'wrong')
-          .map(({ at }) => Number(at.split('.')[1])),
-      ),
-    ],
-    [open.faults],
-  );
+  const wrong = useMemo(() => {
+    const refused = plan.terms.flatMap((_term, at) =>
+      refusalsAt({ campaigns, data }, `terms.${at}`).length > 0 ? [at] : [],
+    );
+    const faulty = faults
+      .in('terms')
+      .flatMap(({ weight, at }) => (weight === 'wrong' ? [Number(at.split('.')[1])] : []));
+    return [...new Set([...refused, ...faulty])].sort((a, b) => a - b);
+  }, [plan.terms, faults, campaigns, data]);
   const isFiltered = onlyWrong && wrong.length > 0;
   const places = useMemo(
     () => Int32Array.from(isFiltered ? wrong.filter((at) => at < plan.terms.length) : plan.terms.keys()),
