@@ -1,13 +1,5 @@
 // Plans of a product's campaigns, as the page and the server tell each other. Money in micros.
-import type {
-  BuildPlan,
-  Crossing,
-  Expectation,
-  PartName,
-  PlanFault,
-  PlannedCampaign,
-  ProductRule,
-} from '../core/build';
+import type { BuildPlan, Crossing, Expectation, PartName, PlanFault, PlannedCampaign } from '../core/build';
 import type { ChangeState } from '../core/changes';
 import type { Listing } from '../core/structure';
 
@@ -119,9 +111,4 @@ export interface LaunchAnswer {
   /** Changes that were sent. */
   sent: number;
   trouble: string;
-}
-
-export interface RuleRequest {
-  account: number;
-  rule: ProductRule;
 }

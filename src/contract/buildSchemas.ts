@@ -5,7 +5,7 @@ import type { BuildPlan, ProductRule } from '../core/build';
 import { FLEXES, MAX_MODIFIER, PACINGS } from '../core/changes';
 import type { CampaignFields } from '../core/changes';
 import { TERM_SOURCES } from './build';
-import type { NewPlanRequest, PlanRequest, RuleRequest, TermSource } from './build';
+import type { NewPlanRequest, PlanRequest, TermSource } from './build';
 import type { OfAccount } from './requests';
 import { bid, day, id, listing, money, refinement } from './schemas';
 
@@ -32,7 +32,7 @@ const byKey = (one: Joi.Schema) => Joi.object().pattern(Joi.string().max(100), o
 const least = money.min(0).allow(null).default(null);
 const share = Joi.number().min(-10).max(1).allow(null).default(null);
 
-export const productRule = Joi.object<ProductRule>({
+const productRule = Joi.object<ProductRule>({
   lineId: id.allow(null).default(null),
   minPrice: least,
   maxPrice: least,
@@ -147,4 +147,3 @@ export const planFileQuery = planOfAccount.append<
 >({
   format: Joi.valid('csv', 'xlsx', 'json').required(),
 });
-export const ruleRequest = Joi.object<RuleRequest>({ account: id.required(), rule: productRule.required() });

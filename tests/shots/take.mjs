@@ -148,22 +148,6 @@ await page.getByText(/14 days passed/).waitFor({ timeout: 240_000 });
 await dusk.goto(`${url}/ledger`);
 await dusk.getByText(/compared with untouched/).waitFor();
 await keep(dusk, 'ledger-effect-dusk');
-await page.goto(`${url}/ledger?view=worked`);
-await page.getByRole('table', { name: 'Effects by kind of change' }).waitFor();
-await keep(page, 'ledger-worked');
-
-await page.goto(`${url}/setup?part=goals`);
-for (const [name, percent] of [
-  ['Vessels', '20'],
-  ['Brine salt – auto', '30'],
-]) {
-  await page.getByRole('combobox', { name: 'For' }).fill(name);
-  await page.getByRole('option', { name, exact: true }).click();
-  await page.getByRole('form', { name: 'Set a target' }).getByLabel('Target, %').fill(percent);
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
-  await page.waitForTimeout(500);
-}
-await keep(page, 'setup-goals');
 
 // The week that the hours propose on trial, and what came of it once its weeks are over and their orders are in.
 await page.goto(`${url}/hours?part=schedules`);

@@ -80,7 +80,15 @@ export async function listPlanChanges(
     order by 2, 3, change_id desc`;
 }
 
-/** Categories and brands that the account has bid on, the most used first. */
+/** Plans of which something was put to the tray or sent. */
+export async function listLaunchedPlans(sql: Query, accountId: number): Promise<Set<number>> {
+  const rows = await sql<{ id: number }[]>`
+    select distinct (figures->>'plan')::integer as id from mowing.change
+    where account_id = ${accountId} and figures ? 'plan' and state <> 'withdrawn'`;
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** Brands that the account has bid on, the most used first. */
 export async function listBrands(sql: Query, accountId: number): Promise<string[]> {
   const rows = await sql<{ name: string }[]>`
     select expression as name from mowing.target where account_id = ${accountId} and kind = 'brand' group by 1 order by count(*) desc, 1 limit 200`;

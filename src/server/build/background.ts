@@ -3,7 +3,8 @@ import type { MarketOptions } from '../../contract/market';
 import { partOf, worthOfClick } from '../../core/build';
 import type { LikeTarget, PartName, PlanGround } from '../../core/build';
 import { USUAL_LIMITS } from '../../core/changes';
-import { kindReader, matchForm } from '../../core/matching';
+import { isBlocked, kindReader, matchForm, negativeSet } from '../../core/matching';
+import type { NegativeSet } from '../../core/matching';
 import { groupBy } from '../../core/order';
 import { indexStructure, indexTree, isExactTarget, PLACEMENTS } from '../../core/structure';
 import type { StructureIndex, TreeIndex } from '../../core/structure';
@@ -25,6 +26,8 @@ export interface Background {
   /** Item codes of the account's products, upper case. */
   ownCodes: ReadonlySet<string>;
   likes: LikeTarget[];
+  /** Running targets of a product, by part. */
+  has: ReadonlyMap<number, Partial<Record<PartName, number>>>;
   brands: string[];
   worth: (part: PartName, productId: number) => number | null;
   /** Of the window, micros; null without clicks. */
@@ -34,7 +37,8 @@ export interface Background {
 }
 
 const kept = new Map<number, { revision: number; made: Promise<Background> }>();
-const MOST_KEPT = 4;
+/** That of a large account is large too. */
+const MOST_KEPT = 2;
 
 /** The background of an account's plans; kept by its revision, for a plan is looked at after every edit. */
 export function loadBackground({ id, revision }: Pick<AccountRow, 'id' | 'revision'>): Promise<Background> {
@@ -75,6 +79,7 @@ async function prepare(accountId: number): Promise<Background> {
     products: new Map(products.map((row) => [row.id, row])),
     ownCodes,
     likes,
+    has: countParts(likes),
     brands,
     worth: (part, productId) => worthOfClick(likes, part, productId, index.placeOfProduct(productId).lineId),
     usualCpc: total.clicks > 0 ? total.spend / total.clicks : null,
@@ -87,6 +92,16 @@ async function prepare(accountId: number): Promise<Background> {
         { clicks: 0, sales: 0 },
       ),
   };
+}
+
+function countParts(likes: readonly LikeTarget[]): Background['has'] {
+  const has = new Map<number, Partial<Record<PartName, number>>>();
+  for (const { productId, part } of likes) {
+    const own = has.get(productId) ?? {};
+    own[part] = (own[part] ?? 0) + 1;
+    has.set(productId, own);
+  }
+  return has;
 }
 
 /** What every target that runs did in a month. */
@@ -133,6 +148,29 @@ export const offersOf = (options: MarketOptions | null): PlanGround['offers'] =>
 });
 
 /**
+ * What stands in campaigns of some products against terms. An exact negative is how a term that has a home is kept out elsewhere: only phrases and items
+ * speak against it.
+ */
+function negativesOf(
+  structure: StructureIndex,
+  index: TreeIndex,
+  products: readonly number[],
+  made: ReadonlySet<number>,
+): { campaignId: number; set: NegativeSet }[] {
+  const standing = structure.negatives.filter(
+    ({ campaignId, match, state }) =>
+      state !== 'archived' &&
+      match !== 'exact' &&
+      !made.has(campaignId) &&
+      products.includes(index.productOfCampaign.get(campaignId) ?? 0),
+  );
+  return [...groupBy(standing, ({ campaignId }) => campaignId)].map(([campaignId, list]) => ({
+    campaignId,
+    set: negativeSet(list),
+  }));
+}
+
+/**
  * What a plan is held against.
  * @param made campaigns that the plan has made itself: they are no contradiction to it
  */
@@ -145,6 +183,7 @@ export function groundOf(
 ): PlanGround {
   const names = (campaignId: number) => index.campaigns.get(campaignId)?.name ?? null;
   const readKind = kindReader(index.tree.lists);
+  let standing: ReturnType<typeof negativesOf> | undefined;
   return {
     limits: account.limits ?? USUAL_LIMITS,
     offers: offersOf(account.options),
@@ -170,14 +209,9 @@ export function groundOf(
       return found ? names(index.placeOfTarget(found.id).campaignId) : null;
     },
     negativeIn: (form, wanted) => {
-      const found = structure.negativesOn(form).find(({ campaignId, match }) => {
-        // An exact negative is how a term that has a home is kept out elsewhere: only phrases and items speak against it.
-        return (
-          match !== 'exact' &&
-          !made.has(campaignId) &&
-          wanted.includes(index.placeOfCampaign(campaignId).productId)
-        );
-      });
+      const found = (standing ??= negativesOf(structure, index, wanted, made)).find(({ set }) =>
+        isBlocked(form, set),
+      );
       return found ? names(found.campaignId) : null;
     },
     unwanted: (text) => {

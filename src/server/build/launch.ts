@@ -5,6 +5,7 @@ import { campaignsOf, changesOf, expectOf, isSound, lineOf } from '../../core/bu
 import type { BuildPlan, PlannedCampaign, PlannedChange, PlannedPlace } from '../../core/build';
 import type { Change } from '../../core/changes';
 import { formatCount } from '../../core/units';
+import { keepNamePattern } from '../../db/queries/accounts';
 import { listPlanChanges, updatePlan } from '../../db/queries/buildPlans';
 import type { PlanChangeRow } from '../../db/queries/buildPlans';
 import type { Transaction } from '../../db/connection';
@@ -51,6 +52,8 @@ export async function stagePlan(caller: Caller, accountId: number, id: number): 
     const list: NewChange[] = [];
     const campaigns = campaignsOf(plan);
     await updatePlan(tx, accountId, id, pinned(plan, campaigns));
+    // What campaigns are named by is the account's from now on.
+    await keepNamePattern(tx, accountId, plan.pattern);
     for (const campaign of campaigns) {
       const place = await placeOf(tx, accountId, campaign, plan.productId, before);
       const month = expectOf(background.likes, {

@@ -5,7 +5,7 @@ import type { BuildPlan } from '../../core/build';
 import { USUAL_LIMITS } from '../../core/changes';
 import { PLACEMENTS } from '../../core/structure';
 import type { AccountRow } from '../../db/queries/accounts';
-import { insertPlan, listPlanChanges, listPlans, throwPlan, updatePlan } from '../../db/queries/buildPlans';
+import { insertPlan, listLaunchedPlans, listPlans, throwPlan, updatePlan } from '../../db/queries/buildPlans';
 import { keepNamePattern } from '../../db/queries/accounts';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
@@ -18,12 +18,11 @@ import { needPlan, planProduct, workOut } from './workOut';
 /** The account's plans, the last changed first, and the products that plans can be for. */
 export async function loadPlans(accountId: number): Promise<PlansAnswer> {
   const account = await needAccount(accountId);
-  const [rows, changes, background] = await Promise.all([
+  const [rows, launched, background] = await Promise.all([
     listPlans(db(), accountId),
-    listPlanChanges(db(), accountId, null),
+    listLaunchedPlans(db(), accountId),
     loadBackground(account),
   ]);
-  const launched = new Set(changes.map(({ planId }) => planId));
   return {
     plans: rows.map(({ id, plan, changedAt, isThrown }): PlanInfo => ({
       id,
@@ -86,15 +85,15 @@ export async function savePlan(
   caller: Caller,
   { account: accountId, id, plan }: PlanRequest,
 ): Promise<PlanAnswer> {
-  const account = await needAccount(accountId);
+  await needAccount(accountId);
   const kept = await recorded(caller, accountId, async (tx, note) => {
-    if (plan.pattern !== account.namePattern) await keepNamePattern(tx, accountId, plan.pattern);
     if (id === undefined) {
       const made = await insertPlan(tx, accountId, plan);
       note({ what: 'begin plan', subject: `plan ${made}`, to: { productId: plan.productId } });
       return made;
     }
     const { plan: before } = await needPlan(tx, accountId, id);
+    if (plan.pattern !== before.pattern) await keepNamePattern(tx, accountId, plan.pattern);
     await updatePlan(tx, accountId, id, plan);
     note({
       what: 'edit plan',

@@ -1,16 +1,7 @@
 import type { PlanAnswer, PlanLine, PlanProduct } from '../../contract/build';
 import { MowingError } from '../../contract/mowingError';
-import {
-  campaignsOf,
-  changesOf,
-  checkPlan,
-  crossings,
-  expectOf,
-  lineOf,
-  PART_NAMES,
-  PARTS,
-} from '../../core/build';
-import type { PartName, PlannedCampaign } from '../../core/build';
+import { campaignsOf, changesOf, checkPlan, crossings, expectOf, lineOf, PART_NAMES } from '../../core/build';
+import type { PlannedCampaign } from '../../core/build';
 import { marginOf } from '../../core/economics';
 import type { Change } from '../../core/changes';
 import type { ProductRow } from '../../db/queries/economics';
@@ -135,7 +126,7 @@ export function madeBy(changes: readonly PlanChangeRow[]): Map<string, number> {
 const campaignIdOf = (change: Change): number | null => ('campaignId' in change ? change.campaignId : null);
 
 /** A product as plans show it. */
-export function planProduct(row: ProductRow, { index, ownCodes, clicksOf }: Background): PlanProduct {
+export function planProduct(row: ProductRow, { index, has, clicksOf }: Background): PlanProduct {
   const costs = costsOf(row);
   const margin = marginOf(costs)?.share ?? null;
   const { clicks, sales } = clicksOf(row.id);
@@ -154,28 +145,12 @@ export function planProduct(row: ProductRow, { index, ownCodes, clicksOf }: Back
     margin,
     breakEvenCpc: margin !== null && clicks >= LEAST_CLICKS ? Math.round((sales / clicks) * margin) : null,
     targetAcos: index.aimOf(index.placeOfProduct(id)).acos,
-    has: partsOf(index, ownCodes, id),
+    has: has.get(id) ?? {},
   };
 }
 
 /** Fewer clicks say nothing of what one is worth. */
 const LEAST_CLICKS = 40;
-
-function partsOf(
-  index: Background['index'],
-  own: ReadonlySet<string>,
-  productId: number,
-): PlanProduct['has'] {
-  const has: Partial<Record<PartName, number>> = {};
-  for (const target of index.tree.targets) {
-    const place = index.placeOfTarget(target.id);
-    if (place.productId !== productId || target.state !== 'enabled' || !index.campaignRuns(place.campaignId))
-      continue;
-    const part = PARTS.find(({ holds }) => holds(target, own.has(target.expression.toUpperCase())));
-    if (part) has[part.name] = (has[part.name] ?? 0) + 1;
-  }
-  return has;
-}
 
 const noProduct = (id: number): PlanProduct => ({
   id,

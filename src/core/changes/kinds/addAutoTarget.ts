@@ -15,29 +15,11 @@ export interface AddAutoTarget {
 }
 
 export const addAutoTarget: ChangeSpec<AddAutoTarget, ArchiveTarget> = {
-  ...makesTarget<AddAutoTarget>(),
+  ...makesTarget<AddAutoTarget>(({ expression }) => ({ kind: 'auto', match: null, expression })),
   kind: 'add-auto-target',
   shape: { adGroupId: 'id', expression: 'expression', bid: 'bid' },
   key: ({ adGroupId, expression }) => `auto ${adGroupId} ${normaliseTerm(expression)}`,
   words: ({ expression }) => `Bid on ${expression} (automatic)`,
   group: () => 'New automatic targets',
   check: ({ bid }, limits) => checkBid(bid, limits),
-  toMarket: ({ adGroupId, expression, bid }, ids) => {
-    const place = ids.adGroup(adGroupId);
-    return place
-      ? {
-          do: 'create',
-          entity: 'targets',
-          fields: { adGroupId: place, kind: 'auto', match: null, expression, bid },
-        }
-      : null;
-  },
-  accepted: ({ adGroupId, expression, bid }) => ({
-    does: 'make-target',
-    adGroupId,
-    kind: 'auto',
-    match: null,
-    expression,
-    bid,
-  }),
 };

@@ -14,29 +14,11 @@ export interface AddItemTarget {
 }
 
 export const addItemTarget: ChangeSpec<AddItemTarget, ArchiveTarget> = {
-  ...makesTarget<AddItemTarget>(),
+  ...makesTarget<AddItemTarget>(({ expression }) => ({ kind: 'item', match: null, expression })),
   kind: 'add-item-target',
   shape: { adGroupId: 'id', expression: 'expression', bid: 'bid' },
   key: ({ adGroupId, expression }) => `item ${adGroupId} ${normaliseTerm(expression)}`,
   words: ({ expression }) => `Bid on item ${expression}`,
   group: () => 'New item targets',
   check: ({ bid }, limits) => checkBid(bid, limits),
-  toMarket: ({ adGroupId, expression, bid }, ids) => {
-    const place = ids.adGroup(adGroupId);
-    return place
-      ? {
-          do: 'create',
-          entity: 'targets',
-          fields: { adGroupId: place, kind: 'item', match: null, expression, bid },
-        }
-      : null;
-  },
-  accepted: ({ adGroupId, expression, bid }) => ({
-    does: 'make-target',
-    adGroupId,
-    kind: 'item',
-    match: null,
-    expression,
-    bid,
-  }),
 };

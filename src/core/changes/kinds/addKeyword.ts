@@ -16,7 +16,7 @@ export interface AddKeyword {
 }
 
 export const addKeyword: ChangeSpec<AddKeyword, ArchiveTarget> = {
-  ...makesTarget<AddKeyword>(),
+  ...makesTarget<AddKeyword>(({ match, expression }) => ({ kind: 'keyword', match, expression })),
   kind: 'add-keyword',
   shape: {
     adGroupId: 'id',
@@ -29,22 +29,4 @@ export const addKeyword: ChangeSpec<AddKeyword, ArchiveTarget> = {
   group: () => 'New keywords',
   check: ({ bid, expression }, limits) => [...checkBid(bid, limits), ...checkWords(expression, limits)],
   adds: ({ adGroupId, expression }) => ({ adGroupId, expression }),
-  toMarket: ({ adGroupId, match, expression, bid }, ids) => {
-    const place = ids.adGroup(adGroupId);
-    return place
-      ? {
-          do: 'create',
-          entity: 'targets',
-          fields: { adGroupId: place, kind: 'keyword', match, expression, bid },
-        }
-      : null;
-  },
-  accepted: ({ adGroupId, match, expression, bid }) => ({
-    does: 'make-target',
-    adGroupId,
-    kind: 'keyword',
-    match,
-    expression,
-    bid,
-  }),
 };

@@ -20,7 +20,13 @@ export interface AddRefinedTarget {
 }
 
 export const addRefinedTarget: ChangeSpec<AddRefinedTarget, ArchiveTarget> = {
-  ...makesTarget<AddRefinedTarget>(),
+  ...makesTarget<AddRefinedTarget>(({ aim, expression, refine, against }) => ({
+    kind: aim,
+    match: null,
+    expression,
+    refine,
+    against,
+  })),
   kind: 'add-refined-target',
   shape: {
     adGroupId: 'id',
@@ -36,24 +42,4 @@ export const addRefinedTarget: ChangeSpec<AddRefinedTarget, ArchiveTarget> = {
     `Bid on the ${aim} “${expression}”${refine ? ` (${refinementWords(refine)})` : ''}`,
   group: () => 'New item targets',
   check: ({ bid, refine }, limits) => [...checkBid(bid, limits), ...checkRefinement(refine)],
-  toMarket: ({ adGroupId, aim, expression, refine, bid }, ids) => {
-    const place = ids.adGroup(adGroupId);
-    return place
-      ? {
-          do: 'create',
-          entity: 'targets',
-          fields: { adGroupId: place, kind: aim, match: null, expression, refine, bid },
-        }
-      : null;
-  },
-  accepted: ({ adGroupId, aim, expression, refine, against, bid }) => ({
-    does: 'make-target',
-    adGroupId,
-    kind: aim,
-    match: null,
-    expression,
-    refine,
-    against,
-    bid,
-  }),
 };

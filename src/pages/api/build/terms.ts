@@ -5,5 +5,6 @@ import { endpoint } from '../../../server/http/endpoint';
 export const GET = endpoint({
   may: 'see',
   query: sourceQuery,
+  owned: ({ query: { account, product } }) => ({ account, product: [product] }),
   run: ({ query: { account, product, from } }) => loadSource(account, product, from),
 });

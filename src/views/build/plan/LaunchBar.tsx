@@ -36,6 +36,10 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
     { targets: 0, negatives: 0 },
   );
   const isSound = faults.wrong.length === 0 && campaigns.length > 0;
+  // A campaign, its ad group, its ads, and what stands in it.
+  const planned = campaigns.length * (3 + plan.more.length) + counts.targets + counts.negatives;
+  const isMade =
+    isKept && Object.values(data.lines).filter(({ state }) => state === 'accepted').length >= planned;
   const refresh = async () => {
     await look();
     await client.invalidateQueries({
@@ -164,13 +168,13 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
       </Choice>
       <Button
         variant="contained"
-        disabled={!isSound || isBusy || !account.connected}
+        disabled={!isSound || isBusy || isMade || !account.connected}
         title={
           account.connected ? 'Ctrl+Enter' : 'The account is fed by files: no market makes its campaigns'
         }
         onClick={() => setAsking(true)}
       >
-        {lines?.isBad ? 'Send again' : 'Launch'}
+        {lines?.isBad ? 'Send again' : isMade && campaigns.length > 0 ? 'All made' : 'Launch'}
       </Button>
       {isAsking && (
         <Ask

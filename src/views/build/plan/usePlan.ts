@@ -10,8 +10,15 @@ import { useTell } from '../../shared/useTell';
 import { api } from '../../shared/api';
 import { buildApi } from './buildApi';
 
+/** What undo calls an edit of names, and of one of them. */
+export const NAMES_EDITED = 'the names were edited';
+export const NAME_EDITED = 'a name was edited';
 /** A plan rests so long before it is kept and looked at. */
 const REST_MS = 350;
+/** Edits of the same thing that follow so closely are one. */
+const ONE_EDIT_MS = 1500;
+/** Edits that are told letter by letter. */
+const TYPED: readonly string[] = [NAMES_EDITED, NAME_EDITED];
 
 /**
  * A plan in the page: what is edited shows at once, is kept by the server when the hand rests, and comes back with every fault of it.
@@ -32,6 +39,7 @@ export function usePlan(account: AccountInfo, id: number) {
   });
   const [edited, setEdited] = useState<BuildPlan | null>(null);
   const latest = useRef<BuildPlan | null>(null);
+  const last = useRef<{ words: string; at: number } | null>(null);
   const [isSaving, setSaving] = useState(false);
   /** Told when what is edited has been kept: an undo that is pressed before waits for it. */
   const kept = useRef<(() => void) | null>(null);
@@ -78,7 +86,11 @@ export function usePlan(account: AccountInfo, id: number) {
   const edit = (change: Partial<BuildPlan>, words = 'the plan was edited') => {
     if (!plan) return;
     const next = { ...plan, ...change };
-    undo.did({ words, undoing: { kind: 'plan', id, plan } }, { isQuiet: true });
+    // Letters of one word are one edit: undone together.
+    const isSame =
+      TYPED.includes(words) && last.current?.words === words && Date.now() - last.current.at < ONE_EDIT_MS;
+    last.current = { words, at: Date.now() };
+    if (!isSame) undo.did({ words, undoing: { kind: 'plan', id, plan } }, { isQuiet: true });
     latest.current = next;
     setEdited(next);
     if (!kept.current) void undo.during(new Promise<void>((resolve) => (kept.current = resolve)));

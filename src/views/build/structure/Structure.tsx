@@ -5,6 +5,7 @@ import type { PlaceProps } from '../../shared/frame/place';
 import { MOVE_KEYS, SELECT_ALL_KEYS } from '../../shared/frame/rowKeyLines';
 import { formatCount, MICROS_PER_UNIT } from '../../../core/units';
 import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../../shared/kit';
+import { rowMoves } from '../../shared/rowMoves';
 import { useKeys } from '../../shared/useKeys';
 import { BuildTabs } from '../BuildTabs';
 import type { BuildPart } from '../BuildTabs';
@@ -12,7 +13,6 @@ import { FindingRows } from './FindingRows';
 import { ALL, useFindings } from './useFindings';
 import type { FindingsState } from './useFindings';
 
-const PAGE = 8;
 const KEYS: readonly KeyLine[] = [
   MOVE_KEYS,
   SELECT_ALL_KEYS,
@@ -27,16 +27,7 @@ export function Structure({ account, error, onPart }: PlaceProps & { onPart: (pa
   useOffer(KEYS);
   const chosen = () => rows.chosen().flatMap((row) => shown[row] ?? []);
   useKeys({
-    j: () => rows.move(1, false),
-    k: () => rows.move(-1, false),
-    arrowdown: () => rows.move(1, false),
-    arrowup: () => rows.move(-1, false),
-    'shift+arrowdown': () => rows.move(1, true),
-    'shift+arrowup': () => rows.move(-1, true),
-    pagedown: () => rows.move(PAGE, false),
-    pageup: () => rows.move(-PAGE, false),
-    'ctrl+a': rows.selectAll,
-    escape: rows.clearSelection,
+    ...rowMoves(rows),
     space: () => void work.mend(chosen()),
     x: () => void work.put(chosen(), 'left'),
     l: () => void work.put(chosen(), 'later'),

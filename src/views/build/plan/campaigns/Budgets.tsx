@@ -9,6 +9,7 @@ import { DASH, formatCount, formatMoney, formatShare } from '../../../../core/un
 import { Facts, MoneyField, PlaceLink, TextBox } from '../../../shared/kit';
 import { pageLink } from '../../../shared/frame/pages';
 import { FaultWords } from '../FaultWords';
+import { NAME_EDITED } from '../usePlan';
 import type { OpenPlan } from '../usePlan';
 import { stateOf } from '../lineStates';
 import { FieldsForm } from './FieldsForm';
@@ -70,9 +71,7 @@ function CampaignRow({ campaign, open }: { campaign: Campaign; open: OpenPlan })
             disabled={isMade}
             title={name}
             isWrong={faults.at(`names.${key}`).length > 0}
-            onChange={({ target }) =>
-              edit({ names: { ...plan.names, [key]: target.value } }, 'a name was edited')
-            }
+            onChange={({ target }) => edit({ names: { ...plan.names, [key]: target.value } }, NAME_EDITED)}
           />
           <FaultWords faults={[...faults.at(`names.${key}`), ...faults.at(`own.${key}`)]} />
           {state && <span className={`small block ${state.isBad ? 'over' : 'faint'}`}>{state.words}</span>}

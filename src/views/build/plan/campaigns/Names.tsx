@@ -1,5 +1,6 @@
 import { NAME_FIELDS } from '../../../../core/build';
 import { NumberField, TextBox } from '../../../shared/kit';
+import { NAMES_EDITED } from '../usePlan';
 import type { OpenPlan } from '../usePlan';
 
 /** How the campaigns of a plan are named: the pattern is the account's, its fields are the plan's. */
@@ -11,7 +12,7 @@ export function Names({ open: { plan, edit } }: { open: OpenPlan }) {
         aria-label={name}
         letters={letters}
         value={plan[name]}
-        onChange={({ target }) => edit({ [name]: target.value }, 'the names were edited')}
+        onChange={({ target }) => edit({ [name]: target.value }, NAMES_EDITED)}
       />
     </span>
   );
@@ -27,7 +28,7 @@ export function Names({ open: { plan, edit } }: { open: OpenPlan }) {
             value={plan.pattern}
             title={`It can hold ${NAME_FIELDS.map((name) => `{${name}}`).join(' ')}; the account keeps it.`}
             onChange={({ target }) =>
-              target.value.trim() !== '' && edit({ pattern: target.value }, 'the names were edited')
+              target.value.trim() !== '' && edit({ pattern: target.value }, NAMES_EDITED)
             }
           />
         </span>

@@ -3,6 +3,7 @@ import type { KeywordMatch } from '../../../../core/matching';
 import { formatCount } from '../../../../core/units';
 import { Check } from '../../../shared/kit';
 import { refusalsAt } from '../lineStates';
+import { rowMoves } from '../../../shared/rowMoves';
 import { useKeys } from '../../../shared/useKeys';
 import { useRows } from '../../../shared/useRows';
 import type { OpenPlan } from '../usePlan';
@@ -10,8 +11,6 @@ import { AddTerms } from './AddTerms';
 import { TermBids } from './TermBids';
 import { TermRows } from './TermRows';
 import { useTermEdits } from './useTermEdits';
-
-const PAGE = 12;
 
 /** The terms of a plan: pasted, taken from the account or the market, each with its match types, bids, and what is to be told of it. */
 export function TermsTab({ open }: { open: OpenPlan }) {
@@ -37,16 +36,7 @@ export function TermsTab({ open }: { open: OpenPlan }) {
   const chosen = () => rows.chosen();
   const toggle = (match: KeywordMatch) => () => edits.toggle(chosen(), match);
   useKeys({
-    j: () => rows.move(1, false),
-    k: () => rows.move(-1, false),
-    arrowdown: () => rows.move(1, false),
-    arrowup: () => rows.move(-1, false),
-    'shift+arrowdown': () => rows.move(1, true),
-    'shift+arrowup': () => rows.move(-1, true),
-    pagedown: () => rows.move(PAGE, false),
-    pageup: () => rows.move(-PAGE, false),
-    'ctrl+a': rows.selectAll,
-    escape: rows.clearSelection,
+    ...rowMoves(rows),
     e: toggle('exact'),
     p: toggle('phrase'),
     b: toggle('broad'),
