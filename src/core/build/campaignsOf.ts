@@ -1,4 +1,5 @@
 import { onceByForm } from '../matching';
+import { refinementKey } from '../structure';
 import { roundDownToStep } from '../units';
 import { BUDGET_STEP, spreadBudget } from './budgets';
 import { crossNegatives } from './crossNegatives';
@@ -182,6 +183,6 @@ function targetsOf(plan: BuildPlan, part: Exclude<PartName, 'auto'>): PlannedTar
   return onceByForm(
     listed,
     ({ expression }) => expression,
-    ({ refine }) => JSON.stringify(refine),
+    ({ refine }) => refinementKey(refine),
   );
 }

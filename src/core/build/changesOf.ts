@@ -1,7 +1,7 @@
 import { USUAL_AD_GROUP } from '../changes';
 import type { Change } from '../changes';
 import { normaliseTerm } from '../matching';
-import { refinementWords } from '../structure';
+import { refinementKey } from '../structure';
 import type { PlannedCampaign, PlannedTarget } from './planned';
 
 /** Where a campaign of a plan is made: our drafts, or what the market has made of them. */
@@ -27,7 +27,7 @@ export const lineOf = {
   target: (
     key: string,
     { kind, match, expression, refine }: Pick<PlannedTarget, 'kind' | 'match' | 'expression' | 'refine'>,
-  ) => `${key} | ${match ?? kind} ${normaliseTerm(expression)}${refine ? ` ${refinementWords(refine)}` : ''}`,
+  ) => `${key} | ${match ?? kind} ${normaliseTerm(expression)}${refine ? ` ${refinementKey(refine)}` : ''}`,
   negative: (key: string, match: string, expression: string) =>
     `${key} | not ${match} ${normaliseTerm(expression)}`,
 };

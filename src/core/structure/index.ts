@@ -12,7 +12,7 @@ export type {
 } from './structure';
 export { PLACEMENT_LABELS, PLACEMENTS } from './placement';
 export type { Placement } from './placement';
-export { refinementWords } from './refinement';
+export { refinementKey, refinementWords } from './refinement';
 export type { Listing, Refinement } from './refinement';
 export { indexTree } from './accountTree';
 export type {

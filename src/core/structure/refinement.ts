@@ -16,6 +16,13 @@ export interface Listing {
   rating: number | null;
 }
 
+/** The same text for the same refinement, whoever reads it and however its fields are ordered. */
+export const refinementKey = (refine: Refinement | null): string =>
+  Object.entries(refine ?? {})
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([field, value]) => `${field} ${value}`)
+    .join(' ');
+
 /** A refinement in words: "from 12.00, up to 3.9 stars"; "all items" for none. */
 export function refinementWords(refine: Refinement | null): string {
   const range = (least: string | null, most: string | null, unit: string) =>

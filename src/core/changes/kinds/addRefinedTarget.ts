@@ -1,5 +1,5 @@
 import { normaliseTerm } from '../../matching';
-import { refinementWords } from '../../structure';
+import { refinementKey, refinementWords } from '../../structure';
 import type { Listing, Refinement } from '../../structure';
 import type { Micros } from '../../units';
 import { checkBid, checkRefinement } from '../limits';
@@ -37,7 +37,7 @@ export const addRefinedTarget: ChangeSpec<AddRefinedTarget, ArchiveTarget> = {
     bid: 'bid',
   },
   key: ({ adGroupId, aim, expression, refine }) =>
-    `${aim} ${adGroupId} ${normaliseTerm(expression)} ${refinementWords(refine)}`,
+    `${aim} ${adGroupId} ${normaliseTerm(expression)} ${refinementKey(refine)}`,
   words: ({ aim, expression, refine }) =>
     `Bid on the ${aim} “${expression}”${refine ? ` (${refinementWords(refine)})` : ''}`,
   group: () => 'New item targets',

@@ -17,7 +17,9 @@ import { usePlans } from './usePlans';
 const KEYS: readonly KeyLine[] = [
   ['n', 'begin a plan for a product'],
   ['1 2 3', 'campaigns, terms, items of the plan'],
-  ['Ctrl+Enter', 'send the plan’s campaigns to the market'],
+  ['e p b', 'exact, phrase, broad on or off for the chosen terms'],
+  ['m Delete', 'write the chosen terms as the market takes them; take them out'],
+  ['Ctrl+Enter', 'add what is pasted; send the plan’s campaigns to the market'],
 ];
 
 /** Plans of products' campaigns: the list of them, and the one that is worked on. */
