@@ -102,8 +102,7 @@ await terms.press('Control+Enter');
 await page.getByText(/lines are wrong/).waitFor();
 await page.waitForTimeout(1000);
 await keep(page, 'build-terms');
-await page.getByRole('main').focus();
-await press(page, '1');
+await page.getByRole('tab', { name: /^Campaigns/ }).click();
 await page.getByRole('table', { name: 'Cross-negatives' }).scrollIntoViewIfNeeded();
 await keep(page, 'build-plan');
 
