@@ -1,3 +1,4 @@
+import type { CampaignFields } from '../changes';
 import type { Micros } from '../units';
 import { DAYS_PER_MONTH } from '../units';
 import type { PartName } from './parts';
@@ -57,7 +58,7 @@ function likeOnes(likes: readonly LikeTarget[], part: PartName, productId: numbe
  * Clicks, spend and sales of a month for a number of targets of a part, from what like targets of the account did. Clicks: their mean a target, with the
  * spread between targets and that of the mean; no more than the budget pays at their CPC. Sales: at their sales per click, whose spread adds that of its
  * orders (Poisson). Null: too early to say.
- * @param budget of a day, micros
+ * @param budget of a day, or of the campaign's whole life, micros
  */
 export function expectOf(
   likes: readonly LikeTarget[],
@@ -67,7 +68,15 @@ export function expectOf(
     lineId,
     count,
     budget,
-  }: { part: PartName; productId: number; lineId: number; count: number; budget: Micros },
+    budgetKind,
+  }: {
+    part: PartName;
+    productId: number;
+    lineId: number;
+    count: number;
+    budget: Micros;
+    budgetKind: CampaignFields['budgetKind'];
+  },
 ): Expectation | null {
   const found = likeOnes(likes, part, productId, lineId);
   if (!found || count === 0) return null;
@@ -79,7 +88,7 @@ export function expectOf(
   const variance = list.reduce((sum, { clicks }) => sum + (clicks - mean) ** 2, 0) / (list.length - 1);
   const deviation = Math.sqrt(count * variance + (count ** 2 * variance) / list.length);
   const cpc = total.spend / total.clicks;
-  const paid = (budget * DAYS_PER_MONTH) / cpc;
+  const paid = (budgetKind === 'daily' ? budget * DAYS_PER_MONTH : budget) / cpc;
   const within = (value: number) => Math.min(paid, Math.max(0, value));
   const clicks = {
     low: within(count * mean - SPREAD * deviation),

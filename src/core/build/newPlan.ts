@@ -83,7 +83,7 @@ export function newPlan(start: PlanStart): BuildPlan {
     names: {},
     settings: {
       ...USUAL_CAMPAIGN,
-      budgetKind: offers.budgetKinds[0] ?? 'daily',
+      budgetKind: offers.budgetKinds.includes('daily') ? 'daily' : (offers.budgetKinds[0] ?? 'daily'),
       ...start.modifiers,
     },
     own: {},

@@ -15,6 +15,7 @@ import type { AccountRow } from '../../db/queries/accounts';
 import { listBrands } from '../../db/queries/buildPlans';
 import { listNegatives } from '../../db/queries/structure';
 import { db } from '../context/context';
+import { forAll } from '../context/reading';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
 
@@ -44,7 +45,7 @@ const MOST_KEPT = 2;
 export function loadBackground({ id, revision }: Pick<AccountRow, 'id' | 'revision'>): Promise<Background> {
   const known = kept.get(id);
   if (known?.revision === revision) return known.made;
-  const made = prepare(id);
+  const made = forAll(() => prepare(id));
   kept.delete(id);
   kept.set(id, { revision, made });
   made.catch(() => kept.delete(id));

@@ -44,9 +44,9 @@ export async function stagePlan(caller: Caller, accountId: number, id: number): 
     );
   const background = await loadBackground(account);
   return recorded(caller, accountId, async (tx, note) => {
-    const { plan } = await needPlan(tx, accountId, id);
-    // Two clicks at once: the second finds what the first has put there.
+    // Two clicks at once: the second finds what the first has put there, and no edit is written over.
     await tx`select 1 from mowing.build_plan where account_id = ${accountId} and plan_id = ${id} for update`;
+    const { plan } = await needPlan(tx, accountId, id);
     const before = new Map((await livingChanges(tx, accountId, id)).map((row) => [row.line, row]));
     const { lineId } = background.index.placeOfProduct(plan.productId);
     const list: NewChange[] = [];
@@ -62,6 +62,7 @@ export async function stagePlan(caller: Caller, accountId: number, id: number): 
         lineId,
         count: campaign.targets.length,
         budget: campaign.budget,
+        budgetKind: campaign.fields.budgetKind,
       });
       const effect = { spend: Math.round(month?.spend.mean ?? 0), sales: Math.round(month?.sales.mean ?? 0) };
       addMissing(list, changesOf(campaign, place, [plan.productId, ...plan.more]), before, (line) => ({

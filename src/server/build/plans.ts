@@ -94,7 +94,7 @@ export async function savePlan(
     }
     const { plan: before } = await needPlan(tx, accountId, id);
     if (plan.pattern !== before.pattern) await keepNamePattern(tx, accountId, plan.pattern);
-    await updatePlan(tx, accountId, id, plan);
+    await updatePlan(tx, accountId, id, withHomes(plan, before));
     note({
       what: 'edit plan',
       subject: `plan ${id}`,
@@ -104,6 +104,18 @@ export async function savePlan(
     return id;
   });
   return workOut(accountId, kept);
+}
+
+/** A launched term stands where it stands, also when an edit from before the launch is brought back. */
+function withHomes(plan: BuildPlan, before: BuildPlan): BuildPlan {
+  const homes = new Map(before.terms.map(({ text, home }) => [text, home]));
+  return {
+    ...plan,
+    terms: plan.terms.map((term) => {
+      const home = term.home ?? homes.get(term.text);
+      return home === undefined ? term : { ...term, home };
+    }),
+  };
 }
 
 /** The parts of a plan that another one has otherwise. */

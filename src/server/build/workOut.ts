@@ -60,6 +60,7 @@ export async function workOut(accountId: number, id: number): Promise<PlanAnswer
         lineId,
         count: campaign.targets.length,
         budget: campaign.budget,
+        budgetKind: campaign.fields.budgetKind,
       }),
       campaignId: made.get(campaign.key) ?? null,
     })),

@@ -11,6 +11,9 @@ const KEY = Symbol.for('mowing.reading');
 const keeper = globalThis as unknown as Record<symbol, AsyncLocalStorage<Reading> | undefined>;
 const current = (keeper[KEY] ??= new AsyncLocalStorage<Reading>());
 
+/** Does work that several wait for: it does not end because the one that asked first has left. */
+export const forAll = <T>(work: () => T): T => current.exit(work);
+
 /** The queries of the reading under way; undefined where nothing is read for a request. */
 export const readingSql = (): Db | undefined => current.getStore()?.sql;
 
