@@ -40,7 +40,9 @@ export const programs = {
   migrate: 'src/server/programs/migrate.ts',
   demo: 'src/server/programs/demo.ts',
   import: 'src/server/programs/import.ts',
+  standing: 'src/server/programs/standing.ts',
   market: 'src/market/main.ts',
+  played: 'src/trial/played/main.ts',
 };
 
 /** Bundles TypeScript programs for Node; packages stay outside the bundle. */

@@ -11,6 +11,7 @@ export { shortNumber } from './frame';
 export { Histogram } from './histogram/Histogram';
 export type { HistogramBar } from './histogram/Histogram';
 export { Interval } from './interval/Interval';
+export { PlayedWeeks } from './playedWeeks/PlayedWeeks';
 export { RateCurve } from './rateCurve/RateCurve';
 export { Trend } from './trend/Trend';
 export type { TrendMark } from './trend/Trend';

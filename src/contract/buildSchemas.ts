@@ -2,18 +2,20 @@
 import Joi from 'joi';
 import { PART_NAMES } from '../core/build';
 import type { BuildPlan, ProductRule } from '../core/build';
-import { FLEXES, MAX_MODIFIER, PACINGS } from '../core/changes';
+import { FLEXES, MAX_MODIFIER, PACINGS, SIMILAR } from '../core/changes';
 import type { CampaignFields } from '../core/changes';
+import { KEYWORD_MATCHES } from '../core/matching';
 import { TERM_SOURCES } from './build';
 import type { NewPlanRequest, PlanRequest, TermSource } from './build';
 import type { OfAccount } from './requests';
 import { bid, day, id, listing, money, refinement } from './schemas';
 
-const MATCHES = ['exact', 'phrase', 'broad'] as const;
 const word = Joi.string().allow('').max(100);
 const modifier = Joi.number().min(0).max(MAX_MODIFIER);
 
-const settings: Record<keyof CampaignFields, Joi.Schema> = {
+/** Plans of before it could be chosen do not say it. */
+const similar = Joi.valid(...SIMILAR);
+const settings: Record<Exclude<keyof CampaignFields, 'similar'>, Joi.Schema> = {
   budgetKind: Joi.valid('daily', 'lifetime'),
   pacing: Joi.valid(...PACINGS),
   flex: Joi.valid(...FLEXES),
@@ -79,10 +81,10 @@ export const buildPlan = Joi.object<BuildPlan>({
       Joi.object({
         text: Joi.string().trim().min(1).max(500).required(),
         matches: Joi.array()
-          .items(Joi.valid(...MATCHES))
+          .items(Joi.valid(...KEYWORD_MATCHES))
           .unique()
           .required(),
-        bids: Joi.object(Object.fromEntries(MATCHES.map((match) => [match, bid]))).default({}),
+        bids: Joi.object(Object.fromEntries(KEYWORD_MATCHES.map((match) => [match, bid]))).default({}),
         home: Joi.string().max(100),
       }),
     )
@@ -114,8 +116,8 @@ export const buildPlan = Joi.object<BuildPlan>({
   total: money.min(0).required(),
   budgets: byKey(money.min(0)),
   names: byKey(Joi.string().trim().allow('').max(200)),
-  settings: needed(settings),
-  own: byKey(Joi.object(settings)),
+  settings: needed(settings).keys({ similar: similar.default('on') }),
+  own: byKey(Joi.object({ ...settings, similar })),
   adGroupShare: Joi.number().greater(0).max(1).allow(null).default(null),
   uncrossed: Joi.array().items(Joi.string().max(50)).max(100).default([]),
 });

@@ -1,6 +1,6 @@
 // Joi schemas of the requests about changes.
 import Joi from 'joi';
-import { KINDS, MAX_MODIFIER } from '../core/changes';
+import { KINDS, MAX_MODIFIER, partsText, readParts } from '../core/changes';
 import type { ChangeState, FieldShape } from '../core/changes';
 import { SETTLINGS } from './changes';
 import type {
@@ -13,6 +13,20 @@ import type {
 } from './changes';
 import type { OfAccount } from './requests';
 import { bid, day, expression, id, listing, money, refinement, week } from './schemas';
+
+/** Titles and pictures of an ad as one text. Whether the market takes them is looked at when they are staged. */
+const adParts = Joi.string()
+  .max(5000)
+  .allow(null)
+  .custom((text: string, helpers) => {
+    try {
+      return partsText(readParts(text));
+    } catch {
+      return helpers.message({
+        custom: '{{#label}} is to be {"titles": [], "pictures": []} as a text, or null',
+      });
+    }
+  });
 
 const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   id: id.required(),
@@ -28,6 +42,7 @@ const FIELDS: Record<Exclude<FieldShape, object>, Joi.Schema> = {
   'day or null': day.allow(null).required(),
   refinement: refinement.allow(null).required(),
   listing: listing.allow(null).required(),
+  'ad parts': adParts.required(),
 };
 
 const schemaOf = (shape: FieldShape): Joi.Schema =>

@@ -23,6 +23,9 @@ export interface ChangeFigures {
   /** The plan of campaigns, and the line of it, that a change makes. */
   plan?: number;
   line?: string;
+  /** The rule that made it by night, and which night of it. */
+  rule?: number;
+  night?: number;
   /** What a test of a target that is not proven yet costs more a month at most. */
   testCost?: number;
 }

@@ -12,6 +12,12 @@ export interface BaleEffects {
   changes: { id: number; effect: EffectInfo }[];
 }
 
+/** What the changes of a rule did together; null while it has made none. */
+export interface RuleEffectAnswer {
+  settledThrough: string;
+  effect: EffectInfo | null;
+}
+
 export interface PurposeEffects {
   settledThrough: string;
   purposes: {

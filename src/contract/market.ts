@@ -1,14 +1,15 @@
 // What the port to a market speaks: the shapes of a market's entities, changes, reports and answers. Money in micros;
 // percentages are shares.
-import type { MarketChange, MarketFields, MarketLimits, OwnKind } from '../core/changes';
+import type { AdRules, MarketChange, MarketFields, MarketLimits, OwnKind } from '../core/changes';
+import type { KeywordMatch } from '../core/matching';
 import type { Placement, State } from '../core/structure';
 
 /** What a market lets an account do. */
 export interface MarketOptions {
   /** Targets on items, categories and brands. */
   productTargets: boolean;
-  /** Broad and phrase keywords. */
-  looseKeywords: boolean;
+  /** Match types that keywords can have. */
+  matches: KeywordMatch[];
   /** Placements whose bids can be raised. */
   modifiers: Placement[];
   /** Whether bids may follow a schedule by hour of the week; by some it can only raise them. */
@@ -25,6 +26,12 @@ export interface MarketOptions {
   adGroupBudgets: boolean;
   /** What its placements are called, where that is not as usual. */
   placementNames: Partial<Record<Placement, string>>;
+  /** What every click costs, micros: there are no bids then. Null where ads bid. */
+  clickPrice: number | null;
+  /** Whether a campaign can leave out searches for similar categories. */
+  similarCategories: boolean;
+  /** What an ad may show in place of its product's own title and picture; null: nothing. */
+  adParts: AdRules | null;
 }
 
 export interface MarketAccount {

@@ -49,7 +49,14 @@ export interface PlanProposal {
   /** How sure the estimate is. */
   evidence: EvidenceGrade;
   /** What the subject did in the window. */
-  figures: { clicks: number; orders: number; spend: Amount; sales: Amount; acos: number | null };
+  figures: {
+    impressions: number;
+    clicks: number;
+    orders: number;
+    spend: Amount;
+    sales: Amount;
+    acos: number | null;
+  };
   expected: ExpectedChange;
 }
 

@@ -2,6 +2,7 @@
 import Joi from 'joi';
 import { PACES } from '../core/bids';
 import { EVIDENCE_GRADES } from '../core/evidence';
+import { GOAL_SCOPES } from '../core/goals';
 import type { ChoicesRequest } from './choices';
 import type { AcceptRequest, PlanRequest } from './plan';
 import { BID_QUEUES, CAMPAIGN_STEPS, TERM_STEPS } from './review';
@@ -50,6 +51,19 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
     secondSteps: Joi.boolean(),
     provenOrders: Joi.number().integer().min(1).max(100),
     testCap: money.min(0).allow(null),
+    testCaps: Joi.array()
+      .items(
+        Joi.object({
+          kind: Joi.valid(...GOAL_SCOPES.filter((scope) => scope !== 'account')).required(),
+          id: id.required(),
+          cap: money.min(0).required(),
+        }),
+      )
+      .max(500)
+      .unique(
+        (a: { kind: string; id: number }, b: { kind: string; id: number }) =>
+          a.kind === b.kind && a.id === b.id,
+      ),
   }),
   terms: Joi.object({
     basis: Joi.valid('chance', 'counts'),

@@ -48,6 +48,9 @@ export type BidStepName = (typeof BID_STEP_NAMES)[number];
 export const BID_QUEUES = [...BID_STEP_NAMES, 'test'] as const;
 export type BidQueue = (typeof BID_QUEUES)[number];
 
+export const isBidQueue = (step: string): step is BidQueue =>
+  (BID_QUEUES as readonly string[]).includes(step);
+
 /** The step that shows a queue. */
 export const stepOfQueue = (queue: BidQueue): BidStepName => (queue === 'test' ? 'grow' : queue);
 

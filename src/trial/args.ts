@@ -17,6 +17,7 @@ export interface Args {
   budgets: BudgetWorld | null;
   hours: boolean;
   trials: boolean;
+  standing: boolean;
   money: boolean;
 }
 
@@ -33,6 +34,7 @@ export function readArgs(): Args {
       budgets: { type: 'string' },
       hours: { type: 'boolean', default: false },
       trials: { type: 'boolean', default: false },
+      standing: { type: 'boolean', default: false },
       money: { type: 'boolean', default: false },
     },
   });
@@ -58,6 +60,7 @@ export function readArgs(): Args {
     rules: values.rules,
     hours: values.hours,
     trials: values.trials,
+    standing: values.standing,
     budgets: (values.budgets as BudgetWorld | undefined) ?? null,
     money: values.money,
   };

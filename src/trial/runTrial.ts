@@ -36,7 +36,10 @@ export function trialScenario(seed: number, market: Market = 'small', world: Wor
   return { ...smallScenario(), days: HISTORY_DAYS, ...MARKETS[market], ...WORLDS[world], seed };
 }
 
-/** Plays a market week by week under a policy, once `begin` has set it up. The same seed, weeks and policy give the same figures. */
+/**
+ * Plays a market week by week under a policy, once `begin` has set it up. The same seed, weeks and policy give the same figures.
+ * @param every the policy decides every so many days: 7, or 1 for each night
+ */
 export function runTrial(
   seed: number,
   weeks: number,
@@ -44,8 +47,21 @@ export function runTrial(
   kind: Market = 'small',
   world: WorldName = 'base',
   begin: (market: PlayedMarket) => void = () => {},
+  every = 7,
 ): Week[] {
-  const scenario = trialScenario(seed, kind, world);
+  return playScenario(trialScenario(seed, kind, world), weeks, policy, begin, every);
+}
+
+/** The same of any market. @param sums of days, from and to, counted from the first; left out: of all campaigns */
+export function playScenario(
+  scenario: Scenario,
+  weeks: number,
+  policy: Policy,
+  begin: (market: PlayedMarket) => void = () => {},
+  every = 7,
+  sumsOf: (market: PlayedMarket, from: number, to: number) => WeekSums = (market, from, to) =>
+    market.sums(from, to),
+): Week[] {
   const market = new PlayedMarket(scenario);
   const memory = new BidMemory();
   memory.note(market);
@@ -53,11 +69,13 @@ export function runTrial(
   begin(market);
   const result: Week[] = [];
   for (let week = 0; week < weeks; week += 1) {
-    policy(market, memory);
-    memory.note(market);
-    market.play(7);
+    for (let played = 0; played < 7; played += every) {
+      policy(market, memory);
+      memory.note(market);
+      market.play(Math.min(every, 7 - played));
+    }
     const from = scenario.days + week * 7;
-    const sums = market.sums(from, from + 7);
+    const sums = sumsOf(market, from, from + 7);
     result.push({
       ...sums,
       acos: sums.sales > 0 ? sums.spend / sums.sales : null,

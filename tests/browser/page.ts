@@ -117,7 +117,9 @@ export async function passDays(page: Page, account: number, days: number): Promi
     return jobs.find(({ kind }) => kind === 'advance')?.state;
   };
   await expect.poll(advance, { timeout: 180_000 }).toBe('done');
-  await expect(market.getByRole('status')).toContainText(/days passed|Up to date/);
+  await expect(market.getByRole('status')).toContainText(
+    /days passed|Up to date|rules? (looked|did not look)|No rule is due/,
+  );
 }
 
 /** Goes to a step of the round by its name. */

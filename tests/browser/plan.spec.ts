@@ -69,6 +69,7 @@ const shown = (id: number | string, changes: NewChange[] | null, evidence: strin
   reason: changes?.[0].reason,
   evidence,
   figures: {
+    impressions: sums.impressions,
     clicks: sums.clicks,
     orders: sums.orders,
     spend: microsToDecimal(sums.spend),
@@ -80,7 +81,7 @@ const shown = (id: number | string, changes: NewChange[] | null, evidence: strin
     sales: microsToDecimal(changes?.[0].effect.sales ?? 0),
   },
 });
-type Sums = { clicks: number; orders: number; spend: number; sales: number };
+type Sums = { impressions: number; clicks: number; orders: number; spend: number; sales: number };
 
 for (const step of ['dead', 'over', 'grow'] as const)
   test(`the list of “${step}” is the page’s, to the last figure`, async ({ request }) => {
@@ -102,6 +103,7 @@ for (const step of ['dead', 'over', 'grow'] as const)
       const act = actOf(columns, table, new Map(), row);
       const made = toBidChange(act, columns, table, new Map(), step)!;
       const sums = {
+        impressions: table.now.impressions[row],
         clicks: table.now.clicks[row],
         orders: table.now.orders[row],
         spend: table.now.spend[row],
@@ -135,6 +137,7 @@ for (const step of ['harvest', 'negatives'] as const)
         toChanges(proposals.get(row)!, review, account.targetAcos),
         GRADES[estimates.grade[row]],
         {
+          impressions: table.impressions[row],
           clicks: table.clicks[row],
           orders: table.orders[row],
           spend: table.spend[row],

@@ -5,6 +5,7 @@ import { sendBale } from '../../src/server/changes/sendBale';
 import { stageChanges } from '../../src/server/changes/stageChanges';
 import { db } from '../../src/server/context/context';
 import { THIS_MACHINE } from '../../src/server/trail';
+import { asIs, settingCases } from './settingCases';
 import { because } from './shop';
 import type { Shop } from './shop';
 
@@ -92,7 +93,6 @@ export function kindCases(at: () => { shop: Shop; keyword: number; bid: number }
     return { ...rest, kind: 'end-schedule', scheduleId: await idOfMade(id) } as const;
   }
 
-  const asIs = (change: Change) => ('to' in change ? change.to : null);
   const cases: Record<
     Exclude<ChangeKind, 'add-campaign' | 'add-ad-group' | 'add-ad' | 'archive-place'>,
     Case
@@ -147,57 +147,11 @@ export function kindCases(at: () => { shop: Shop; keyword: number; bid: number }
       undoneBy: 'set-name',
       bad: null,
     },
-    'set-day': {
-      good: async () => ({
-        kind: 'set-day',
-        campaignId: at().shop.campaign,
-        which: 'endsOn',
-        from: null,
-        to: '2098-12-31',
-      }),
-      stands: asIs,
-      undoneBy: 'set-day',
-      bad: async () => ({
-        kind: 'set-day',
-        campaignId: at().shop.campaign,
-        which: 'startsOn',
-        from: null,
-        to: '2098-12-31',
-      }),
-    },
-    'set-pacing': {
-      good: async () => ({ kind: 'set-pacing', campaignId: at().shop.campaign, from: 'even', to: 'fast' }),
-      stands: asIs,
-      undoneBy: 'set-pacing',
-      bad: null,
-    },
-    'set-flex': {
-      good: async () => ({
-        kind: 'set-flex',
-        campaignId: at().shop.campaign,
-        from: 'fixed',
-        to: 'down only',
-      }),
-      stands: asIs,
-      undoneBy: 'set-flex',
-      bad: null,
-    },
-    'set-ad-group-budget': {
-      good: async () => ({
-        kind: 'set-ad-group-budget',
-        adGroupId: at().shop.home,
-        from: null,
-        to: 3_000_000,
-      }),
-      stands: asIs,
-      undoneBy: 'set-ad-group-budget',
-      bad: async () => ({
-        kind: 'set-ad-group-budget',
-        adGroupId: at().shop.home,
-        from: null,
-        to: 900_000_000,
-      }),
-    },
+    ...settingCases(
+      at,
+      async () => anAd(),
+      async (change) => void (await sent(change)),
+    ),
     'add-negative': {
       good: async () => newNegative(),
       stands: () => 'enabled',

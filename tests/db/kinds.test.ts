@@ -9,7 +9,7 @@ import { undoChanges } from '../../src/server/changes/undoChanges';
 import { closeContext, db } from '../../src/server/context/context';
 import { makeHome } from '../../src/server/routes/makeHome';
 import { listTargets } from '../../src/db/queries/structure';
-import { smallScenario } from '../../src/market/sim';
+import { scenarios, smallScenario } from '../../src/market/sim';
 import { kindCases } from './kindCases';
 import { aShop, because } from './shop';
 import type { Shop } from './shop';
@@ -20,7 +20,8 @@ let bid: number;
 
 beforeAll(async () => {
   const { options } = smallScenario();
-  shop = await aShop({ options: { ...options, adGroupBudgets: true } });
+  const { adParts } = scenarios.get('fernhollow')!.options;
+  shop = await aShop({ options: { ...options, adGroupBudgets: true, similarCategories: true, adParts } });
   const target = (await listTargets(db(), shop.account)).find(
     ({ kind, adGroupId, bid: own }) => kind === 'keyword' && adGroupId === shop.home && own !== null,
   )!;

@@ -91,6 +91,55 @@ test('ad groups are made with their part of the budget, and stop when it is spen
   for (const { spend } of days) expect(spend).toBeLessThanOrEqual(2_000_000);
 });
 
+test('every click costs the market’s one price, and a bid is told to be none before anything is sent', async () => {
+  const [{ spend, clicks }] = await db()<{ spend: number; clicks: number }[]>`
+    select sum(spend_micros)::float8 as spend, sum(clicks)::float8 as clicks from mowing.placement_day where account_id = ${account}`;
+  const { clickPrice } = scenarios.get('fernhollow')!.options;
+  expect(clicks).toBeGreaterThan(100);
+  expect(spend).toBe(clicks * clickPrice!);
+  const { plan, faults } = await begin((fresh) => ({
+    code: 'Price',
+    terms: [{ ...aTerm('dotted journal'), bids: { exact: 500_000 } }],
+    parts: { ...fresh.parts, auto: { ...fresh.parts.auto, bid: 200_000 } },
+  }));
+  expect(plan.parts.exact.bid).toBe(clickPrice);
+  const wrong = faults.filter(({ weight, at }) => weight === 'wrong' && /terms|auto/.test(at));
+  expect(wrong.map(({ sentence }) => sentence)).toEqual([
+    expect.stringMatching(/0\.20 is below the market’s minimum of 0\.34/),
+    expect.stringMatching(/0\.50 is above the market’s maximum of 0\.34/),
+  ]);
+});
+
+test('a campaign that leaves out similar categories is not shown to who looks for something like it', async () => {
+  /** Impressions of letter paper for who looks for envelopes, since a day. */
+  const shown = async (since: string) => {
+    const [{ impressions }] = await db()<{ impressions: number }[]>`
+      select coalesce(sum(f.impressions), 0)::float8 as impressions from mowing.term_day f
+      join mowing.term w on w.account_id = f.account_id and w.term_id = f.term_id
+      join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+      join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+      join mowing.product p on p.account_id = g.account_id and p.product_id = g.product_id
+      where f.account_id = ${account} and t.kind = 'auto' and p.name like 'Letter paper%' and w.text like '%envelope%' and w.text not like '%paper%' and f.day >= ${since}`;
+    return impressions;
+  };
+  expect(await shown('2026-01-01')).toBeGreaterThan(20);
+  const campaigns = await db()<{ id: number }[]>`
+    select campaign_id as id from mowing.campaign where account_id = ${account} and state = 'enabled'`;
+  const [{ today }] = await shop.books<{ today: string }[]>`
+    select today from quaymarket.account where account_id = ${shop.key}`;
+  const ids = await stageChanges(
+    THIS_MACHINE,
+    account,
+    campaigns.map(({ id }) => ({
+      change: { kind: 'set-similar', campaignId: id, from: 'on', to: 'off' } as const,
+      ...because,
+    })),
+  );
+  await sendBale(THIS_MACHINE, account, ids as number[]);
+  await shop.pass(6);
+  expect(await shown(today)).toBe(0);
+});
+
 test('a part that is larger than the whole is refused, and told at its change', async () => {
   const [{ id: adGroupId }] = await db()<{ id: number }[]>`
     select ad_group_id as id from mowing.ad_group where account_id = ${account} and name = 'exact' limit 1`;

@@ -12,6 +12,7 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     budget: 10_000_000,
     budgetKind: 'daily' as const,
     pacing: 'even',
+    similar: null,
     flex: 'fixed',
     startsOn: null,
     endsOn: null,
@@ -27,6 +28,8 @@ export function aTree(over: Partial<AccountTree> = {}): AccountTree {
     productId,
     defaultBid: 300_000,
     budget: null,
+    startsOn: null,
+    endsOn: null,
   });
   return {
     today: '2026-11-23',

@@ -4,7 +4,7 @@ import { USUAL_LIMITS } from '../../src/core/changes';
 import { PLACEMENTS } from '../../src/core/structure';
 
 export const OFFERS: PlanGround['offers'] = {
-  looseKeywords: true,
+  matches: ['exact', 'phrase', 'broad'],
   productTargets: true,
   modifiers: PLACEMENTS,
   bidFlex: true,
@@ -12,6 +12,7 @@ export const OFFERS: PlanGround['offers'] = {
   mostKeywords: 1000,
   mostNegatives: 1000,
   adGroupBudgets: false,
+  similarCategories: false,
 };
 
 /** A plan for a crock (product 1) with its own lid (product 2) to defend; every part bids 0.40. */

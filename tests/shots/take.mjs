@@ -58,8 +58,6 @@ await visit(page, '/round?step=over', 'Targets');
 await press(page, '<', '<', '<');
 await keep(page, 'round-over');
 await press(page, 'Escape');
-await visit(dusk, '/round?step=grow', 'Targets');
-await keep(dusk, 'round-grow-dusk');
 await visit(page, '/round?step=harvest', 'Search terms');
 await keep(page, 'round-harvest');
 await visit(page, '/round?step=placements', 'Campaigns');
@@ -100,11 +98,63 @@ await terms.fill(
 );
 await terms.press('Control+Enter');
 await page.getByText(/lines are wrong/).waitFor();
-await page.waitForTimeout(1000);
-await keep(page, 'build-terms');
 await page.getByRole('tab', { name: /^Campaigns/ }).click();
 await page.getByRole('table', { name: 'Cross-negatives' }).scrollIntoViewIfNeeded();
 await keep(page, 'build-plan');
+
+// An ad with two titles and two drawn pictures, on a market that takes them.
+const accounts = await (await page.request.get(`${url}/api/accounts`)).json();
+const paper = accounts.find(({ name }) => name === 'Fernhollow Paper').id;
+await page.goto(`${url}/build?account=${paper}&part=ads`);
+await page.getByRole('region', { name: 'Titles' }).waitFor();
+for (const title of ['Envelopes for letters that matter', 'Lined, self sealing, pack of 50']) {
+  await press(page, 'n');
+  await page
+    .getByRole('textbox', { name: /^Title/ })
+    .last()
+    .fill(title);
+  await page.getByRole('heading', { name: 'Titles' }).click();
+}
+for (const [name, ground, paint] of [
+  ['on a desk.png', '#e8dfc8', '#2d5a46'],
+  ['open.png', '#c9d6e0', '#963c32'],
+]) {
+  const easel = await browser.newPage({ viewport: { width: 600, height: 400 } });
+  await easel.setContent(
+    `<body style="margin:0;background:${ground}"><svg width="600" height="400"><rect x="140" y="90" width="320" height="220" fill="#fffdf6" stroke="${paint}" stroke-width="4"/><path d="M140 90 L300 220 L460 90" fill="none" stroke="${paint}" stroke-width="4"/></svg></body>`,
+  );
+  const buffer = await easel.screenshot();
+  await easel.close();
+  await page.getByLabel('File of a picture').setInputFiles({ name, mimeType: 'image/png', buffer });
+  await page.getByRole('region', { name: 'Pictures' }).getByRole('img', { name }).waitFor();
+}
+await keep(page, 'build-ads');
+
+// A rule of bids, tried on the nights that are past.
+await page.goto(`${url}/standing?account=1`);
+await page.getByRole('navigation', { name: 'Rules' }).getByRole('combobox', { name: 'New rule' }).click();
+await page.getByRole('option', { name: /^Bids:/ }).click();
+await page.getByText(/Bids: moves bids toward the target/).waitFor();
+await press(page, 'y');
+const tried = page.getByRole('table', { name: 'Nights tried' });
+await tried.getByRole('button', { name: 'Show' }).nth(6).waitFor({ timeout: 120_000 });
+await page.getByRole('alert').waitFor({ state: 'hidden' });
+await keep(page, 'standing-rule');
+
+// A growth plan that has taken a product's campaigns in.
+await page.goto(`${url}/standing?account=1&part=growth`);
+await page.getByLabel('New plan for').click();
+await page.getByRole('option', { name: /^Glass weights/ }).click();
+await page.getByRole('button', { name: 'Take campaigns in …' }).click();
+await page.getByRole('dialog').getByRole('button', { name: 'Take them in' }).click();
+const settings = page.getByRole('group', { name: 'Settings of the plan' });
+await settings.getByLabel(/Total a day/).fill('45');
+await settings.getByLabel(/Total a day/).press('Enter');
+await page.getByText(/of 45.00 EUR a day is given out/).waitFor({ timeout: 60_000 });
+// What was done is told for a while, and can be undone there.
+await page.waitForFunction(() => !document.querySelector('[role="alert"]'));
+await page.locator('.planScroll').evaluate((scroll) => (scroll.scrollTop = 0));
+await keep(page, 'standing-growth');
 
 await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');
@@ -129,8 +179,6 @@ await keep(page, 'tray');
 await page.getByRole('button', { name: /^Do not pause it/ }).click();
 await page.waitForTimeout(800);
 await send(page);
-await page.waitForTimeout(600);
-await keep(page, 'ledger');
 
 // Dead spend and overpaying, 14 days, and what they did.
 for (const step of ['dead', 'over']) {

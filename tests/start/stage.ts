@@ -117,7 +117,8 @@ export async function aStage(name: string) {
     end: async () => {
       for (const child of running) child.kill('SIGTERM');
       await until(() => running.size === 0, 30).catch(() => {});
-      rmSync(dataDir, { recursive: true, force: true });
+      // What was cut off while it made the database may write its last file just now.
+      rmSync(dataDir, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
     },
   };
 }

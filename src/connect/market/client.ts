@@ -44,6 +44,8 @@ export interface MarketClient {
   sendChanges: (account: string, key: string, changes: MarketChange[]) => Promise<MarketAnswer[]>;
   suggestBids: (account: string, targets: SuggestQuestion[]) => Promise<(BidSuggestion | null)[]>;
   suggestTargets: (account: string, of: SuggestedFor) => Promise<TargetSuggestion[]>;
+  /** Gives the market a picture that ads can show. @returns its id, made of its bytes */
+  givePicture: (account: string, bytes: Uint8Array) => Promise<string>;
   clock: (account: string) => Promise<Clock>;
   /** Lets days pass; returns at once, `clock` tells how far they are. */
   advance: (account: string, days: number) => Promise<void>;
@@ -114,6 +116,14 @@ export function marketClient(
           SOMEBODY_WAITS,
         )
       ).suggestions,
+    givePicture: async (account, bytes) =>
+      (
+        await body<{ id: string }>(
+          `/accounts/${account}/pictures`,
+          json({ bytes: Buffer.from(bytes).toString('base64') }),
+          SOMEBODY_WAITS,
+        )
+      ).id,
     clock: (account) => body<Clock>(`/accounts/${account}/clock`),
     advance: async (account, days) =>
       void (await ask(`/accounts/${account}/advance`, json({ days }), { tries: 1 })),

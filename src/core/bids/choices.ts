@@ -1,4 +1,5 @@
 import type { MarketLimits } from '../changes';
+import type { GoalScope } from '../goals';
 import type { Micros } from '../units';
 import { PACES, USUAL_SETTINGS } from './observations';
 import type { BidSettings, Pace, StepLimits } from './observations';
@@ -21,6 +22,15 @@ export interface BidChoices {
   provenOrders: number;
   /** What tests may cost more a month; null: the usual share of what is spent. */
   testCap: Micros | null;
+  /** The same for parts of the account, each beside the whole. */
+  testCaps: TestCap[];
+}
+
+/** What tests of a line, product, campaign or ad group may cost more a month, micros. */
+export interface TestCap {
+  kind: GoalScope;
+  id: number;
+  cap: Micros;
 }
 
 export const USUAL_CHOICES: BidChoices = {
@@ -34,6 +44,7 @@ export const USUAL_CHOICES: BidChoices = {
   secondSteps: true,
   provenOrders: USUAL_SETTINGS.proof.orders,
   testCap: null,
+  testCaps: [],
 };
 
 /** Moves under this share are not made. */
@@ -50,6 +61,7 @@ export function settingsOf(
     step: pace === 'own' ? own : PACES[pace],
     aim,
     limits: { bidStep, minBid: least, maxBid: Math.max(least, Math.min(maxBid, cap ?? maxBid)) },
+    ...(minBid === maxBid && { isOnePrice: true }),
     modifiers: [false, false, false],
     hold: { settledDays: choices.holdDays, secondSteps: choices.secondSteps },
     proof: { ...USUAL_SETTINGS.proof, orders: choices.provenOrders },

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { settings, someTargets } from '../../../tests/make/bids';
 import type { TargetSpec } from '../../../tests/make/bids';
-import { bidReason, learntPerCost, proposeBids } from '.';
+import { bidReason, learntPerCost, proposeBids, settingsOf, USUAL_CHOICES } from '.';
 import type { BidProposal } from '.';
 
 /** Twenty targets beside which others are judged: they differ, and an order takes some nineteen clicks on average. */
@@ -186,5 +186,40 @@ describe('the figures of a reason', () => {
     expect(told(one)).toMatch(
       /weighed by placement and late orders \d+ clicks, and what is usual, \d\.\d %, like \d+ more: converts/,
     );
+  });
+});
+
+describe('where every click has one price', () => {
+  const one = (specs: TargetSpec[]) => {
+    const { limits } = settings();
+    return decide(
+      specs.map((spec) => ({ ...spec, cpc: 0.4, bid: 0.4 })),
+      { limits: { ...limits, minBid: 400_000, maxBid: 400_000 }, isOnePrice: true },
+    ).proposals;
+  };
+
+  test('is told by the market alone: a floor and a cap that meet pause nothing', () => {
+    const market = { minBid: 20_000, maxBid: 1_000_000_000, bidStep: 10_000 };
+    const bounded = settingsOf({ ...USUAL_CHOICES, floor: 400_000, cap: 400_000 }, market);
+    expect(bounded.isOnePrice).toBeUndefined();
+    expect(decide([{ clicks: 6, orders: 0, cpc: 0.4, bid: 0.4 }], bounded).proposals[0].to).toBe(400_000);
+    const fixed = settingsOf(USUAL_CHOICES, { ...market, minBid: 400_000, maxBid: 400_000 });
+    expect(fixed.isOnePrice).toBe(true);
+  });
+
+  test('what is unlikely to meet its target is paused, with its chance; the rest goes on as it is', () => {
+    const [dead, poor, good, fresh] = one([
+      { clicks: 6, orders: 0 },
+      { clicks: 6, orders: 4 },
+      { clicks: 6, orders: 60 },
+      { clicks: 0, orders: 0 },
+    ]);
+    expect([dead.step, poor.step, good.step, fresh.step]).toEqual(['dead', 'over', 'none', 'none']);
+    expect([dead.to, poor.to, good.to, fresh.to]).toEqual([0, 0, 400_000, 400_000]);
+    expect(poor.after).toEqual({ clicks: 0, spend: 0, sales: 0 });
+    expect(told(poor)).toMatch(
+      /\d % chance that it reaches 25 %, and a click costs what it costs here: pause/,
+    );
+    expect(told(good)).toMatch(/costs 0\.40 here, whatever is done; \d+ % chance that it stays within 25 %/);
   });
 });

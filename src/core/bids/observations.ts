@@ -120,6 +120,8 @@ export interface BidSettings {
   /** grow: most sales at the target. keep profit: never buy a click above what it earns. strict: stay under the target. */
   aim: 'grow' | 'keep profit' | 'strict';
   limits: { bidStep: Micros; minBid: Micros; maxBid: Micros };
+  /** Whether the market has one price for every click. (A floor and a cap of one's own may meet too: that is none.) */
+  isOnePrice?: boolean;
   /** Placements whose modifiers may be set. */
   modifiers: [top: boolean, rest: boolean, pages: boolean];
   hold: HoldRule;
@@ -153,6 +155,8 @@ export interface ProofRule {
 export interface TestRule {
   cap: Micros | null;
   share: number;
+  /** Parts of the account that have a cap of their own beside it: their targets, and what is left of each. */
+  within?: readonly { targets: readonly number[]; room: Micros }[];
 }
 
 export const USUAL_SETTINGS: BidSettings = {

@@ -24,6 +24,8 @@ export interface BidFeed {
   sums: { targets: SummedAges[]; placements: SummedAges[] };
   /** What the tests that were accepted in the last 30 days cost more a month at most. */
   testsUsed: Micros;
+  /** Each of them. */
+  tests?: { targetId: number; cost: Micros }[];
   /** Days of campaigns over 60 days, summed over their hours; and all clicks by hour. */
   openDays: Columns<'campaignId' | 'age' | 'clicks'>;
   byHour: number[];

@@ -7,7 +7,7 @@ import type { ReasonContext } from './reason';
 export const BID_STEPS: readonly BidStep[] = ['none', 'dead', 'over', 'grow', 'test'];
 const LEFTS: readonly Left[] = [
   null, 'not running', 'in range', 'hold', 'second step', 'days since disagree', 'too small', 'would pass target',
-  'thin evidence', 'runs dry', 'test cap',
+  'thin evidence', 'runs dry', 'test cap', 'one price',
 ]; // prettier-ignore
 
 /** Numbers of a proposal that are kept by row. */

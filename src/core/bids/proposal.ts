@@ -17,6 +17,7 @@ export type Left =
   | 'thin evidence'
   | 'runs dry'
   | 'test cap'
+  | 'one price'
   | null;
 
 /** What a month of a target comes to. Money in micros. */
@@ -54,7 +55,7 @@ export interface BidProposal {
   step: BidStep;
   left: Left;
   from: Micros;
-  /** After step limits, rounding and the market's limits; as it is where it is left alone. */
+  /** After step limits, rounding and the market's limits; as it is where it is left alone; 0: it is paused, where clicks have one price. */
   to: Micros;
   /** What it would be bid without step limits; a raise no further than where it reaches its target ACOS by itself. */
   wanted: Micros;

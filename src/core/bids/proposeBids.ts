@@ -55,7 +55,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
     cap: settings.testing.cap ?? usualCap(proposals, settings.testing.share),
     used: observations.testsUsed,
   };
-  capTests(proposals, testing.cap - testing.used);
+  capTests(proposals, testing.cap - testing.used, settings.testing.within);
   return {
     proposals,
     modifiers: plans.flatMap(({ modifiers }, campaign) =>

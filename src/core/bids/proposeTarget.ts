@@ -6,6 +6,7 @@ import { CPC_ELASTICITY } from './exposures';
 import { holdOf } from './hold';
 import type { Held } from './hold';
 import type { CampaignPlan } from './modifiers';
+import { atOnePrice, hasOnePrice } from './onePrice';
 import type { BidSettings } from './observations';
 import type { PreparedBids } from './prepareBids';
 import { monthAt } from './proposal';
@@ -39,7 +40,9 @@ export function proposeTarget(target: number, parts: ProposalParts): BidProposal
   const needed = neededConversion(cpc[target], acos, value);
   const chance = needed > 0 ? chanceToReach(needed, exposure[target], orders[target], prior) : 1;
   const limit = mostUnderTarget(target, parts);
-  const to = roundedBid(bid, bounded(1, solution.move[target], limit), settings);
+  const to = hasOnePrice(settings)
+    ? atOnePrice(bid, clicks[target], chance)
+    : roundedBid(bid, bounded(1, solution.move[target], limit), settings);
   const since = sinceOf(target, parts);
   const held = holdAt(target, to, since, parts);
   const left = leftAlone(target, to, { held, limit, grade, parts });
@@ -164,6 +167,7 @@ function leftAlone(
   const { bid, campaign, isRunning } = observations.targets[target];
   const { dry } = plans[campaign];
   if (!isRunning) return 'not running';
+  if (hasOnePrice(settings)) return to === bid ? 'one price' : held;
   if (solution.isInRange[target]) return 'in range';
   const isRaise = solution.move[target] > 1;
   if (bid <= 0 || Math.abs(solution.move[target] - 1) < settings.leastMove) return 'too small';

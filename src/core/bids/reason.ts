@@ -1,4 +1,4 @@
-import { formatCount, formatMoney, formatShare } from '../units';
+import { counted, formatCount, formatMoney, formatShare } from '../units';
 import type { BidProposal, SinceChange } from './proposal';
 
 /** What a reason tells beside the proposal itself. */
@@ -29,8 +29,11 @@ export function bidReason(proposal: BidProposal, context: ReasonContext): string
   const rest = `${movedText(proposal)}${budgetText(context)}${priceText(context)}`;
   switch (step) {
     case 'dead':
-      return `${own}; an order usually takes ${count(Math.round(1 / conversion.usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goesText(proposal)}${rest}.`;
+      if (proposal.to === 0) return `${own}; ${goesText(proposal)}.`;
+      return `${own}; an order usually takes ${counted(Math.round(1 / conversion.usual), 'click')} here; ${formatShare(chance, 0)} chance that it reaches the ${formatShare(needed)} it needs; ${goesText(proposal)}${rest}.`;
     case 'over':
+      if (proposal.to === 0)
+        return `${own}; ${convertsText(proposal, context)}; ${worth}${loses}; ${goesText(proposal)}.`;
       return `${own}; ${convertsText(proposal, context)}; ${worth}${loses}; ${aimText(proposal, context)}: ${goesText(proposal)}${rest}.`;
     case 'grow':
       return `${own}; ${convertsText(proposal, context)}; ${worth}; ${aimText(proposal, context)}: ${goesText(proposal)}${rest}.`;
@@ -42,16 +45,16 @@ export function bidReason(proposal: BidProposal, context: ReasonContext): string
 }
 
 function ownRecord({ clicks, orders, before, since }: BidProposal, { days }: ReasonContext): string {
-  const own = `${count(clicks, 'click')}, ${count(orders, 'order')} in ${count(days, 'day')}`;
+  const own = `${counted(clicks, 'click')}, ${counted(orders, 'order')} in ${counted(days, 'day')}`;
   if (!before) return own;
   const made = since && since.from === null ? `, before it was made ${ago(since.daysAgo)}` : '';
-  return `${own} (${count(before.clicks, 'click')} and ${count(before.orders, 'order')} of them elsewhere${made})`;
+  return `${own} (${counted(before.clicks, 'click')} and ${counted(before.orders, 'order')} of them elsewhere${made})`;
 }
 
 /** Orders and clicks to the conversion: (orders + usual x its clicks) / (weighed clicks + its clicks). */
 function convertsText({ exposure, conversion }: BidProposal, { strength }: ReasonContext): string {
   const { mean, usual } = conversion;
-  return `weighed by placement and late orders ${count(Math.round(exposure), 'click')}, and what is usual, ${formatShare(usual)}, like ${formatCount(Math.round(strength / usual))} more: converts ${formatShare(mean)}`;
+  return `weighed by placement and late orders ${counted(Math.round(exposure), 'click')}, and what is usual, ${formatShare(usual)}, like ${formatCount(Math.round(strength / usual))} more: converts ${formatShare(mean)}`;
 }
 
 function aimText({ aim, rho, raise }: BidProposal, { isHeldByMoney }: ReasonContext): string {
@@ -63,6 +66,8 @@ function aimText({ aim, rho, raise }: BidProposal, { isHeldByMoney }: ReasonCont
 }
 
 function goesText(proposal: BidProposal): string {
+  if (proposal.to === 0)
+    return `${formatShare(proposal.chance, 0)} chance that it reaches ${formatShare(proposal.aim, 0)}, and a click costs what it costs here: pause`;
   const { from, to, wanted, left, cpcAfter, aim } = proposal;
   const free = freeBid(proposal);
   const isBounded = wanted > from && free > wanted * 1.02;
@@ -95,8 +100,8 @@ const movedWords = ({ from, daysAgo }: SinceChange, present: number) =>
     ? `changed ${ago(daysAgo)}`
     : `${present < from ? 'lowered' : 'raised'} ${formatMoney(from)} → ${formatMoney(present)} ${ago(daysAgo)}`;
 const sinceWords = ({ settledDays, clicks }: SinceChange) =>
-  `${count(settledDays, 'settled day')} and ${count(clicks, 'click')} since`;
-const ago = (days: number) => (days === 0 ? 'today' : `${count(days, 'day')} ago`);
+  `${counted(settledDays, 'settled day')} and ${counted(clicks, 'click')} since`;
+const ago = (days: number) => (days === 0 ? 'today' : `${counted(days, 'day')} ago`);
 
 function budgetText({ held, dry }: ReasonContext): string {
   if (held >= 1) return '';
@@ -109,7 +114,6 @@ function priceText({ gamma }: ReasonContext): string {
   return `; clicks here cost more the more you bid yourself (${formatShare(gamma, 0)} of the way from the next bid to yours), so bids stay below their worth`;
 }
 
-const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const WHY_LEFT: Record<
@@ -133,5 +137,7 @@ const WHY_LEFT: Record<
   'would pass target': ({ aim }) =>
     `A higher bid would win sales, but by itself it would then cost more than ${formatShare(aim, 0)} of them.`,
   'test cap': () => 'Not proven yet, and tests that tell more for their money take what tests may cost.',
+  'one price': ({ chance, aim, from }) =>
+    `A click costs ${formatMoney(from)} here, whatever is done; ${formatShare(chance, 0)} chance that it stays within ${formatShare(aim, 0)}: it goes on.`,
   'too small': () => 'The bid is where it should be.',
 };

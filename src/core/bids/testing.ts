@@ -1,6 +1,7 @@
 import { chanceToReach, meanWhereReached, neededConversion } from '../evidence';
 import type { ConversionPrior } from '../evidence';
 import { DAYS_PER_MONTH } from '../units';
+import type { TestRule } from './observations';
 import type { BidProposal, TestWorth } from './proposal';
 
 /** Clicks a month that are taken where none came: half a click says that there may be some. */
@@ -44,15 +45,24 @@ export function learntPerCost({ gain, chance, cost }: TestWorth): number {
   return cost > 0 ? (gain * chance) / cost : gain > 0 ? Infinity : 0;
 }
 
-/** Leaves the tests alone that go beyond the cap; the best stand first in line. @param room micros a month that may still be spent on tests */
-export function capTests(proposals: BidProposal[], room: number): void {
+/**
+ * Leaves the tests alone that go beyond a cap; the best stand first in line.
+ * @param room micros a month that may still be spent on tests @param within the same for parts of the account that have a cap of their own
+ */
+export function capTests(proposals: BidProposal[], room: number, within: TestRule['within'] = []): void {
   const tests = proposals.filter(({ step }) => step === 'test');
-  let used = 0;
+  const parts = [
+    { has: null, left: room },
+    ...within.map((one) => ({ has: new Set(one.targets), left: one.room })),
+  ];
   tests.sort((a, b) => learntPerCost(b.test!) - learntPerCost(a.test!) || a.target - b.target);
   for (const proposal of tests) {
-    used += proposal.test!.cost;
-    if (used <= room) continue;
-    used -= proposal.test!.cost;
+    const { cost } = proposal.test!;
+    const its = parts.filter(({ has }) => has === null || has.has(proposal.target));
+    if (its.every(({ left }) => cost <= left)) {
+      for (const part of its) part.left -= cost;
+      continue;
+    }
     Object.assign(proposal, { step: 'none', left: 'test cap', to: proposal.from, after: proposal.now });
   }
 }

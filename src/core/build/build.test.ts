@@ -231,7 +231,7 @@ describe('a plan as a whole', () => {
     const faults = told(
       plan({ items: [{ code: 'B0ABC12345', isOwn: false, bid: null }], parts: only('broad', 'rivals') }),
       {
-        offers: { ...OFFERS, looseKeywords: false, productTargets: false },
+        offers: { ...OFFERS, matches: ['exact'], productTargets: false },
       },
     );
     expect(faults.map(({ at }) => at)).toEqual(['parts.broad', 'parts.rivals']);

@@ -9,7 +9,7 @@ import { checkItems, checkTerms } from './checkLines';
 import { told, wrong } from './fault';
 import type { PlanFault } from './fault';
 import type { PlanGround } from './ground';
-import { PARTS } from './parts';
+import { isOffered, PARTS } from './parts';
 import type { BuildPlan } from './plan';
 
 /** Margins that differ by more than this, share of price, want different bids. */
@@ -64,9 +64,10 @@ function checkParts(
 ): PlanFault[] {
   const on = PARTS.filter(({ name }) => plan.parts[name].isOn);
   if (on.length === 0) return [wrong('parts', 'No part is on: the plan would make nothing.')];
-  return on.flatMap(({ name, needs, label }) => {
+  return on.flatMap((part) => {
+    const { name, label } = part;
     const at = `parts.${name}`;
-    if (needs !== 'nothing' && !offers[needs])
+    if (!isOffered(part, offers))
       return [wrong(at, `This market does not offer it: switch ${label.toLowerCase()} off.`)];
     const own = campaigns.filter(({ part }) => part === name);
     if (own.length === 0)
@@ -91,7 +92,7 @@ function checkRefined({ refined, parts }: BuildPlan, { lines, limits }: PlanGrou
 function checkCampaign(campaign: PlannedCampaign, { limits, offers, today }: PlanGround): PlanFault[] {
   const { key, budget, fields, targets, negatives, part, adGroupBudget } = campaign;
   const at = `own.${key}`;
-  const { startsOn, endsOn, budgetKind, flex } = fields;
+  const { startsOn, endsOn, budgetKind, flex, similar } = fields;
   const past = ([day, word]: [Day | null, string]) =>
     day !== null && day < today ? [wrong(at, `The ${word} day ${day} is past; today is ${today}.`)] : [];
   return [
@@ -105,6 +106,9 @@ function checkCampaign(campaign: PlannedCampaign, { limits, offers, today }: Pla
       : [wrong(at, `This market takes no ${budgetKind} budgets.`)]),
     ...(flex !== 'fixed' && !offers.bidFlex
       ? [wrong(at, 'This market does not move bids by itself: flex is fixed.')]
+      : []),
+    ...(similar === 'off' && !offers.similarCategories
+      ? [wrong(at, 'Campaigns of this market cannot leave out similar categories.')]
       : []),
     ...PLACEMENTS.flatMap((placement) =>
       fields[placement] > 0 && !offers.modifiers.includes(placement)

@@ -1,4 +1,5 @@
 import type { MarketLimits } from '../changes';
+import type { KeywordMatch } from '../matching';
 import type { Placement } from '../structure';
 import type { Day } from '../units';
 
@@ -6,7 +7,7 @@ import type { Day } from '../units';
 export interface PlanGround {
   limits: MarketLimits;
   offers: {
-    looseKeywords: boolean;
+    matches: readonly KeywordMatch[];
     productTargets: boolean;
     modifiers: readonly Placement[];
     bidFlex: boolean;
@@ -14,6 +15,7 @@ export interface PlanGround {
     mostKeywords: number;
     mostNegatives: number;
     adGroupBudgets: boolean;
+    similarCategories: boolean;
   };
   today: Day;
   products: ReadonlyMap<number, { name: string; margin: number | null; itemCode: string }>;

@@ -11,7 +11,7 @@ export type { PlanGround } from './ground';
 export { readPasted } from './lines';
 export type { PastedLines } from './lines';
 export { fitsPattern, freeNames, NAME_FIELDS, nameBy, USUAL_NAMES } from './names';
-export { PART_NAMES, PARTS, partNamed, partOf } from './parts';
+export { isOffered, PART_NAMES, PARTS, partNamed, partOf } from './parts';
 export type { PartName, PartSpec } from './parts';
 export type { BuildPlan, PartPlan, PlanGroup, PlanItem, PlanRefined, PlanTerm, ProductRule } from './plan';
 export { expectOf, worthOfClick } from './expectation';

@@ -4,8 +4,8 @@ import { roundDownToStep } from '../units';
 import type { Micros } from '../units';
 import type { PlanGround } from './ground';
 import { USUAL_NAMES } from './names';
-import { PARTS } from './parts';
-import type { PartName, PartSpec } from './parts';
+import { isOffered, PARTS } from './parts';
+import type { PartName } from './parts';
 import type { BuildPlan } from './plan';
 
 /** What a plan begins with, beside what it is for. */
@@ -33,8 +33,6 @@ export interface PlanStart {
 /** Exact keywords of a campaign, as long as nothing else is said. */
 const USUAL_KEYWORDS = 5;
 const USUAL_BUDGET = 10_000_000;
-
-const isOffered = ({ needs }: PartSpec, offers: PlanGround['offers']) => needs === 'nothing' || offers[needs];
 
 /** The bid at which a click pays at the target ACOS, on the market's step and within its limits. */
 export function bidFor(

@@ -23,8 +23,8 @@ export interface PartSpec {
   match: KeywordMatch | null;
   /** What stands in it, told by a target and whether its item is one of our own. */
   holds: (target: Pick<Target, 'kind' | 'match'>, isOwn: boolean) => boolean;
-  /** What a market has to offer for it. */
-  needs: 'nothing' | 'looseKeywords' | 'productTargets';
+  /** Whether it bids on items, categories or brands: not every market takes that. */
+  isOnItems: boolean;
 }
 
 const keywords = (match: KeywordMatch, does: string): PartSpec => ({
@@ -33,7 +33,7 @@ const keywords = (match: KeywordMatch, does: string): PartSpec => ({
   does,
   match,
   holds: (target) => target.match === match,
-  needs: match === 'exact' ? 'nothing' : 'looseKeywords',
+  isOnItems: false,
 });
 
 /** The parts in the order in which they are shown and made. */
@@ -44,7 +44,7 @@ export const PARTS: readonly PartSpec[] = [
     does: 'finds terms and items by itself',
     match: null,
     holds: ({ kind }) => kind === 'auto',
-    needs: 'nothing',
+    isOnItems: false,
   },
   keywords('broad', 'finds terms around known words'),
   keywords('phrase', 'finds terms that hold known words'),
@@ -55,7 +55,7 @@ export const PARTS: readonly PartSpec[] = [
     does: 'stands beside rivals',
     match: null,
     holds: ({ kind }, isOwn) => kind === 'item' && !isOwn,
-    needs: 'productTargets',
+    isOnItems: true,
   },
   {
     name: 'own',
@@ -63,7 +63,7 @@ export const PARTS: readonly PartSpec[] = [
     does: 'keeps rivals off its own pages',
     match: null,
     holds: ({ kind }, isOwn) => kind === 'item' && isOwn,
-    needs: 'productTargets',
+    isOnItems: true,
   },
   {
     name: 'categories',
@@ -71,7 +71,7 @@ export const PARTS: readonly PartSpec[] = [
     does: 'stands beside a category’s items',
     match: null,
     holds: ({ kind }) => kind === 'category',
-    needs: 'productTargets',
+    isOnItems: true,
   },
   {
     name: 'brands',
@@ -79,9 +79,15 @@ export const PARTS: readonly PartSpec[] = [
     does: 'stands beside a brand’s items',
     match: null,
     holds: ({ kind }) => kind === 'brand',
-    needs: 'productTargets',
+    isOnItems: true,
   },
 ];
+
+/** Whether a market takes what a part bids on. */
+export const isOffered = (
+  { match, isOnItems }: PartSpec,
+  offers: { matches: readonly KeywordMatch[]; productTargets: boolean },
+): boolean => (match === null || offers.matches.includes(match)) && (!isOnItems || offers.productTargets);
 
 const BY_NAME = new Map(PARTS.map((part) => [part.name, part]));
 export const partNamed = (name: PartName): PartSpec => BY_NAME.get(name)!;

@@ -1,6 +1,7 @@
 import { KINDS, specOf } from './kinds';
 import type { Change } from './kinds';
 import type { Accepted, ChangedPlace, FieldShape, Moves, SetValue, Stop, Touch } from './kinds/spec';
+import type { AdParts } from './adParts';
 import type { Made, Named } from './named';
 import type { Finding, MarketLimits } from './limits';
 import type { ChangePurpose } from './purposes';
@@ -69,6 +70,9 @@ export const stopOf = (change: Change): Stop | null => specOf(change).stops?.(ch
 
 /** The words or item that a change keeps out, and where; null for others. */
 export const blockOf = (change: Change) => specOf(change).blocks?.(change) ?? null;
+
+/** What a change has an ad show; null for others. */
+export const shownBy = (change: Change): AdParts | null => specOf(change).shows?.(change) ?? null;
 
 /** What a change is for. @param step the step of the round that it came from */
 export const purposeOf = (change: Change, step: string | undefined, isUndo: boolean): ChangePurpose =>

@@ -14,7 +14,7 @@ export { NOTHING_MADE } from './named';
 export type { Made, Named } from './named';
 export type { AddNegative } from './kinds/addNegative';
 export { USUAL_AD_GROUP } from './kinds/addAdGroup';
-export { FLEXES, PACINGS, USUAL_CAMPAIGN } from './kinds/campaignFields';
+export { FLEXES, PACINGS, SIMILAR, USUAL_CAMPAIGN } from './kinds/campaignFields';
 export type { CampaignFields } from './kinds/campaignFields';
 export type { Pausable } from './kinds/setState';
 export {
@@ -35,6 +35,7 @@ export {
   presentOf,
   movesOf,
   setValueOf,
+  shownBy,
   purposeOf,
   stopOf,
   toMarket,
@@ -71,6 +72,16 @@ export {
   withoutRefused,
 } from './limits';
 export type { Finding, MarketLimits } from './limits';
+export {
+  checkPicture,
+  checkPictureCount,
+  checkTitles,
+  combinationsOf,
+  partsText,
+  PICTURE_TYPES,
+  readParts,
+} from './adParts';
+export type { AdParts, AdRules, PictureFile } from './adParts';
 export { sumExpected } from './effect';
 export type { Effect } from './effect';
 export { findConflicts } from './conflicts';

@@ -50,7 +50,12 @@ export interface Finding {
     | 'empty'
     | 'ends-before-it-starts'
     | 'no-day'
-    | 'empty-range';
+    | 'empty-range'
+    | 'too-many'
+    | 'twice'
+    | 'not-this-type'
+    | 'not-this-size'
+    | 'too-many-bytes';
   sentence: string;
 }
 

@@ -13,6 +13,7 @@ export interface CampaignNow {
   pages: number;
   pacing: string | null;
   flex: string | null;
+  similar: string | null;
   startsOn: Day | null;
   endsOn: Day | null;
   /** Name of the schedule that it follows; null without one. */
@@ -27,11 +28,15 @@ export interface AdGroupNow {
   defaultBid: Micros | null;
   /** Of its own; null: it spends from its campaign's. */
   budget: Micros | null;
+  startsOn: Day | null;
+  endsOn: Day | null;
 }
 
 export interface AdNow {
   id: number;
   adGroupId: number;
+  /** As `partsText` writes them; null: its product's own. */
+  parts: string | null;
   state: State;
 }
 

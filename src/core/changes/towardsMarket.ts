@@ -11,6 +11,8 @@ export interface MarketFields {
     budgetKind: 'daily' | 'lifetime';
     pacing: 'even' | 'fast';
     flex: 'fixed' | 'down only' | 'both ways';
+    /** Whether it also stands in searches for similar categories. */
+    similar: 'on' | 'off';
     startsOn: string;
     endsOn: string | null;
     top: number;
@@ -27,7 +29,14 @@ export interface MarketFields {
     startsOn: string | null;
     endsOn: string | null;
   };
-  ads: { adGroupId: string; productId: string; state: 'enabled' | 'paused' };
+  ads: {
+    adGroupId: string;
+    productId: string;
+    /** Shown in turn in place of the product's own; none: its own. Pictures by their ids. */
+    titles: string[];
+    pictures: string[];
+    state: 'enabled' | 'paused';
+  };
   targets: {
     adGroupId: string;
     kind: 'keyword' | 'item' | 'category' | 'brand' | 'auto';

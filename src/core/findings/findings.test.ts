@@ -1,105 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { FINDING_KINDS, findAll, sumsBy } from '.';
-import type { CaughtTerm, FoundSums, Given } from '.';
+import { adGroup, auto, campaign, did, found, product, target } from '../../../tests/make/findings';
 import type { Route } from '../routes';
-import { indexStructure, indexTree } from '../structure';
-import type { AccountTree, Negative, Target } from '../structure';
-
-const PLACE = { startsOn: null, endsOn: null, flex: null, pacing: null, top: 0, rest: 0, pages: 0 };
-const campaign = (id: number, name: string, over: object = {}) => ({
-  ...PLACE,
-  id,
-  name,
-  state: 'enabled' as const,
-  budget: 10e6,
-  budgetKind: 'daily' as const,
-  ...over,
-});
-const adGroup = (id: number, campaignId: number, productId = 1) => ({
-  id,
-  campaignId,
-  name: `group ${id}`,
-  state: 'enabled' as const,
-  productId,
-  defaultBid: 400_000,
-  budget: null,
-});
-const target = (id: number, adGroupId: number, over: Partial<Target> = {}): Target => ({
-  id,
-  adGroupId,
-  kind: 'keyword',
-  match: 'exact',
-  expression: `word ${id}`,
-  bid: 400_000,
-  state: 'enabled',
-  ...over,
-});
-const product = (id: number, margin: number | null = 0.4) => ({
-  id,
-  itemCode: `B00000000${id}`,
-  name: `Product ${id}`,
-  lineId: null,
-  price: 20e6,
-  margin,
-  rating: null,
-  stock: null,
-});
-const did = (spend: number, orders = 1): FoundSums => ({
-  impressions: 1000,
-  clicks: Math.max(1, spend),
-  orders,
-  spend: spend * 1e6,
-  sales: orders * 20e6,
-});
-
-interface World {
-  campaigns?: AccountTree['campaigns'];
-  adGroups?: AccountTree['adGroups'];
-  targets: Target[];
-  products?: AccountTree['products'];
-  negatives?: Negative[];
-  did?: Record<number, FoundSums>;
-  terms?: Omit<CaughtTerm, 'termId' | 'form'>[];
-  routes?: Route[];
-  naming?: Given['naming'];
-  refined?: Given['refined'];
-  leastBid?: Given['leastBid'];
-  sets?: Given['sets'];
-}
-
-/** Looks through a small structure, a window of 30 days, a month as long. */
-function found(world: World, kind: string) {
-  const tree: AccountTree = {
-    today: '2026-11-23',
-    campaigns: world.campaigns ?? [campaign(1, 'Crock – auto'), campaign(2, 'Crock – exact')],
-    adGroups: world.adGroups ?? [adGroup(10, 1), adGroup(20, 2)],
-    targets: world.targets,
-    products: world.products ?? [product(1)],
-    lines: [],
-    goals: [],
-    accountAcos: 0.25,
-    funds: null,
-    lists: { own: [], rival: [], never: [] } as never,
-    lastChanges: [],
-  };
-  const given: Given = {
-    structure: indexStructure({ ...tree, negatives: world.negatives ?? [] }),
-    index: indexTree(tree),
-    sums: sumsBy(Object.entries(world.did ?? {}).map(([id, sums]) => ({ targetId: Number(id), ...sums }))),
-    terms: (world.terms ?? []).map((one, at) => ({ ...one, termId: at + 1, form: one.text })),
-    routes: world.routes ?? [],
-    perMonth: 1,
-    days: 30,
-    naming: world.naming ?? null,
-    refined: world.refined ?? [],
-    leastBid: world.leastBid ?? (() => null),
-    sets: world.sets ?? [],
-  };
-  return findAll(given).filter((one) => one.kind === kind);
-}
-
-const auto = (id: number, adGroupId = 10) =>
-  target(id, adGroupId, { kind: 'auto', match: null, expression: 'near searches' });
+import type { World } from '../../../tests/make/findings';
+import { FINDING_KINDS } from '.';
 
 describe('a structure is looked through', () => {
   test('an exact term in two places of a product: the one that sold less is paused, another product’s is none', () => {
@@ -195,6 +98,12 @@ describe('a structure is looked through', () => {
     expect(one).toMatchObject({ entity: 'product', id: 1, money: 100e6 });
     expect(one.words).toMatch(/^No broad or phrase .*, no items of rivals .*, no own items/);
     expect(found({ targets: world.targets }, 'missing-part')).toEqual([]);
+    // What a market does not offer cannot be missing.
+    const small: World = { ...world, offers: { matches: ['exact', 'phrase'], productTargets: false } };
+    expect(found(small, 'missing-part')[0].words).toMatch(/^No broad or phrase \(.*\), while/);
+    expect(
+      found({ ...small, offers: { matches: ['exact'], productTargets: false } }, 'missing-part'),
+    ).toEqual([]);
   });
 
   test('targets and campaigns that run and were never shown', () => {

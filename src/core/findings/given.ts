@@ -1,3 +1,4 @@
+import type { KeywordMatch } from '../matching';
 import type { Route } from '../routes';
 import type { Listing, Refinement, StructureIndex, Target, TreeIndex } from '../structure';
 import { isExactTarget } from '../structure';
@@ -39,6 +40,8 @@ export interface Given {
   refined: readonly RefinedTarget[];
   /** The least bid of the market's range for a target, micros; null where it is not known. */
   leastBid: (targetId: number) => number | null;
+  /** What the market takes bids on. */
+  offers: { matches: readonly KeywordMatch[]; productTargets: boolean };
   /** Sets of products that follow a rule. */
   sets: readonly RuledSet[];
 }

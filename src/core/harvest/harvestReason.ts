@@ -1,9 +1,7 @@
 import { measure } from '../measures';
 import type { Sums } from '../measures';
-import { formatMoney, formatShare } from '../units';
+import { counted, formatMoney, formatShare } from '../units';
 import type { HarvestProposal } from './proposeHarvests';
-
-const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 /** The reason of a harvest in one or two sentences with its numbers. */
 export function harvestReason(
@@ -21,7 +19,7 @@ export function harvestReason(
     chance === null
       ? ''
       : `; ${formatShare(chance.within, 0)} sure that it stays under ${formatShare(chance.acos, 0)}`;
-  const sold = `${plural(sums.orders, 'order')} from ${plural(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; ${proposal.isExact ? 'exact already' : 'nowhere exact yet'}`;
+  const sold = `${counted(sums.orders, 'order')} from ${counted(sums.clicks, 'click')}, ACOS ${formatShare(acos)} against ${formatShare(targetAcos)}${sure}; ${proposal.isExact ? 'exact already' : 'nowhere exact yet'}`;
   return `${sold}. ${bidSentence(proposal, sums, valuePerClick, targetAcos, isMargin)}`;
 }
 

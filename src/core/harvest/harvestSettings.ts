@@ -17,6 +17,8 @@ export interface HarvestSettings {
   days: number;
   /** Where terms move to; of an ad group's routes the first that takes a term counts. Where there is none, a home is looked for. */
   routes: readonly Route[];
+  /** Whether nothing moves where no route begins. */
+  isRoutedOnly?: boolean;
   /** What the market suggests to bid on a term in a home, where it was asked; see suggestionKey. Micros. */
   suggested?: ReadonlyMap<string, Micros>;
 }

@@ -40,7 +40,9 @@ export function routeThatTakes(
   const source = structure.adGroup(table.adGroupId[row]);
   if (!source || structure.isNegativeIn(forms[row], source)) return undefined;
   if (structure.exactTargets(forms[row]).length > 0) return undefined;
-  return routesOf(context, row, routes).find(
+  const own = routesOf(context, row, routes);
+  if (settings.isRoutedOnly && own === NO_ROUTE) return undefined;
+  return own.find(
     (route) =>
       !standsIn(context, row, route) &&
       (route?.asks

@@ -1,6 +1,6 @@
 export { normaliseTerm, wordsOf } from './normalise';
 export { foldPlural, matchForm, matchWords } from './matchForm';
-export { holdsPhrase, holdsWords } from './matchTypes';
+export { holdsPhrase, holdsWords, KEYWORD_MATCHES } from './matchTypes';
 export type { KeywordMatch } from './matchTypes';
 export { keywordIndex } from './keywordIndex';
 export type { IndexedKeyword, KeywordIndex, Synonyms } from './keywordIndex';

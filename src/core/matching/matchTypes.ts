@@ -1,5 +1,6 @@
 /** How near a search term has to be to a keyword. */
-export type KeywordMatch = 'exact' | 'phrase' | 'broad';
+export const KEYWORD_MATCHES = ['exact', 'phrase', 'broad'] as const;
+export type KeywordMatch = (typeof KEYWORD_MATCHES)[number];
 
 /** Whether `part` stands in `whole` as whole words in the same order. Both in match form; an empty part stands nowhere. */
 export function holdsPhrase(whole: string, part: string): boolean {

@@ -1,4 +1,4 @@
-import { formatCount, formatMoney, formatShare } from '../units';
+import { counted, formatCount, formatMoney, formatShare } from '../units';
 import type { MarketLimits } from '../changes';
 import { paysSomewhere } from '../terms';
 import type { TermContext } from '../terms';
@@ -14,8 +14,8 @@ export function negativeReason(
 ): string {
   const { table, judged, structure } = context;
   const days = table.history ? ` in ${formatCount(table.history.days)} days` : '';
-  const own = `${count(judged.clicks[row], 'click')}, ${count(judged.orders[row], 'order')}${days}`;
-  const yardstick = `an order usually takes ${count(Math.round(1 / context.prior(row).mean), 'click')} with its target`;
+  const own = `${counted(judged.clicks[row], 'click')}, ${counted(judged.orders[row], 'order')}${days}`;
+  const yardstick = `an order usually takes ${counted(Math.round(1 / context.prior(row).mean), 'click')} with its target`;
   const { chance, limit, isMargin } = chanceToPay(context, row, targetAcos);
   const what = isMargin
     ? `that it earns what it costs (break-even ${formatShare(limit, 0)})`
@@ -35,8 +35,6 @@ export function negativeReason(
     return ` A bid matter: “${target}” catches little else, and at a bid of ${formatMoney(matter.to)} (now ${formatMoney(matter.from)}) it would be on target.`;
   }
 }
-
-const count = (number: number, word: string) => `${formatCount(number)} ${word}${number === 1 ? '' : 's'}`;
 
 function listedText(context: TermContext, row: number): string {
   const kind = context.kind(row);

@@ -10,6 +10,7 @@ export interface CampaignNode extends Campaign {
   budgetKind: 'daily' | 'lifetime' | null;
   flex: string | null;
   pacing: string | null;
+  similar: string | null;
   /** Its first and last day; null: not known, or without an end. */
   startsOn: Day | null;
   endsOn: Day | null;
@@ -20,8 +21,10 @@ export interface CampaignNode extends Campaign {
 
 export interface AdGroupNode extends AdGroup {
   defaultBid: Micros | null;
-  /** A part of its campaign's budget; null where it has none of its own. */
+  /** A part of its campaign's budget, and days of its own; null where it has none. */
   budget: Micros | null;
+  startsOn: Day | null;
+  endsOn: Day | null;
 }
 
 export interface ProductNode {

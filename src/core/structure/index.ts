@@ -15,6 +15,7 @@ export type { Placement } from './placement';
 export { refinementKey, refinementWords } from './refinement';
 export type { Listing, Refinement } from './refinement';
 export { indexTree } from './accountTree';
+export { isInScope } from './scope';
 export type {
   AccountTree,
   AdGroupNode,

@@ -55,6 +55,10 @@ export function formatCount(value: number): string {
   return formatNumber(value, 0);
 }
 
+/** So many of something: "1 click", "2 clicks". */
+export const counted = (count: number, noun: string): string =>
+  `${formatCount(count)} ${noun}${count === 1 ? '' : 's'}`;
+
 /** Money with two decimals and no currency sign: the unit stands in the heading. */
 export function formatMoney(micros: Micros | null): string {
   return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, 2);

@@ -13,6 +13,7 @@ export {
 } from './day';
 export type { Day } from './day';
 export {
+  counted,
   DASH,
   decimalMark,
   decimalsOf,

@@ -25,6 +25,8 @@ const COLUMNS: Record<keyof Values, string> = {
   budgetKind: 'budget_kind',
   pacing: 'pacing',
   flex: 'flex',
+  similar: 'similar_on',
+  parts: 'parts',
   startsOn: 'starts_on',
   endsOn: 'ends_on',
 };
@@ -151,7 +153,7 @@ async function insertSchedule(
 
 /** What a campaign has from the market when nothing else was said. */
 const USUAL = {
-  campaign: { pacing: 'even', flex: 'fixed', state: 'enabled' },
+  campaign: { pacing: 'even', flex: 'fixed', similar_on: 'on', state: 'enabled' },
   'ad-group': { state: 'enabled' },
 };
 

@@ -60,14 +60,18 @@ export async function listModifierChanges(
 }
 
 /** What the accepted tests since a day cost more a month at most, those that were undone left out; micros. */
-export async function sumTests(sql: Query, accountId: number, from: string): Promise<number> {
-  const [{ cost }] = await sql<{ cost: number }[]>`
-    select coalesce(sum((figures->>'testCost')::numeric), 0)::bigint as cost
+export async function listTestCosts(
+  sql: Query,
+  accountId: number,
+  from: string,
+): Promise<{ targetId: number; cost: number }[]> {
+  return sql<{ targetId: number; cost: number }[]>`
+    select (change->>'targetId')::integer as "targetId", coalesce(sum((figures->>'testCost')::numeric), 0)::bigint as cost
     from mowing.change c
     where account_id = ${accountId} and state = 'accepted' and figures->>'step' = 'test' and answered_on >= ${from}
       and not exists (select from mowing.change u
-        where u.account_id = c.account_id and u.undoes_change_id = c.change_id and u.state = 'accepted')`;
-  return cost;
+        where u.account_id = c.account_id and u.undoes_change_id = c.change_id and u.state = 'accepted')
+    group by 1`;
 }
 
 /**

@@ -19,7 +19,7 @@ export const readOpenDays = (
 
 /**
  * The hours, from a day on, of campaigns that spent half of their daily budget or more on one of its days; by the least budget that they had, so that
- * none is missed that money may have held up.
+ * none is missed that money may have held up. Each part is worked out once: on figures just written the planner would do so for every day.
  */
 export const readNearHours = (
   sql: Db,
@@ -31,11 +31,11 @@ export const readNearHours = (
     sql,
     [accountId, from, today],
     ['campaignId', 'age', 'hour', 'clicks', 'spend'],
-    `with least as (
+    `with least as materialized (
        select c.campaign_id, least(c.budget_micros, min(b.budget_micros)) as budget
        from mowing.campaign c left join mowing.budget_day b on b.account_id = c.account_id and b.campaign_id = c.campaign_id
        where c.account_id = $1 and c.budget_kind = 'daily' group by c.campaign_id, c.budget_micros
-     ), near as (
+     ), near as materialized (
        select distinct d.campaign_id from (
          select campaign_id, sum(spend_micros) as spend from mowing.campaign_hour
          where account_id = $1 and day >= $2::date and day < $3::date group by campaign_id, day

@@ -9,8 +9,8 @@ export async function insertDraftCampaign(
   one: CampaignFields & { name: string; budget: number },
 ): Promise<number> {
   const [{ id }] = await tx<{ id: number }[]>`
-    insert into mowing.campaign (account_id, name, state, budget_micros, budget_kind, pacing, flex, starts_on, ends_on, top_modifier, rest_modifier, pages_modifier)
-    values (${accountId}, ${one.name}, 'draft', ${one.budget}, ${one.budgetKind}, ${one.pacing}, ${one.flex}, ${one.startsOn}, ${one.endsOn},
+    insert into mowing.campaign (account_id, name, state, budget_micros, budget_kind, pacing, flex, similar_on, starts_on, ends_on, top_modifier, rest_modifier, pages_modifier)
+    values (${accountId}, ${one.name}, 'draft', ${one.budget}, ${one.budgetKind}, ${one.pacing}, ${one.flex}, ${one.similar}, ${one.startsOn}, ${one.endsOn},
       ${one.top}, ${one.rest}, ${one.pages}) returning campaign_id as id`;
   return id;
 }

@@ -8,6 +8,7 @@ import type {
   MarketSchedule,
   MarketTarget,
 } from '../../contract/market';
+import { partsText } from '../../core/changes';
 import { weekText } from '../../core/schedules';
 import type { Query } from '../connection';
 
@@ -38,14 +39,14 @@ export async function upsertProducts(sql: Query, accountId: number, list: Market
 
 export async function upsertCampaigns(sql: Query, accountId: number, list: MarketCampaign[]): Promise<void> {
   await sql`
-    insert into mowing.campaign (account_id, market_id, name, state, budget_micros, budget_kind, pacing, flex, starts_on, ends_on,
+    insert into mowing.campaign (account_id, market_id, name, state, budget_micros, budget_kind, pacing, flex, similar_on, starts_on, ends_on,
       top_modifier, rest_modifier, pages_modifier)
-    select ${accountId}, e.id, e.name, e.state, e.budget, e."budgetKind", e.pacing, e.flex, e."startsOn", e."endsOn", e.top, e.rest, e.pages
+    select ${accountId}, e.id, e.name, e.state, e.budget, e."budgetKind", e.pacing, e.flex, e."similar", e."startsOn", e."endsOn", e.top, e.rest, e.pages
     from jsonb_to_recordset(${json(sql, list)}) as e(id text, name text, state text, budget bigint, "budgetKind" text, pacing text,
-      flex text, "startsOn" date, "endsOn" date, top float8, rest float8, pages float8)
+      flex text, "similar" text, "startsOn" date, "endsOn" date, top float8, rest float8, pages float8)
     on conflict (account_id, market_id) do update
       set name = excluded.name, state = excluded.state, budget_micros = excluded.budget_micros, budget_kind = excluded.budget_kind,
-          pacing = excluded.pacing, flex = excluded.flex, starts_on = excluded.starts_on, ends_on = excluded.ends_on,
+          pacing = excluded.pacing, flex = excluded.flex, similar_on = excluded.similar_on, starts_on = excluded.starts_on, ends_on = excluded.ends_on,
           top_modifier = excluded.top_modifier, rest_modifier = excluded.rest_modifier, pages_modifier = excluded.pages_modifier`;
 }
 
@@ -63,13 +64,17 @@ export async function upsertAdGroups(sql: Query, accountId: number, list: Market
 
 /** Also tells each ad group which product it advertises first. */
 export async function upsertAds(sql: Query, accountId: number, list: MarketAd[]): Promise<void> {
+  const rows = list.map(({ titles, pictures, ...one }) => ({
+    ...one,
+    parts: partsText({ titles, pictures }),
+  }));
   await sql`
-    insert into mowing.ad (account_id, ad_group_id, product_id, market_id, state)
-    select ${accountId}, g.ad_group_id, p.product_id, e.id, e.state
-    from jsonb_to_recordset(${json(sql, list)}) as e(id text, "adGroupId" text, "productId" text, state text)
+    insert into mowing.ad (account_id, ad_group_id, product_id, market_id, parts, state)
+    select ${accountId}, g.ad_group_id, p.product_id, e.id, e.parts, e.state
+    from jsonb_to_recordset(${json(sql, rows)}) as e(id text, "adGroupId" text, "productId" text, parts text, state text)
     join mowing.ad_group g on g.account_id = ${accountId} and g.market_id = e."adGroupId"
     join mowing.product p on p.account_id = ${accountId} and p.market_id = e."productId"
-    on conflict (account_id, market_id) do update set state = excluded.state`;
+    on conflict (account_id, market_id) do update set state = excluded.state, parts = excluded.parts`;
   await sql`
     update mowing.ad_group g set product_id = a.product_id
     from (

@@ -24,7 +24,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
   const mine = sql`account_id = ${accountId}`;
   const [ads, targets, negatives, schedules] = await Promise.all([
     sql<AdNow[]>`
-      select ad_id as id, ad_group_id as "adGroupId", state from mowing.ad where ${mine} and ad_id = any(${ids.ads}::integer[])`,
+      select ad_id as id, ad_group_id as "adGroupId", parts, state from mowing.ad where ${mine} and ad_id = any(${ids.ads}::integer[])`,
     sql<TargetNow[]>`
       select target_id as id, ad_group_id as "adGroupId", expression, state, bid_micros as bid
       from mowing.target where ${mine} and target_id = any(${ids.targets}::integer[])`,
@@ -36,7 +36,8 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
       from mowing.schedule where ${mine} and schedule_id = any(${ids.schedules}::integer[])`,
   ]);
   const adGroups = await sql<AdGroupNow[]>`
-    select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid", budget_micros as budget
+    select ad_group_id as id, campaign_id as "campaignId", name, state, default_bid_micros as "defaultBid", budget_micros as budget,
+      starts_on as "startsOn", ends_on as "endsOn"
     from mowing.ad_group where ${mine} and ad_group_id = any(${[
       ...ids.adGroups,
       ...ads.map(({ adGroupId }) => adGroupId),
@@ -45,7 +46,7 @@ export async function readEntities(sql: Query, accountId: number, ids: EntityIds
     ]}::integer[])`;
   const campaigns = await sql<CampaignNow[]>`
     select campaign_id as id, name, state, budget_micros as budget, top_modifier as top, rest_modifier as rest, pages_modifier as pages,
-      pacing, flex, starts_on as "startsOn", ends_on as "endsOn",
+      pacing, flex, similar_on as similar, starts_on as "startsOn", ends_on as "endsOn",
       (select min(s.name) from mowing.schedule s where s.account_id = c.account_id and s.campaign_id = c.campaign_id and s.state = 'enabled') as schedule
     from mowing.campaign c where ${mine} and campaign_id = any(${[
       ...ids.campaigns,

@@ -11,6 +11,7 @@ const TABLES = {
   'ad group': ['mowing.ad_group', 'ad_group_id'],
   target: ['mowing.target', 'target_id'],
   list: ['mowing.negative_list', 'list_id'],
+  rule: ['mowing.rule', 'rule_id'],
 } as const;
 
 export type Owned = keyof typeof TABLES;

@@ -13,17 +13,17 @@ export interface ProductTerm {
 
 const MOST = 20_000;
 
-/** Search terms that the ads of products were clicked for, the most sales first. */
+/** Search terms that the ads of products were clicked for, the most sales first. @param without campaigns that are left out */
 export async function listProductTerms(
   sql: Query,
   accountId: number,
   products: number[],
-  { from, to }: { from: string; to: string },
+  { from, to, without = [] }: { from: string; to: string; without?: readonly number[] },
 ): Promise<ProductTerm[]> {
   return sql<ProductTerm[]>`
     with own as materialized (
       select t.target_id from mowing.target t join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
-      where t.account_id = ${accountId} and g.product_id = any(${products}::integer[]))
+      where t.account_id = ${accountId} and g.product_id = any(${products}::integer[]) and g.campaign_id <> all(${[...without]}::integer[]))
     select x.text, sum(f.impressions)::bigint as impressions, sum(f.clicks)::bigint as clicks, sum(f.spend_micros)::bigint as spend,
       sum(f.orders)::bigint as orders, sum(f.units)::bigint as units, sum(f.sales_micros)::bigint as sales
     from mowing.term_day f join own o on o.target_id = f.target_id

@@ -4,7 +4,7 @@ import type { Query } from '../connection';
 
 export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {
   return sql<CampaignNode[]>`
-    select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex, pacing,
+    select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex, pacing, similar_on as similar,
       starts_on as "startsOn", ends_on as "endsOn",
       top_modifier as top, rest_modifier as rest, pages_modifier as pages
     from mowing.campaign where account_id = ${accountId} order by campaign_id`;
@@ -12,7 +12,8 @@ export async function listCampaignNodes(sql: Query, accountId: number): Promise<
 
 export async function listAdGroupNodes(sql: Query, accountId: number): Promise<AdGroupNode[]> {
   return sql<AdGroupNode[]>`
-    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId", default_bid_micros as "defaultBid", budget_micros as budget
+    select ad_group_id as id, campaign_id as "campaignId", name, state, product_id as "productId", default_bid_micros as "defaultBid", budget_micros as budget,
+      starts_on as "startsOn", ends_on as "endsOn"
     from mowing.ad_group where account_id = ${accountId} order by ad_group_id`;
 }
 

@@ -78,6 +78,14 @@ export const shopSchema = {
   },
 } as const;
 
+/** A picture's bytes in base64. */
+export const pictureSchema = {
+  type: 'object',
+  required: ['bytes'],
+  properties: { bytes: { type: 'string', maxLength: 8_000_000 } },
+  additionalProperties: false,
+} as const;
+
 export const suggestSchema = {
   type: 'object',
   required: ['targets'],

@@ -15,6 +15,7 @@ import { ReportShelf } from './reportShelf';
 import { addChanges } from './routes/changes';
 import { addClock } from './routes/clock';
 import { addEntities } from './routes/entities';
+import { addPictures } from './routes/pictures';
 import { addReports } from './routes/reports';
 import { addScenarios } from './routes/scenarios';
 import { addShop } from './routes/shop';
@@ -115,6 +116,7 @@ export function marketServer({
   addChanges(market);
   addClock(market);
   addShop(market);
+  addPictures(market);
   return server;
 }
 

@@ -12,5 +12,5 @@ export type * from './day/facts';
 export { listingOf } from './world/listing';
 export type { ProductListing, ShopSettings } from './world/listing';
 export { suggestBid, suggestTargets } from './auction/suggest';
-export { scenarios, smallScenario } from './scenario';
+export { scenarios, sizedScenario, smallScenario } from './scenario';
 export type { MarketOptions, Scenario } from './scenario/scenario';

@@ -33,6 +33,7 @@ export const ENTITY_TABLES: Record<
       budgetKind: 'budget_kind',
       pacing: 'pacing',
       flex: 'flex',
+      similar: 'similar_on',
       startsOn: 'starts_on',
       endsOn: 'ends_on',
       top: 'top',
@@ -57,7 +58,14 @@ export const ENTITY_TABLES: Record<
   ads: {
     table: 'ad',
     letter: 'A',
-    columns: { id: 'id', adGroupId: 'ad_group_id', productId: 'product_id', state: 'state' },
+    columns: {
+      id: 'id',
+      adGroupId: 'ad_group_id',
+      productId: 'product_id',
+      titles: 'titles',
+      pictures: 'pictures',
+      state: 'state',
+    },
   },
   targets: {
     table: 'target',
@@ -98,7 +106,7 @@ export const ENTITY_TABLES: Record<
   },
 };
 
-const AS_JSON = ['refine', 'week'];
+const AS_JSON = ['refine', 'week', 'titles', 'pictures'];
 
 /** A value as its column takes it. (A text given for JSON would be kept as a text in JSON.) */
 export const columnValue = (sql: MarketTx, word: string, value: unknown): unknown =>

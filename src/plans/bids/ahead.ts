@@ -1,6 +1,6 @@
 import type { ChangeFigures } from '../../contract/changes';
 import type { MoneyChoices } from '../../contract/choices';
-import type { Ahead, BidSettings } from '../../core/bids';
+import type { Ahead, BidSettings, TestCap } from '../../core/bids';
 import { movesOf } from '../../core/changes';
 import type { Change, MarketLimits } from '../../core/changes';
 import { PLACEMENTS } from '../../core/structure';
@@ -23,6 +23,8 @@ export interface AheadIds {
 export type RoundSettings = BidSettings & {
   ahead?: AheadIds;
   money?: MoneyChoices;
+  /** Parts of the account whose tests have a cap of their own. */
+  testCaps?: readonly TestCap[];
   budgetLimits?: Pick<MarketLimits, 'minBudget' | 'maxBudget'>;
 };
 

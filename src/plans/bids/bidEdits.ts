@@ -29,7 +29,8 @@ export function actOf(plan: PlanColumns, table: LensTable, edits: BidEdits, row:
   const proposal = proposalAt(plan, row);
   const { from, to } = proposal;
   const now = monthNow(plan, row);
-  if (edit?.kind === 'pause') return { row, targetId, isPause: true, from, to: from, now, after: NOTHING };
+  if (edit?.kind === 'pause' || (edit === undefined && to === 0 && from > 0))
+    return { row, targetId, isPause: true, from, to: from, now, after: NOTHING };
   const next = edit?.to ?? to;
   return {
     row,
@@ -40,6 +41,12 @@ export function actOf(plan: PlanColumns, table: LensTable, edits: BidEdits, row:
     now,
     after: next === from ? now : monthAtBid(proposal, next),
   };
+}
+
+/** The edit that pauses what goes on, or has what would be paused go on. @param proposed 0: a pause */
+export function turnedPause({ isPause, from }: BidAct, proposed: Micros): BidEdit | null {
+  if (proposed === 0) return isPause ? { kind: 'bid', to: from } : null;
+  return isPause ? null : { kind: 'pause' };
 }
 
 /** What several acts come to. */

@@ -2,7 +2,7 @@ export { keptBids, rowStake } from './keptBids';
 export type { GoalTrial, KeptBids, TargetTrial } from './keptBids';
 export { arrangeBids } from './arrangeBids';
 export { asksPlan, planNumber, planReader } from './planReader';
-export { actOf, sumActs } from './bidEdits';
+export { actOf, sumActs, turnedPause } from './bidEdits';
 export type { BidAct, BidEdit, BidEdits, BidSummary } from './bidEdits';
 export { reasonOf, toBidChange } from './toBidChanges';
 export { summaryWords } from './summaryWords';

@@ -19,7 +19,7 @@ import type {
 } from '../../core/bids';
 import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
-import { indexTree } from '../../core/structure';
+import { indexTree, isInScope } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import { planBudgets } from '../../core/budgets';
 import type { BudgetPlan, RanDry } from '../../core/budgets';
@@ -112,7 +112,8 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     );
   };
   /** Bids go no higher than the money pays for, once it is said what it is for. */
-  const withMoney = (settings: RoundSettings): RoundSettings => {
+  const withMoney = (round: RoundSettings): RoundSettings => {
+    const settings = withTestCaps(round, index, account.targetIds, feed);
     const plan = budgets(settings, NO_LOCKS);
     if (!plan) return settings;
     const total = moneyTotal(settings, index, feed);
@@ -141,6 +142,24 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     tryTarget: (settings, acos) => tryTarget(fromHeld(settings), account, settings, acos),
     tryGoal: (settings, goal) => tryGoal(index, feed, settings, goal, (what) => fromHeld(settings, what)),
   };
+}
+
+/** The caps of parts of the account as the engine is told them: the targets of each, and what the tests of the last 30 days left of it. */
+function withTestCaps(
+  settings: RoundSettings,
+  index: TreeIndex,
+  targetIds: Int32Array,
+  { tests = [] }: Pick<BidFeed, 'tests'>,
+): RoundSettings {
+  if (!settings.testCaps) return settings;
+  const within = settings.testCaps.map(({ kind, id, cap }) => {
+    const isIn = (targetId: number) => isInScope(kind, id, index.placeOfTarget(targetId));
+    const used = tests.reduce((sum, { targetId, cost }) => sum + (isIn(targetId) ? cost : 0), 0);
+    const targets: number[] = [];
+    targetIds.forEach((targetId, at) => isIn(targetId) && targets.push(at));
+    return { targets, room: cap - used };
+  });
+  return { ...settings, testing: { ...settings.testing, within } };
 }
 
 function tryTarget(

@@ -12,5 +12,6 @@ export const roundSettings = (
   ...settingsOf(bids, limits),
   money,
   budgetLimits: { minBudget: limits.minBudget, maxBudget: limits.maxBudget },
+  ...(bids.testCaps.length > 0 && { testCaps: bids.testCaps }),
   ...(ahead && { ahead }),
 });

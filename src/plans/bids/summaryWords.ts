@@ -1,7 +1,6 @@
-import { formatCount, formatMoney, formatShare } from '../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../core/units';
 import type { BidSummary } from './bidEdits';
 
-const plural = (count: number, word: string) => `${formatCount(count)} ${word}${count === 1 ? '' : 's'}`;
 const signed = (micros: number) => `${micros < 0 ? '−' : '+'}${formatMoney(Math.abs(micros))}`;
 const acos = ({ spend, sales }: { spend: number; sales: number }) =>
   formatShare(sales > 0 ? spend / sales : null);
@@ -10,9 +9,9 @@ const acos = ({ spend, sales }: { spend: number; sales: number }) =>
 export function summaryWords(summary: BidSummary, currency: string): { does: string; brings: string } {
   const { down, up, paused, atFloor, atCap, same, now, after } = summary;
   const does = [
-    down > 0 && `${plural(down, 'bid')} down`,
-    up > 0 && `${plural(up, 'bid')} up`,
-    paused > 0 && `${plural(paused, 'target')} paused`,
+    down > 0 && `${counted(down, 'bid')} down`,
+    up > 0 && `${counted(up, 'bid')} up`,
+    paused > 0 && `${counted(paused, 'target')} paused`,
     atFloor > 0 && `${formatCount(atFloor)} at the floor`,
     atCap > 0 && `${formatCount(atCap)} at the cap`,
     same > 0 && `${formatCount(same)} stay as they are`,

@@ -13,3 +13,5 @@ export type { Staged } from './staged';
 export { USUAL_BANDS } from './bands';
 export { planSettings } from './settings';
 export type { Settings, SettingsPlan } from './settings';
+export { planByConditions, readConditions } from './byConditions';
+export type { HandRule } from './byConditions';

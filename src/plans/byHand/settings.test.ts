@@ -11,6 +11,7 @@ const campaign = (id: number, name: string, over: Partial<CampaignNode> = {}) =>
   budgetKind: 'daily' as const,
   pacing: 'even',
   flex: 'fixed',
+  similar: 'on',
   startsOn: '2026-01-01',
   endsOn: null,
   top: 0,

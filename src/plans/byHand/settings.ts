@@ -8,11 +8,13 @@ export interface Settings {
   /** In their names: this text becomes that one. */
   find?: string;
   replace?: string;
-  startsOn?: Day;
+  /** Null: an ad group’s none of its own. */
+  startsOn?: Day | null;
   /** Null: without an end. */
   endsOn?: Day | null;
   pacing?: CampaignFields['pacing'];
   flex?: CampaignFields['flex'];
+  similar?: CampaignFields['similar'];
   /** Of ad groups, micros; null: none of their own. */
   budget?: Micros | null;
 }
@@ -65,6 +67,11 @@ export function planSettings(
     if (place.entity !== 'campaign') {
       if (set.budget !== undefined && set.budget !== place.budget)
         add({ kind: 'set-ad-group-budget', adGroupId: id, from: place.budget, to: set.budget });
+      for (const which of ['startsOn', 'endsOn'] as const) {
+        const to = set[which];
+        if (to !== undefined && to !== place[which])
+          add({ kind: 'set-ad-group-day', adGroupId: id, which, from: place[which], to });
+      }
       continue;
     }
     const campaignId = id;
@@ -80,6 +87,13 @@ export function planSettings(
         campaignId,
         from: place.pacing as CampaignFields['pacing'] | null,
         to: set.pacing,
+      });
+    if (set.similar !== undefined && set.similar !== place.similar)
+      add({
+        kind: 'set-similar',
+        campaignId,
+        from: place.similar as CampaignFields['similar'] | null,
+        to: set.similar,
       });
     if (set.flex !== undefined && set.flex !== place.flex)
       add({ kind: 'set-flex', campaignId, from: place.flex as CampaignFields['flex'] | null, to: set.flex });

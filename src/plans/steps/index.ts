@@ -1,5 +1,5 @@
-export { planBids } from './planBids';
-export type { BidPlanParts } from './planBids';
+export { bidPlanner } from './bidPlanner';
+export type { BidPlanParts } from './bidPlanner';
 export { planPlacementStep } from './planPlacements';
 export { planHourStep } from './planHourStep';
 export { planBudgetStep } from './planBudgets';

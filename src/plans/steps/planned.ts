@@ -25,11 +25,13 @@ export function amount(micros: number | null): Amount | null {
 
 /** What a subject did in the window. */
 export const figuresOf = ({
+  impressions,
   clicks,
   orders,
   spend,
   sales,
-}: Pick<Sums, 'clicks' | 'orders' | 'spend' | 'sales'>): PlanProposal['figures'] => ({
+}: Pick<Sums, 'impressions' | 'clicks' | 'orders' | 'spend' | 'sales'>): PlanProposal['figures'] => ({
+  impressions,
   clicks,
   orders,
   spend: amount(spend),

@@ -13,6 +13,8 @@ import type { ReviewData, StepName } from '../../contract/review';
 export interface ReviewSettings extends TermChoices {
   maxAcos: number;
   targetAcos: number;
+  /** Whether terms move along routes alone: where none begins, nothing is proposed. */
+  isRoutedOnly?: boolean;
 }
 
 /** Which rows of a step are asked for. */

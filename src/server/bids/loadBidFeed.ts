@@ -2,12 +2,13 @@ import { HISTORY_DAYS } from '../../core/bids';
 import type { SummedAges } from '../../core/bids';
 import { kindsThat } from '../../core/changes';
 import { addDays, dayNumber, DAYS_PER_MONTH } from '../../core/units';
+import type { Day } from '../../core/units';
 import {
   listBefore,
   listBidChanges,
   listModifierChanges,
   readBidDays,
-  sumTests,
+  listTestCosts,
 } from '../../db/queries/bidFeed';
 import {
   listBudgetDays,
@@ -26,14 +27,20 @@ import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 import { loadCompletion } from '../sync/loadCompletion';
 
+/** A day that is past: what it did not know is left out, save changes of bids since; and how far is looked back. */
+export interface FeedAsked {
+  on?: Day;
+  lookBack?: number;
+}
+
 /**
  * What bids are worked out from, as the text of a BidFeed. Its columns pass through as the database printed them. The day of
  * decision is the one after the last with data: what came later is not known.
  */
-export async function loadBidFeed(accountId: number): Promise<string> {
+export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked = {}): Promise<string> {
   const account = await needAccount(accountId);
-  const today = account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1);
-  const from = addDays(today, -HISTORY_DAYS);
+  const today = on ?? (account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1));
+  const from = addDays(today, -Math.min(HISTORY_DAYS, lookBack ?? HISTORY_DAYS));
   const hoursFrom = addDays(today, -PROFILE_DAYS);
   const month = monthOf(today);
   const [
@@ -41,7 +48,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     bidChanges,
     modifierChanges,
     before,
-    testsUsed,
+    tests,
     completion,
     summed,
     openDays,
@@ -65,7 +72,7 @@ export async function loadBidFeed(accountId: number): Promise<string> {
       from,
     ),
     listBefore(db(), accountId, from),
-    sumTests(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
+    listTestCosts(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
     loadCompletion(accountId, today),
     account.sums.length > 0 ? listSummed(db(), accountId) : [],
     readOpenDays(db(), accountId, hoursFrom, today),
@@ -88,7 +95,8 @@ export async function loadBidFeed(accountId: number): Promise<string> {
     bidChanges,
     modifierChanges,
     before,
-    testsUsed,
+    testsUsed: tests.reduce((sum, { cost }) => sum + cost, 0),
+    tests,
     byHour,
     evenPaced,
     budgetDays,

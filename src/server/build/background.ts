@@ -3,7 +3,7 @@ import type { MarketOptions } from '../../contract/market';
 import { partOf, worthOfClick } from '../../core/build';
 import type { LikeTarget, PartName, PlanGround } from '../../core/build';
 import { USUAL_LIMITS } from '../../core/changes';
-import { isBlocked, kindReader, matchForm, negativeSet } from '../../core/matching';
+import { isBlocked, KEYWORD_MATCHES, kindReader, matchForm, negativeSet } from '../../core/matching';
 import type { NegativeSet } from '../../core/matching';
 import { groupBy } from '../../core/order';
 import { indexStructure, indexTree, isExactTarget, PLACEMENTS } from '../../core/structure';
@@ -138,7 +138,7 @@ function likesOf(
 
 /** What a market offers to plans; what it does not tell is as usual. */
 export const offersOf = (options: MarketOptions | null): PlanGround['offers'] => ({
-  looseKeywords: options?.looseKeywords ?? true,
+  matches: options?.matches ?? KEYWORD_MATCHES,
   productTargets: options?.productTargets ?? true,
   modifiers: options?.modifiers ?? PLACEMENTS,
   bidFlex: options?.bidFlex ?? true,
@@ -146,6 +146,7 @@ export const offersOf = (options: MarketOptions | null): PlanGround['offers'] =>
   mostKeywords: options?.mostTargets ?? 1000,
   mostNegatives: options?.mostNegatives ?? 1000,
   adGroupBudgets: options?.adGroupBudgets ?? false,
+  similarCategories: options?.similarCategories ?? false,
 });
 
 /**

@@ -1,6 +1,6 @@
 import type { BuildPlan } from '../../core/build';
 import { PART_NAMES } from '../../core/build';
-import type { KeywordMatch } from '../../core/matching';
+import { KEYWORD_MATCHES } from '../../core/matching';
 import { microsToDecimal, toMicros } from '../../core/units';
 
 /** The columns of a plan's file. */
@@ -18,7 +18,6 @@ const PLAIN = [
   'rule',
   'adGroupShare',
 ] as const;
-const MATCHES: readonly KeywordMatch[] = ['exact', 'phrase', 'broad'];
 
 const money = (micros: number | null | undefined) => (micros == null ? '' : microsToDecimal(micros));
 
@@ -167,7 +166,7 @@ interface FileTerm {
 /** Lines of one term that follow each other are its match types. */
 function addTerm(terms: FileTerm[], text: string, match: string, bid: number | null, home: string) {
   const last = terms.at(-1);
-  const isMatch = MATCHES.some((one) => one === match);
+  const isMatch = KEYWORD_MATCHES.some((one) => one === match);
   const isSame = last?.text === text && isMatch && !last.matches.includes(match);
   const term: FileTerm = isSame ? last : { text, matches: [], bids: {}, ...(home !== '' && { home }) };
   if (!isSame) terms.push(term);

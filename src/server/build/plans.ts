@@ -51,7 +51,8 @@ export async function beginPlan(
 /** Own items are found by themselves up to so many; where the catalogue is larger, they are pasted. */
 const MOST_OWN_ITEMS = 100;
 
-function freshPlan(account: AccountRow, background: Background, productId: number): BuildPlan {
+/** A plan for a product as it begins. @throws MowingError for a product that is not there */
+export function freshPlan(account: AccountRow, background: Background, productId: number): BuildPlan {
   const product = background.products.get(productId);
   if (!product)
     throw new MowingError('not-found', `The account has no product ${productId}. Nothing was changed.`);

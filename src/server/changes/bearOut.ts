@@ -24,6 +24,8 @@ const WORDS: Record<keyof Values, string> = {
   budgetKind: 'kind of budget',
   pacing: 'pacing',
   flex: 'bid flex',
+  similar: 'similar categories',
+  parts: 'titles and pictures',
   startsOn: 'first day',
   endsOn: 'last day',
 };

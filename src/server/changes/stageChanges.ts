@@ -9,6 +9,7 @@ import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
+import { checkAdParts } from './checkAdParts';
 import { TABLES_OF_NAMED } from './tablesOfNamed';
 
 /**
@@ -31,6 +32,11 @@ export async function stageChanges(
 /** The same inside a transaction that does more. */
 export async function stageIn(tx: Query, accountId: number, list: NewChange[]): Promise<(number | null)[]> {
   await checkPlaces(
+    tx,
+    accountId,
+    list.map((one) => one.change),
+  );
+  await checkAdParts(
     tx,
     accountId,
     list.map((one) => one.change),

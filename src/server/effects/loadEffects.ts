@@ -4,7 +4,7 @@ import { effectMeasure } from '../../core/effect';
 import type { MadeChange } from '../../core/effect';
 import { addDays, dayFromNumber, dayNumber } from '../../core/units';
 import { UNSETTLED_DAYS, unsettledDays } from '../../core/windows';
-import type { BaleEffects, PurposeEffects } from '../../contract/effects';
+import type { BaleEffects, PurposeEffects, RuleEffectAnswer } from '../../contract/effects';
 import { listAccepted } from '../../db/queries/effects';
 import type { AcceptedChange } from '../../db/queries/effects';
 import { needAccount } from '../accounts/accounts';
@@ -48,6 +48,15 @@ export async function loadBaleEffects(accountId: number, baleId: number): Promis
     bale: measure(changes),
     changes: changes.map((one) => ({ id: one.id, effect: measure([one]) })),
   };
+}
+
+/** What the changes of a rule did together so far; null while it has made none. */
+export async function loadRuleEffect(accountId: number, rule: number): Promise<RuleEffectAnswer> {
+  const { made, settledThrough, measure } = await loadMeasure(
+    accountId,
+    ({ figures }) => figures.rule === rule,
+  );
+  return { settledThrough, effect: made.size === 0 ? null : measure([...made.values()]) };
 }
 
 /**

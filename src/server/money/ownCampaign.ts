@@ -1,9 +1,9 @@
-import { checkChange, USUAL_AD_GROUP, USUAL_CAMPAIGN } from '../../core/changes';
-import type { Change } from '../../core/changes';
-import type { NewChange } from '../../contract/changes';
+import { checkChange } from '../../core/changes';
 import { MowingError } from '../../contract/mowingError';
 import type { OwnCampaignAnswer, OwnCampaignRequest } from '../../contract/strongTarget';
 import { insertDraftAdGroup, insertDraftCampaign } from '../../db/queries/drafts';
+import { ownCampaignChanges, ownFields } from '../../plans/budgets';
+import type { OwnCampaign } from '../../plans/budgets';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { stageIn } from '../changes/stageChanges';
 import { loadTree } from '../field/loadTree';
@@ -40,44 +40,18 @@ export async function ownCampaign(caller: Caller, request: OwnCampaignRequest): 
   const bid = target.bid ?? adGroup.defaultBid ?? account.limits.minBid;
   const productId = adGroup.productId;
   return recorded(caller, accountId, async (tx, note) => {
-    const fields = { ...USUAL_CAMPAIGN, name, budget, top: old.top, rest: old.rest, pages: old.pages };
-    const campaignId = await insertDraftCampaign(tx, accountId, fields);
+    const own: OwnCampaign = { target, adGroup, old, productId, name, bid, budget, leaves };
+    const campaignId = await insertDraftCampaign(tx, accountId, ownFields(own));
     const adGroupId = await insertDraftAdGroup(tx, accountId, {
       campaignId,
       productId,
       name,
       defaultBid: bid,
     });
-    const { expression } = target;
-    const made: Change[] = [
-      { kind: 'add-campaign', campaignId, ...fields },
-      { kind: 'add-ad-group', adGroupId, campaignId, name, defaultBid: bid, ...USUAL_AD_GROUP },
-      { kind: 'add-ad', adGroupId, productId },
-      target.kind === 'item'
-        ? { kind: 'add-item-target', adGroupId, expression, bid }
-        : { kind: 'add-keyword', adGroupId, expression, match: 'exact', bid },
-    ];
-    const MADE = made.length - 1;
-    const moved: Change[] = [
-      ...(old.budget !== null && leaves !== old.budget
-        ? [{ kind: 'set-budget' as const, campaignId: old.id, from: old.budget, to: leaves }]
-        : []),
-      { kind: 'set-state', entity: 'target', id: targetId, from: 'enabled', to: 'paused' },
-    ];
-    const [finding] = [...made, ...moved].flatMap((change) => checkChange(change, account.limits));
+    const changes = ownCampaignChanges(own, { campaignId, adGroupId });
+    const [finding] = changes.flatMap(({ change }) => checkChange(change, account.limits));
     if (finding) throw new MowingError('bad-request', `${finding.sentence} Nothing was staged.`);
-    const reason = `“${expression}” gets a campaign of its own: it took most of the budget that it shared in “${old.name}”.`;
-    const step = (change: Change, after?: number): NewChange => ({
-      change,
-      reason,
-      figures: { step: 'budgets' },
-      effect: { spend: 0, sales: 0 },
-      ...(after !== undefined && { after }),
-    });
-    const staged = await stageIn(tx, accountId, [
-      ...made.map((change, at) => step(change, at > 0 ? at - 1 : undefined)),
-      ...moved.map((change) => step(change, MADE)),
-    ]);
+    const staged = await stageIn(tx, accountId, changes);
     note({ what: 'stage a campaign of its own', subject: `target ${targetId}`, to: request });
     return { campaignId, ids: staged.filter((id): id is number => id !== null) };
   });

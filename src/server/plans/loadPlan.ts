@@ -2,18 +2,24 @@ import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/plan';
 import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
 import { isCampaignStep, isTermStep } from '../../contract/review';
-import type { CampaignStep, ReviewData } from '../../contract/review';
-import type { BidFeed } from '../../core/bids';
+import type { BidQueue, CampaignStep, ReviewData } from '../../contract/review';
+import type { BidChoices, BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
+import type { Goal } from '../../core/goals';
 import { PLACEMENTS } from '../../core/structure';
+import type { Route } from '../../core/routes';
+import type { AccountTree } from '../../core/structure';
 import { microsToDecimal } from '../../core/units';
+import type { Day } from '../../core/units';
+import type { TermChoices } from '../../contract/choices';
+import { asOnDay } from '../../plans/past';
 import { listChangeRows } from '../../db/queries/changes';
 import { aheadOf, pendingTargets } from '../../plans/bids';
 import { pendingBudgets } from '../../plans/budgets';
 import { pendingSchedules } from '../../plans/hours';
 import { pendingPlacements, stagedBids } from '../../plans/placements';
 import {
-  planBids,
+  bidPlanner,
   planBudgetStep,
   planHourStep,
   planPlacementStep,
@@ -44,12 +50,38 @@ export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
   return { ...answer, summary: summaryOf(planned), proposals: planned.map(({ told }) => told) };
 }
 
-/** Plans a step with everything that is told of it and staged by it. */
-export async function planStep(request: PlanRequest): Promise<LoadedPlan> {
-  if (isTermStep(request.step)) return termPlan(request);
-  if (!isCampaignStep(request.step)) return bidPlan(request);
-  return CAMPAIGN_PLANS[request.step](request);
+/** How a step is planned otherwise than the account's choices say. */
+export interface PlanHow {
+  bids?: Partial<BidChoices>;
+  terms?: Partial<TermChoices>;
+  /** A target in place of the one that its scope has. */
+  goal?: Goal;
+  /** Days that are looked at. */
+  lookBack?: number;
+  /** Where search terms come from (ad groups) and move to, in place of the account's own routes. */
+  routes?: Route[];
+  /** As on a day that is past, with what was known then; of steps that tune bids alone. */
+  on?: Day;
 }
+
+/** Plans a step with everything that is told of it and staged by it. */
+export async function planStep(request: PlanRequest, how: PlanHow = {}): Promise<LoadedPlan> {
+  if (isTermStep(request.step)) return termPlan(request, how);
+  if (!isCampaignStep(request.step)) return bidPlan(request, how);
+  return CAMPAIGN_PLANS[request.step](request, how);
+}
+
+/** The tree with another target in one scope; nearer ones keep theirs. */
+export const withGoal = (tree: AccountTree, goal: Goal | undefined): AccountTree =>
+  goal === undefined
+    ? tree
+    : {
+        ...tree,
+        goals: [
+          ...tree.goals.filter((one) => one.scope !== goal.scope || one.scopeId !== goal.scopeId),
+          goal,
+        ],
+      };
 
 const CAMPAIGN_PLANS = {
   placements: placementPlan,
@@ -70,32 +102,53 @@ async function asideOf(accountId: number, queue: string): Promise<number[][]> {
   return aside.filter((one) => one.queue === queue).map(({ subject }) => idsOfSubject(subject));
 }
 
-async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanRequest): Promise<LoadedPlan> {
+async function bidPlan(request: PlanRequest, how: PlanHow): Promise<LoadedPlan> {
+  const { answer, plan } = await bidPlans(request, how);
+  const step = request.step as BidQueue;
+  return { answer: { ...answer, step }, planned: plan(step) };
+}
+
+/** Plans several steps that tune bids, from what is loaded once. */
+export async function planBidSteps(
+  request: Omit<PlanRequest, 'step'>,
+  steps: readonly BidQueue[],
+  how: PlanHow = {},
+): Promise<Planned[]> {
+  const { plan } = await bidPlans(request, how);
+  return steps.flatMap(plan);
+}
+
+async function bidPlans(
+  { account: id, from, to, target, pace, aim }: Omit<PlanRequest, 'step'>,
+  how: PlanHow,
+): Promise<{ answer: Omit<LoadedPlan['answer'], 'step'>; plan: (step: BidQueue) => Planned[] }> {
   const account = accountInfo(await needAccount(id));
-  const [tree, sums, feed, aside, pending] = await Promise.all([
+  const [now, sums, toldFeed, aside, waiting] = await Promise.all([
     loadTree(id),
     loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
-    loadBidFeed(id).then(read<BidFeed>),
+    loadBidFeed(id, how).then(read<BidFeed>),
     asideOf(id, BID_QUEUE),
     pendingOf(id),
   ]);
-  const choices = { ...account.choices.bids, ...(pace && { pace }), ...(aim && { aim }) };
+  const { tree, feed } =
+    how.on === undefined ? { tree: now, feed: toldFeed } : asOnDay(now, toldFeed, how.on, now.today);
+  const pending = how.on === undefined ? waiting : [];
+  const choices = { ...account.choices.bids, ...how.bids, ...(pace && { pace }), ...(aim && { aim }) };
   const targetAcos = target ?? account.targetAcos;
-  const { settings, planned } = planBids(step as 'dead', {
-    tree: { ...tree, accountAcos: targetAcos },
+  const { settings, plan } = bidPlanner({
+    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
     sums,
     feed,
     choices,
     limits: account.limits,
     staged: [...pendingTargets(pending).keys()],
-    aside: aside.map(([targetId]) => targetId),
+    aside: how.on === undefined ? aside.map(([targetId]) => targetId) : [],
     ahead: aheadOf(pending),
     money: account.choices.money,
   });
   const { pace: named, aim: toward, holdDays, secondSteps, provenOrders, leastEvidence } = choices;
   return {
     answer: {
-      step,
       window: days(sums.window),
       settings: {
         targetAcos,
@@ -111,11 +164,14 @@ async function bidPlan({ account: id, step, from, to, target, pace, aim }: PlanR
         leastEvidence,
       },
     },
-    planned,
+    plan,
   };
 }
 
-async function placementPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+async function placementPlan(
+  { account: id, step, from, to, target }: PlanRequest,
+  how: PlanHow,
+): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const sumsOf = (grain: 'target' | 'placement') =>
     loadFieldSums({ account: id, grain, from, to }).then(read<FieldSumsAnswer>);
@@ -123,16 +179,16 @@ async function placementPlan({ account: id, step, from, to, target }: PlanReques
     loadTree(id),
     sumsOf('target'),
     sumsOf('placement'),
-    loadBidFeed(id).then(read<BidFeed>),
+    loadBidFeed(id, how).then(read<BidFeed>),
     asideOf(id, step),
     pendingOf(id),
   ]);
   const targetAcos = target ?? account.targetAcos;
   const { settings, planned } = planPlacementStep({
-    tree: { ...tree, accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
     sums: { targets, placements },
     feed,
-    choices: account.choices.bids,
+    choices: { ...account.choices.bids, ...how.bids },
     limits: account.limits,
     options: account.options,
     staged: pendingPlacements(pending),
@@ -148,21 +204,24 @@ async function placementPlan({ account: id, step, from, to, target }: PlanReques
   };
 }
 
-async function budgetPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+async function budgetPlan(
+  { account: id, step, from, to, target }: PlanRequest,
+  how: PlanHow,
+): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
     loadTree(id),
     loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
-    loadBidFeed(id).then(read<BidFeed>),
+    loadBidFeed(id, how).then(read<BidFeed>),
     asideOf(id, step),
     pendingOf(id),
   ]);
   const targetAcos = target ?? account.targetAcos;
   const { planned } = planBudgetStep({
-    tree: { ...tree, accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
     sums,
     feed,
-    choices: account.choices,
+    choices: { ...account.choices, bids: { ...account.choices.bids, ...how.bids } },
     limits: account.limits,
     ahead: aheadOf(pending),
     staged: pendingBudgets(pending),
@@ -179,7 +238,10 @@ async function budgetPlan({ account: id, step, from, to, target }: PlanRequest):
   };
 }
 
-async function hoursPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
+async function hoursPlan(
+  { account: id, step, from, to, target }: PlanRequest,
+  how: PlanHow,
+): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, { plan, offered }, aside, pending] = await Promise.all([
     loadTree(id),
@@ -190,7 +252,7 @@ async function hoursPlan({ account: id, step, from, to, target }: PlanRequest): 
   ]);
   const targetAcos = target ?? account.targetAcos;
   const planned = planHourStep({
-    tree: { ...tree, accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
     sums,
     rows: plan.rows,
     limits: account.limits,
@@ -208,14 +270,20 @@ async function hoursPlan({ account: id, step, from, to, target }: PlanRequest): 
   };
 }
 
-async function termPlan({ account: id, step, from, to, target }: PlanRequest): Promise<LoadedPlan> {
-  const [review, aside, pending] = await Promise.all([
+async function termPlan(
+  { account: id, step, from, to, target }: PlanRequest,
+  { terms, goal, routes }: PlanHow,
+): Promise<LoadedPlan> {
+  const [all, aside, pending] = await Promise.all([
     loadReview(id, from, to).then(read<ReviewData>),
     asideOf(id, step),
     pendingOf(id),
   ]);
+  const review = routes ? { ...all, routes } : all;
   const { account, window } = review;
-  const settings = reviewSettings(account.choices.terms, target ?? account.targetAcos);
+  const aim = target ?? (goal ? (goal.low + goal.high) / 2 : account.targetAcos);
+  const chosen = reviewSettings({ ...account.choices.terms, ...terms }, aim);
+  const settings = routes ? { ...chosen, isRoutedOnly: true } : chosen;
   const held = keptReview(1, review);
   await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
   const handled = pendingKeys(pending);

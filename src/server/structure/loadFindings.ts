@@ -18,6 +18,7 @@ import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
+import { offersOf } from '../build/background';
 import { leastBids } from './leastBids';
 import { ruledSets } from './ruledSets';
 
@@ -58,6 +59,7 @@ export async function loadFindings(account: number): Promise<FindingsAnswer> {
         ? null
         : { pattern: row.namePattern, codeOf: (id) => codes.get(id) ?? String(id) },
     refined,
+    offers: offersOf(row.options),
     leastBid: await leastBids(row, index, sums),
     sets,
   });

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { Controller, useForm } from 'react-hook-form';
 import { freeName, nameByPattern, stemOf, USUAL_PATTERN } from '../../core/routes';
+import type { KeywordMatch } from '../../core/matching';
 import type { Campaign } from '../../core/structure';
 import type { HomeRequest } from '../../contract/routes';
 import { MICROS_PER_UNIT } from '../../core/units';
@@ -8,18 +9,21 @@ import { useRemembered } from '../shared/useRemembered';
 import { Choice, Field, MoneyField, TextBox, showFaults } from '../shared/kit';
 import type { Option } from '../shared/kit';
 
+export type HomeKind = KeywordMatch | 'items';
+
 interface HomeFormProps {
   product: { id: number; name: string };
   /** Campaigns of the product that have not ended; and all names that campaigns have. */
   campaigns: Campaign[];
   names: ReadonlySet<string>;
   currency: string;
+  /** What the market takes bids on. */
+  kinds: readonly HomeKind[];
   /** @throws what the request is refused for */
   onMake: (home: Omit<HomeRequest, 'account'>) => Promise<unknown>;
   onClose: () => void;
 }
 
-const KINDS = ['exact', 'phrase', 'broad', 'items'] as const;
 const NEW = 'new';
 const CENT = MICROS_PER_UNIT / 100;
 const FIELDS = {
@@ -31,11 +35,11 @@ const FIELDS = {
 } as const;
 
 /** A home that is not there yet: an ad group, in a campaign of the product or in a new one, named by a pattern. */
-export function HomeForm({ product, campaigns, names, currency, onMake, onClose }: HomeFormProps) {
+export function HomeForm({ product, campaigns, names, currency, kinds, onMake, onClose }: HomeFormProps) {
   const [kept, keepPattern] = useRemembered('home-pattern', USUAL_PATTERN);
   const { control, handleSubmit, setError, watch, formState } = useForm({
     defaultValues: {
-      kind: 'exact' as (typeof KINDS)[number],
+      kind: 'exact' as HomeKind,
       campaign: NEW,
       pattern: kept,
       budget: 10 * MICROS_PER_UNIT,
@@ -72,7 +76,7 @@ export function HomeForm({ product, campaigns, names, currency, onMake, onClose 
             control={control}
             render={({ field }) => (
               <Choice label="A home of" value={field.value} onChange={field.onChange}>
-                {KINDS.map((one): Option => [one, one === 'items' ? 'items' : `${one} keywords`])}
+                {kinds.map((one): Option => [one, one === 'items' ? 'items' : `${one} keywords`])}
               </Choice>
             )}
           />

@@ -1,3 +1,4 @@
+import type { AccountInfo } from '../../contract/api';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { routeKey, USUAL_START } from '../../core/routes';
@@ -5,6 +6,7 @@ import type { Route } from '../../core/routes';
 import type { AdGroup, Campaign, StructureIndex } from '../../core/structure';
 import { formatCount } from '../../core/units';
 import { useKeys } from '../shared/useKeys';
+import { offersOf } from '../shared/offered';
 import { HomeForm } from './HomeForm';
 import { RouteForm } from './RouteForm';
 import { RouteGraph } from './RouteGraph';
@@ -14,13 +16,15 @@ import type { RoutesState } from './useRoutes';
 interface ProductRoutesProps {
   product: { id: number | null; name: string };
   index: StructureIndex;
-  currency: string;
+  account: AccountInfo | undefined;
   state: RoutesState;
   onApproveAll: () => void;
 }
 
 /** The routes of one product: drawn, edited by a form, proposed ones approved. */
-export function ProductRoutes({ product, index, currency, state, onApproveAll }: ProductRoutesProps) {
+export function ProductRoutes({ product, index, account, state, onApproveAll }: ProductRoutesProps) {
+  const currency = account?.currency ?? '';
+  const { matches, productTargets } = offersOf(account);
   const { tree, gone, routes, proposed, put, remove, makeHome } = state;
   const [chosen, setChosen] = useState<GraphLink | null>(null);
   // The kept route that is being changed: it goes when the changed one is kept.
@@ -90,6 +94,7 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
           sources={sources}
           homes={homes}
           currency={currency}
+          matches={matches}
           nameOf={nameOf}
           onRoute={(route) => setChosen({ route, isProposed: true })}
           onKeep={() => {
@@ -104,6 +109,7 @@ export function ProductRoutes({ product, index, currency, state, onApproveAll }:
           campaigns={campaignsOf(index, product.id, tree?.campaigns ?? [])}
           names={namesTaken(tree?.campaigns ?? [])}
           currency={currency}
+          kinds={productTargets ? [...matches, 'items'] : matches}
           onMake={(home) => makeHome.mutateAsync(home).then(() => setMaking(false))}
           onClose={() => setMaking(false)}
         />

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import type { KeywordMatch } from '../../core/matching';
 import { NEGATIVE_REACHES } from '../../core/negatives';
 import type { Route } from '../../core/routes';
 import type { AdGroup } from '../../core/structure';
@@ -12,6 +13,8 @@ interface RouteFormProps {
   sources: AdGroup[];
   homes: AdGroup[];
   currency: string;
+  /** Match types that the market takes. */
+  matches: readonly KeywordMatch[];
   nameOf: (adGroup: AdGroup) => string;
   onRoute: (route: Route) => void;
   onKeep: () => void;
@@ -27,7 +30,7 @@ const BLOCK_WORDS = {
 
 /** One route: its ends, what it takes and asks, how the home bids, and where a moved term is blocked. */
 export function RouteForm(props: RouteFormProps) {
-  const { route, isProposed, sources, homes, currency, nameOf, onRoute, onKeep, onRemove } = props;
+  const { route, isProposed, sources, homes, currency, matches, nameOf, onRoute, onKeep, onRemove } = props;
   const set = (changes: Partial<Route>) => onRoute({ ...route, ...changes });
   return (
     <form
@@ -68,7 +71,7 @@ export function RouteForm(props: RouteFormProps) {
             value={route.match}
             onChange={(match) => set({ match: match as Route['match'] })}
           >
-            {['exact', 'phrase', 'broad']}
+            {matches}
           </Choice>
         )}
         <Choice

@@ -54,7 +54,7 @@ export function Place({ account, error }: PlaceProps) {
           key={product.id ?? 0}
           product={product}
           index={index}
-          currency={account?.currency ?? ''}
+          account={account}
           state={state}
           onApproveAll={() => state.put(proposed)}
         />

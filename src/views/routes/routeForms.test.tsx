@@ -6,6 +6,7 @@ import { aCampaign, anAdGroup, aRoute, AUTO, EXACT, ITEMS } from '../../../tests
 import { USUAL_ASKS } from '../../core/routes';
 import type { Route } from '../../core/routes';
 import type { HomeRequest } from '../../contract/routes';
+import { KEYWORD_MATCHES } from '../../core/matching';
 import { HomeForm } from './HomeForm';
 import { RouteForm } from './RouteForm';
 
@@ -24,6 +25,7 @@ describe('a route', () => {
         sources={[anAdGroup({ id: AUTO, name: 'auto' })]}
         homes={[anAdGroup({ id: EXACT, name: 'exact' }), anAdGroup({ id: ITEMS, name: 'items' })]}
         currency="EUR"
+        matches={KEYWORD_MATCHES}
         nameOf={({ name }) => name}
         onRoute={setNow}
         onKeep={() => told.push('keep')}
@@ -93,6 +95,7 @@ describe('a home that is to be made', () => {
         campaigns={[aCampaign({ id: 8, name: 'CR – auto' }), aCampaign({ id: 9, name: 'CR – exact' })]}
         names={new Set(['CR – auto', 'CR – exact'])}
         currency="EUR"
+        kinds={[...KEYWORD_MATCHES, 'items']}
         onMake={(home) => Promise.resolve(made.push(home))}
         onClose={() => {}}
       />,

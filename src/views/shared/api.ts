@@ -1,4 +1,7 @@
 // The one typed client through which views reach the server.
+import type { AdsAnswer, PictureRequest } from '../../contract/ads';
+import type { GrowthCampaignsRequest, GrowthInfo } from '../../contract/growth';
+import type { RuleRequest, RulesAnswer } from '../../contract/rules';
 import type {
   AccountInfo,
   ErrorAnswer,
@@ -135,6 +138,15 @@ export const api = {
   /** Throws a plan of campaigns away, or takes it back. */
   throwPlan: (account: number, id: number, back = false) =>
     ask<{ id: number }>('/api/build/plan', send('DELETE', { account, id, back })),
+  /** Takes a picture of ads out of what can be chosen, or back. */
+  putPicture: (request: PictureRequest) => ask<AdsAnswer>('/api/ads/picture', send('PUT', request)),
+  rules: (account: number) => ask<RulesAnswer>(`/api/rules?${query({ account })}`),
+  saveRule: (request: RuleRequest) => ask<RulesAnswer>('/api/rules', send('POST', request)),
+  putGrowthCampaigns: (request: GrowthCampaignsRequest) =>
+    ask<GrowthInfo>('/api/growth/campaigns', send('POST', request)),
+  /** Takes a rule away, or brings it back switched off. */
+  putRule: (account: number, id: number, back: boolean) =>
+    ask<RulesAnswer>('/api/rules', send('DELETE', { account, id, back })),
   suggestNew: (account: number, targets: NewTarget[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
   bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),

@@ -2,7 +2,7 @@ import { formatMoney } from '../../units';
 import type { Micros } from '../../units';
 import { checkBudget, checkDates, checkModifier } from '../limits';
 import type { ArchivePlace } from './archivePlace';
-import { FLEXES, PACINGS } from './campaignFields';
+import { FLEXES, PACINGS, SIMILAR } from './campaignFields';
 import type { CampaignFields } from './campaignFields';
 import type { ChangeSpec } from './spec';
 
@@ -26,6 +26,7 @@ export const addCampaign: ChangeSpec<AddCampaign, ArchivePlace> = {
     budgetKind: { oneOf: ['daily', 'lifetime'] },
     pacing: { oneOf: PACINGS },
     flex: { oneOf: FLEXES },
+    similar: { oneOf: SIMILAR },
     startsOn: 'day or null',
     endsOn: 'day or null',
     top: 'modifier',

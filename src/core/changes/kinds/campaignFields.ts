@@ -5,6 +5,8 @@ export interface CampaignFields {
   budgetKind: 'daily' | 'lifetime';
   pacing: 'even' | 'fast';
   flex: 'fixed' | 'down only' | 'both ways';
+  /** Whether it also stands in searches for similar categories. */
+  similar: 'on' | 'off';
   /** Null: the market's present day. */
   startsOn: Day | null;
   /** Null: without an end. */
@@ -16,6 +18,7 @@ export interface CampaignFields {
 }
 
 export const PACINGS = ['even', 'fast'] as const;
+export const SIMILAR = ['on', 'off'] as const;
 export const FLEXES = ['fixed', 'down only', 'both ways'] as const;
 
 /** What a market gives a campaign of which nothing else is said. */
@@ -23,6 +26,7 @@ export const USUAL_CAMPAIGN: CampaignFields = {
   budgetKind: 'daily',
   pacing: 'even',
   flex: 'fixed',
+  similar: 'on',
   startsOn: null,
   endsOn: null,
   top: 0,

@@ -2,7 +2,7 @@ import type { CampaignFields } from './campaignFields';
 import type { ChangeSpec } from './spec';
 
 /** Which of a campaign's options a change sets. */
-type Option = 'pacing' | 'flex';
+type Option = 'pacing' | 'flex' | 'similar';
 
 interface SetsOption<K extends string, O extends Option> {
   kind: K;

@@ -13,6 +13,8 @@ import { archivePlace } from './archivePlace';
 import { archiveTarget } from './archiveTarget';
 import { endSchedule } from './endSchedule';
 import { setAdGroupBudget } from './setAdGroupBudget';
+import { setAdGroupDay } from './setAdGroupDay';
+import { setAdParts } from './setAdParts';
 import { setBid } from './setBid';
 import { setBudget } from './setBudget';
 import { setDay } from './setDay';
@@ -21,6 +23,7 @@ import { setModifier } from './setModifier';
 import { setName } from './setName';
 import { setPacing } from './setPacing';
 import { setSchedule } from './setSchedule';
+import { setSimilar } from './setSimilar';
 import { setState } from './setState';
 import type { ChangeSpec } from './spec';
 
@@ -40,6 +43,9 @@ export const KINDS = {
   'set-day': setDay,
   'set-pacing': setPacing,
   'set-flex': setFlex,
+  'set-similar': setSimilar,
+  'set-ad-group-day': setAdGroupDay,
+  'set-ad-parts': setAdParts,
   'add-schedule': addSchedule,
   'set-schedule': setSchedule,
   'end-schedule': endSchedule,

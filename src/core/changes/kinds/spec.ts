@@ -2,6 +2,7 @@ import type { Named, Made } from '../named';
 import type { NegativeMatch } from '../../matching';
 import type { Listing, Placement, Refinement, State } from '../../structure';
 import type { ChangePurpose } from '../purposes';
+import type { AdParts } from '../adParts';
 import type { Finding, MarketLimits } from '../limits';
 import type { Standing } from '../standing';
 import type { MarketAct, MarketIds } from '../towardsMarket';
@@ -21,6 +22,7 @@ export type FieldShape =
   | 'day or null'
   | 'refinement'
   | 'listing'
+  | 'ad parts'
   | { oneOf: readonly (string | null)[] };
 
 /** The number that a change sets: a bid or a budget in micros, a modifier as a share. */
@@ -73,6 +75,8 @@ export type Values = Partial<
     | 'budgetKind'
     | 'pacing'
     | 'flex'
+    | 'similar'
+    | 'parts'
     | 'startsOn'
     | 'endsOn'
     | Placement,
@@ -126,7 +130,19 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
   purpose: (change: C, step: string | undefined) => ChangePurpose;
   entities: (change: C) => Named;
   /** What it sets; null for what makes or ends something. Staged again, what is set takes the new value. */
-  sets: 'bid' | 'budget' | 'modifier' | 'state' | 'schedule' | 'name' | 'day' | 'pacing' | 'flex' | null;
+  sets:
+    | 'bid'
+    | 'budget'
+    | 'modifier'
+    | 'state'
+    | 'schedule'
+    | 'name'
+    | 'day'
+    | 'pacing'
+    | 'flex'
+    | 'similar'
+    | 'parts'
+    | null;
   /** What it makes; null for a change of what is there. */
   makes: 'target' | 'negative' | 'campaign' | 'ad-group' | 'ad' | 'schedule' | null;
   /** The ad group that what it makes goes into: it waits for one that is a draft still. */
@@ -163,6 +179,8 @@ export interface ChangeSpec<C extends { kind: string } = never, I extends { kind
     match: NegativeMatch;
     expression: string;
   };
+  /** What it has an ad show: not every market takes it. */
+  shows?: (change: C) => AdParts;
   /** The targets that it works on; what was just made has no past to be compared with. */
   touches: (change: C, place: ChangedPlace) => Touch;
   /** Its form towards a market; null where the market does not know what it names. */

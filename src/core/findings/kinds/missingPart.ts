@@ -3,29 +3,34 @@ import type { Target } from '../../structure';
 import { formatMoney } from '../../units';
 import type { FindingSpec } from '../finding';
 import { runs, totalOf } from '../given';
+import type { Given } from '../given';
 
 /** Parts that a product's campaigns have, each with what it does. */
 const PARTS: readonly [
   name: string,
   is: (target: Target, own: ReadonlySet<string>) => boolean,
   does: string,
+  isOffered: (offers: Given['offers']) => boolean,
 ][] = [
-  ['automatic', ({ kind }) => kind === 'auto', 'finds terms by itself'],
+  ['automatic', ({ kind }) => kind === 'auto', 'finds terms by itself', () => true],
   [
     'broad or phrase',
     ({ match }) => match === 'broad' || match === 'phrase',
     'finds terms around known words',
+    ({ matches }) => matches.some((match) => match !== 'exact'),
   ],
-  ['exact', ({ match }) => match === 'exact', 'bids on what has sold'],
+  ['exact', ({ match }) => match === 'exact', 'bids on what has sold', () => true],
   [
     'items of rivals',
     ({ kind, expression }, own) => kind === 'item' && !own.has(expression),
     'stands beside rivals',
+    ({ productTargets }) => productTargets,
   ],
   [
     'own items',
     ({ kind, expression }, own) => kind === 'item' && own.has(expression),
     'keeps rivals off its own pages',
+    ({ productTargets }) => productTargets,
   ],
 ];
 
@@ -45,7 +50,9 @@ export const missingPart: FindingSpec = {
     return [...byProduct].flatMap(([id, targets]) => {
       const all = totalOf(targets, sums);
       if (id === 0 || all.orders === 0) return [];
-      const missing = PARTS.filter(([, is]) => !targets.some((target) => is(target, own)));
+      const missing = PARTS.filter(
+        ([, is, , isOffered]) => isOffered(given.offers) && !targets.some((target) => is(target, own)),
+      );
       if (missing.length === 0) return [];
       return [
         {

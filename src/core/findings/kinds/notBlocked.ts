@@ -1,6 +1,6 @@
 import { groupBy } from '../../order';
 import { isExactTarget } from '../../structure';
-import { formatCount, formatMoney } from '../../units';
+import { counted, formatMoney } from '../../units';
 import type { FindingSpec } from '../finding';
 import { added, runs } from '../given';
 import type { FoundSums } from '../given';
@@ -43,7 +43,7 @@ export const notBlocked: FindingSpec = {
           id: adGroupId,
           ids: [adGroupId, termId],
           money: own.spend * perMonth,
-          words: `“${text}” has an exact bid in “${campaign}”, and is still caught here: ${formatCount(own.clicks)} clicks for ${formatMoney(own.spend)}, ${formatCount(own.orders)} orders.`,
+          words: `“${text}” has an exact bid in “${campaign}”, and is still caught here: ${counted(own.clicks, 'click')} for ${formatMoney(own.spend)}, ${counted(own.orders, 'order')}.`,
           mend: [
             {
               kind: 'add-negative' as const,

@@ -1,6 +1,7 @@
 import { isBlocked, keywordIndex, negativeSet } from '../../../core/matching';
 import type { IndexedKeyword, KeywordIndex, NegativeSet } from '../../../core/matching';
-import type { AutoGroup, Books, SimAdGroup, SimCampaign, SimTarget } from '../seller/books';
+import { seedOf } from '../chance/stream';
+import type { AutoGroup, Books, SimAd, SimAdGroup, SimCampaign, SimTarget } from '../seller/books';
 import type { Query } from '../world/query';
 import type { RivalItem, World } from '../world/world';
 
@@ -13,6 +14,8 @@ export interface Player {
   product: number;
   /** Micros. */
   bid: number;
+  /** How often its ad is clicked, as a multiple of one that shows the product's own title and picture. */
+  appeal: number;
   /** Index of the campaign in `Field.campaigns`, and of the player itself. */
   at: number;
   index: number;
@@ -81,20 +84,29 @@ function livePlayers(world: World, books: Books, campaigns: SimCampaign[], day: 
       .map((one) => [one.id, one]),
   );
   const productAt = new Map(world.products.map(({ id }, at) => [id, at]));
-  const shown = new Map<string, number>();
+  const shown = new Map<string, { product: number; appeal: number }>();
   for (const ad of books.ads)
     if (ad.state === 'enabled' && !shown.has(ad.adGroupId))
-      shown.set(ad.adGroupId, productAt.get(ad.productId)!);
+      shown.set(ad.adGroupId, { product: productAt.get(ad.productId)!, appeal: appealOf(ad) });
   const players: Player[] = [];
   for (const target of books.targets) {
     const adGroup = adGroups.get(target.adGroupId);
-    const product = shown.get(target.adGroupId);
-    if (target.state !== 'enabled' || !adGroup || product === undefined) continue;
+    const ad = shown.get(target.adGroupId);
+    if (target.state !== 'enabled' || !adGroup || !ad) continue;
     const at = campaignAt.get(adGroup.campaignId)!;
-    const bid = target.bid ?? adGroup.defaultBid;
-    players.push({ target, adGroup, campaign: campaigns[at], product, bid, at, index: players.length });
+    const bid = world.scenario.options.clickPrice ?? target.bid ?? adGroup.defaultBid;
+    players.push({ target, adGroup, campaign: campaigns[at], ...ad, bid, at, index: players.length });
   }
   return players;
+}
+
+/** Which titles and pictures shoppers like cannot be told beforehand: some are clicked less than the product's own, some more. */
+function appealOf({ titles, pictures }: Pick<SimAd, 'titles' | 'pictures'>): number {
+  if (titles.length + pictures.length === 0) return 1;
+  const pairs = (titles.length > 0 ? titles : ['']).flatMap((title) =>
+    (pictures.length > 0 ? pictures : ['']).map((picture) => `${title} ${picture}`),
+  );
+  return pairs.reduce((sum, pair) => sum + 0.85 + (0.35 * (seedOf(pair) % 1000)) / 1000, 0) / pairs.length;
 }
 
 function setsBy(
@@ -179,7 +191,7 @@ class Finder {
     // One neighbour of the line, the same every day.
     const line = (
       this.autoByLine.get(`${this.world.products[query.product].lineId} ${neighbours}`) ?? []
-    ).filter(({ product }) => product !== query.product);
+    ).filter(({ product, campaign }) => product !== query.product && campaign.similar === 'on');
     return line.length === 0 ? found : [...found, line[Math.floor(query.coin * 1e6) % line.length]];
   }
 }

@@ -30,6 +30,7 @@ export function suggestBid(
   target: Pick<SimTarget, 'kind' | 'match' | 'expression'>,
   product: number,
 ): BidSuggestion | null {
+  if (world.scenario.options.clickPrice !== null) return null;
   const queries = caughtBy(world, target, product);
   const volume = queries.reduce((sum, query) => sum + query.volume, 0);
   if (volume === 0) return null;

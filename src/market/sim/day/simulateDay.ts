@@ -184,7 +184,7 @@ class DayPlay {
   private show(player: Player, bid: number, query: Query, placement: Placement, hour: number, slots: number) {
     const { random, world } = this;
     const isForeign = player.product !== query.product;
-    const clicked = query.clickRate * (isForeign ? FOREIGN.clicked : 1);
+    const clicked = query.clickRate * (isForeign ? FOREIGN.clicked : 1) * player.appeal;
     const quality = Math.min(1.6, Math.max(0.5, Math.sqrt(clicked / 0.022)));
     const at = standing(bid, query.rivalBid, quality, placement, hour, this.drift);
     const impressions = random.binomial(slots, winChance(at));
@@ -196,7 +196,8 @@ class DayPlay {
     let clicks = 0;
     let spend = 0;
     for (let count = 0; count < wanted; count += 1) {
-      const price = clickPrice(bid, at, random, world.scenario.nature?.ownBidPrice);
+      const price =
+        world.scenario.options.clickPrice ?? clickPrice(bid, at, random, world.scenario.nature?.ownBidPrice);
       if (this.purse.afford(player, 1, price) === 0) break;
       this.purse.pay(player, price);
       clicks += 1;

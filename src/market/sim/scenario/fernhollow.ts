@@ -35,9 +35,12 @@ const PRODUCTS: ScenarioProduct[] = [
   },
 ];
 
+/** Of this market, micros. */
+const CLICK_PRICE = 340_000;
+
 /**
  * A third seller, on a market of another kind: ad groups have budgets and days of their own, at most a hundred keywords and a hundred negatives;
- * ads stand in search and in browsing, and no placement can be raised. All made up.
+ * every click costs the same, ads stand in search and in browsing, and show titles and pictures of their own. All made up.
  */
 export const FERNHOLLOW: Scenario = {
   key: 'fernhollow',
@@ -57,8 +60,8 @@ export const FERNHOLLOW: Scenario = {
   headVolume: 60,
   unseenShare: 0.003,
   limits: {
-    minBid: 100_000,
-    maxBid: 20_000_000,
+    minBid: CLICK_PRICE,
+    maxBid: CLICK_PRICE,
     bidStep: 10_000,
     minBudget: 2_000_000,
     maxBudget: 500_000_000,
@@ -68,7 +71,7 @@ export const FERNHOLLOW: Scenario = {
   },
   options: {
     productTargets: false,
-    looseKeywords: true,
+    matches: ['exact', 'phrase', 'broad'],
     modifiers: [],
     schedules: false,
     bidFlex: false,
@@ -78,6 +81,12 @@ export const FERNHOLLOW: Scenario = {
     mostNegatives: 100,
     adGroupBudgets: true,
     placementNames: { rest: 'search', pages: 'browsing' },
+    clickPrice: CLICK_PRICE,
+    similarCategories: true,
+    adParts: {
+      titles: { most: 3, longest: 50 },
+      pictures: { most: 3, width: 600, height: 400, types: ['png', 'jpg'], mostBytes: 500_000 },
+    },
   },
   funds: null,
   targetsPerProduct: 40,

@@ -100,7 +100,7 @@ export const HOLLIN: Scenario = {
   },
   options: {
     productTargets: false,
-    looseKeywords: true,
+    matches: ['exact', 'phrase'],
     modifiers: ['top'],
     schedules: false,
     bidFlex: false,
@@ -110,6 +110,9 @@ export const HOLLIN: Scenario = {
     mostNegatives: 1000,
     adGroupBudgets: false,
     placementNames: {},
+    clickPrice: null,
+    similarCategories: false,
+    adParts: null,
   },
   funds: 9_000_000_000,
   targetsPerProduct: 45,

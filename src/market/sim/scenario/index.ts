@@ -10,5 +10,6 @@ const ALL = [TARNBROOK, HOLLIN, FERNHOLLOW, SMALL, LARGE];
 export const scenarios: ReadonlyMap<string, Scenario> = new Map(
   ALL.map((scenario) => [scenario.key, scenario]),
 );
+export { sizedScenario } from './sized';
 /** A seller that is built in a second: for tests. */
 export const smallScenario = (): Scenario => ({ ...SMALL });

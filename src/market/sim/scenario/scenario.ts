@@ -1,5 +1,6 @@
 import type { Placement } from '../../../core/structure';
-import type { MarketLimits } from '../../../core/changes';
+import type { AdRules, MarketLimits } from '../../../core/changes';
+import type { KeywordMatch } from '../../../core/matching';
 
 /** A product of a scenario, and the words shoppers use around it. */
 export interface ScenarioProduct {
@@ -26,8 +27,8 @@ export interface ScenarioProduct {
 export interface MarketOptions {
   /** Targets on items, categories and brands. */
   productTargets: boolean;
-  /** Broad and phrase keywords. */
-  looseKeywords: boolean;
+  /** Match types that keywords can have. */
+  matches: KeywordMatch[];
   /** Placements whose bids can be raised. */
   modifiers: Placement[];
   schedules: boolean | 'raise only';
@@ -43,6 +44,12 @@ export interface MarketOptions {
   adGroupBudgets: boolean;
   /** What its placements are called, where that is not as usual. */
   placementNames: Partial<Record<Placement, string>>;
+  /** What every click costs, micros: there are no bids then. Null where ads bid. */
+  clickPrice: number | null;
+  /** Whether a campaign can leave out searches for similar categories. */
+  similarCategories: boolean;
+  /** What an ad may show in place of its product's own title and picture; null: nothing. */
+  adParts: AdRules | null;
 }
 
 /** A seller on the simulated market. */

@@ -39,7 +39,7 @@ export const TARNBROOK: Scenario = {
   },
   options: {
     productTargets: true,
-    looseKeywords: true,
+    matches: ['exact', 'phrase', 'broad'],
     modifiers: [...PLACEMENTS],
     schedules: true,
     bidFlex: true,
@@ -49,6 +49,9 @@ export const TARNBROOK: Scenario = {
     mostNegatives: 1000,
     adGroupBudgets: false,
     placementNames: {},
+    clickPrice: null,
+    similarCategories: false,
+    adParts: null,
   },
   funds: null,
   targetsPerProduct: 125,

@@ -16,6 +16,8 @@ export interface SimCampaign {
   pacing: 'even' | 'fast';
   /** Whether the market may move bids by itself: never, down only where a sale is unlikely, both ways. */
   flex: 'fixed' | 'down only' | 'both ways';
+  /** Whether it also stands in searches for similar categories. */
+  similar: 'on' | 'off';
   startsOn: string;
   endsOn: string | null;
   /** Raise of the bid at each placement: 0.5 = half more. */
@@ -38,6 +40,9 @@ export interface SimAd {
   id: string;
   adGroupId: string;
   productId: string;
+  /** Shown in turn in place of the product's own; none: its own. Pictures by their ids. */
+  titles: string[];
+  pictures: string[];
   state: State;
 }
 

@@ -49,7 +49,7 @@ class SetUp {
     const { scenario } = this.world;
     const exact = this.exactTexts();
     this.auto(exact);
-    if (scenario.options.looseKeywords) this.research();
+    if (scenario.options.matches.includes('phrase')) this.research();
     const home = this.campaign('exact', 0.9);
     for (const text of exact) this.target(home, 'keyword', 'exact', text);
     if (scenario.options.productTargets) this.items();
@@ -79,13 +79,16 @@ class SetUp {
     const group = this.campaign('research', 1);
     const left =
       Math.round(this.world.scenario.targetsPerProduct * 0.3) - heads.length - Math.ceil(heads.length / 2);
-    for (const head of heads) this.target(group, 'keyword', 'broad', head);
-    for (const head of heads.slice(0, Math.ceil(heads.length / 2)))
+    const isBroad = this.world.scenario.options.matches.includes('broad');
+    if (isBroad) for (const head of heads) this.target(group, 'keyword', 'broad', head);
+    for (const head of isBroad ? heads.slice(0, Math.ceil(heads.length / 2)) : heads)
       this.target(group, 'keyword', 'phrase', head);
     const pairs = qualities.flatMap((quality) => heads.slice(0, 3).map((head) => `${quality} ${head}`));
     pairs
       .slice(0, Math.max(0, left))
-      .forEach((text, at) => this.target(group, 'keyword', at % 3 === 0 ? 'broad' : 'phrase', text));
+      .forEach((text, at) =>
+        this.target(group, 'keyword', isBroad && at % 3 === 0 ? 'broad' : 'phrase', text),
+      );
   }
 
   private items() {
@@ -117,6 +120,7 @@ class SetUp {
       budgetKind: 'daily',
       pacing: random.next() < 0.7 ? 'even' : 'fast',
       flex: scenario.options.bidFlex ? random.pick(['fixed', 'down only', 'both ways'] as const) : 'fixed',
+      similar: 'on',
       startsOn: addDays(scenario.today, -scenario.days),
       endsOn: null,
       modifiers: {
@@ -149,12 +153,16 @@ class SetUp {
       id: newId('A'),
       adGroupId,
       productId: world.products[this.index].id,
+      titles: [],
+      pictures: [],
       state: 'enabled',
     });
     return { campaign, adGroupId };
   }
 
   private bid(): number {
+    const { clickPrice } = this.world.scenario.options;
+    if (clickPrice !== null) return clickPrice;
     const { price, conversion } = this.world.scenario.products[this.index];
     const { limits, targetAcos } = this.world.scenario;
     const wanted = price * 1_000_000 * conversion * targetAcos * this.random.between(0.75, 2.1);
@@ -169,7 +177,7 @@ class SetUp {
     refine: SimTarget['refine'] = null,
   ) {
     const { books, random, newId } = this;
-    const own = random.next() < 0.85;
+    const own = random.next() < 0.85 && this.world.scenario.options.clickPrice === null;
     const target: SimTarget = {
       id: newId('T'),
       adGroupId,

@@ -119,7 +119,11 @@ async function checkParent(
       (await checkNegativePlace(tx, account, fields)) ??
       checkRoom(tx, account, 'negative', String(fields.adGroupId), options.mostNegatives ?? MOST)
     );
-  if (entity === 'ads') return checkProduct(tx, account, String(fields.productId));
+  if (entity === 'ads')
+    return (
+      (await checkProduct(tx, account, String(fields.productId))) ??
+      checkPictures(tx, account, fields.pictures)
+    );
   if (entity === 'ad-groups') return checkPart(tx, account, id, fields.budget);
   if (entity !== 'targets') return null;
   return checkRoom(tx, account, 'target', id, options.mostTargets ?? MOST);
@@ -173,6 +177,15 @@ async function checkNegativePlace(
       );
 }
 
+/** Pictures of an ad have to be given to the market before. */
+async function checkPictures(tx: MarketTx, account: string, given: unknown): Promise<Refusal | null> {
+  const ids = (given ?? []) as string[];
+  const known = await tx<{ id: string }[]>`
+    select id from quaymarket.picture where account_id = ${account} and id = any(${ids}::text[])`;
+  const strange = ids.find((id) => !known.some((one) => one.id === id));
+  return strange === undefined ? null : refused('no-such-picture', `There is no picture ${strange}.`);
+}
+
 async function checkProduct(tx: MarketTx, account: string, id: string): Promise<Refusal | null> {
   const found = await tx`select 1 from quaymarket.product where account_id = ${account} and id = ${id}`;
   return found.length > 0 ? null : refused('no-such-product', `There is no product ${id}.`);
@@ -217,7 +230,8 @@ async function update(
     checkFields(entity, fields, false, rules) ??
     (await checkLiving(tx, account, entity, id)) ??
     (await checkDays(tx, account, entity, id, fields, rules)) ??
-    (entity === 'ad-groups' ? await checkPartOf(tx, account, id, fields.budget) : null);
+    (entity === 'ad-groups' ? await checkPartOf(tx, account, id, fields.budget) : null) ??
+    (entity === 'ads' ? await checkPictures(tx, account, fields.pictures) : null);
   if (bad) return bad;
   const { table, columns } = ENTITY_TABLES[entity];
   const row = Object.fromEntries(
@@ -236,14 +250,18 @@ async function checkDays(
   { startsOn, endsOn }: Record<string, unknown>,
   { today }: Rules,
 ): Promise<Refusal | null> {
-  if (entity !== 'campaigns' || (startsOn === undefined && endsOn === undefined)) return null;
-  const [row] = await tx<{ startsOn: string; endsOn: string | null }[]>`
-    select starts_on as "startsOn", ends_on as "endsOn" from quaymarket.campaign where account_id = ${account} and id = ${id}`;
-  if (startsOn !== undefined && row.startsOn <= today)
+  if (startsOn === undefined && endsOn === undefined) return null;
+  const { table } = ENTITY_TABLES[entity];
+  const [row] = await tx<{ startsOn: string | null; endsOn: string | null }[]>`
+    select starts_on as "startsOn", ends_on as "endsOn" from quaymarket.${tx.unsafe(table)} where account_id = ${account} and id = ${id}`;
+  if (entity === 'campaigns' && startsOn !== undefined && row.startsOn !== null && row.startsOn <= today)
     return refused('has-begun', `The campaign has run since ${row.startsOn}; its first day stays.`);
-  const [first, last] = [startsOn ?? row.startsOn, endsOn === undefined ? row.endsOn : endsOn];
-  return last !== null && String(last) < String(first)
-    ? refused('bad-value', 'The campaign would end before it starts.')
+  const [first, last] = [
+    startsOn === undefined ? row.startsOn : startsOn,
+    endsOn === undefined ? row.endsOn : endsOn,
+  ];
+  return first !== null && last !== null && String(last) < String(first)
+    ? refused('bad-value', 'It would end before it starts.')
     : null;
 }
 

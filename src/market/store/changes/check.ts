@@ -1,9 +1,18 @@
 import { PLACEMENTS } from '../../../core/structure';
 import type { Refinement } from '../../../core/structure';
 import type { MarketOptions, OwnKind } from '../../../contract/market';
-import { checkBid, checkBudget, checkModifier, checkRefinement, checkWords } from '../../../core/changes';
+import {
+  checkBid,
+  checkBudget,
+  checkModifier,
+  checkPictureCount,
+  checkRefinement,
+  checkTitles,
+  checkWords,
+} from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
 import { normaliseTerm } from '../../../core/matching';
+import type { KeywordMatch } from '../../../core/matching';
 import { isWeek } from '../../../core/schedules';
 import { isDay } from '../../../core/units';
 import { AUTO_GROUPS } from '../../sim';
@@ -24,6 +33,7 @@ const ONE_OF: Record<string, readonly string[]> = {
   budgetKind: ['daily', 'lifetime'],
   pacing: ['even', 'fast'],
   flex: ['fixed', 'down only', 'both ways'],
+  similar: ['on', 'off'],
   kind: ['keyword', 'item', 'category', 'brand', 'auto'],
 };
 
@@ -44,6 +54,7 @@ export function checkFields(entity: OwnKind, fields: Fields, isNew: boolean, rul
     checkMoney(fields, rules) ??
     checkOptions(fields, rules) ??
     (entity === 'ad-groups' ? checkAdGroup(fields, rules) : null) ??
+    (entity === 'ads' ? checkAdParts(fields, rules) : null) ??
     checkDates(fields, rules) ??
     (entity === 'targets' && isNew ? checkTarget(fields, rules) : null) ??
     (entity === 'negatives' ? checkNegative(fields, rules) : null) ??
@@ -51,11 +62,13 @@ export function checkFields(entity: OwnKind, fields: Fields, isNew: boolean, rul
   );
 }
 
-function checkMoney(fields: Fields, { limits }: Rules): Refusal | null {
+function checkMoney(fields: Fields, { limits, options }: Rules): Refusal | null {
   for (const name of ['bid', 'defaultBid']) {
     const bid = fields[name];
     if (bid === undefined || bid === null) continue;
     if (!Number.isInteger(bid)) return refused('bad-value', `“${name}” is a whole number of micros.`);
+    if (options.clickPrice && bid !== options.clickPrice)
+      return refused('not-offered', 'This market has one price per click; there is nothing to bid.');
     const [finding] = checkBid(bid as number, limits);
     if (finding) return finding;
   }
@@ -77,6 +90,8 @@ function checkOptions(fields: Fields, { options }: Rules): Refusal | null {
   }
   if (fields.flex !== undefined && fields.flex !== 'fixed' && !options.bidFlex)
     return refused('not-offered', 'This market does not move bids by itself.');
+  if (fields.similar === 'off' && !options.similarCategories)
+    return refused('not-offered', 'Campaigns of this market cannot leave out similar categories.');
   return null;
 }
 
@@ -86,6 +101,20 @@ function checkAdGroup({ budget, startsOn, endsOn }: Fields, { options }: Rules):
   return hasOwn && !options.adGroupBudgets
     ? refused('not-offered', 'Ad groups of this market have no budget and no days of their own.')
     : null;
+}
+
+/** Titles of an ad's own. Its pictures are looked at where the market keeps them. */
+function checkAdParts({ titles, pictures }: Fields, { limits, options }: Rules): Refusal | null {
+  const given = [titles, pictures].filter((list) => list !== undefined);
+  if (!given.every((list) => Array.isArray(list) && list.every((one) => typeof one === 'string')))
+    return refused('bad-value', 'Titles and pictures are lists of texts.');
+  if (given.every((list) => list.length === 0)) return null;
+  if (!options.adParts) return refused('not-offered', 'Ads of this market show what the product shows.');
+  return (
+    checkTitles((titles ?? []) as string[], options.adParts, limits)[0] ??
+    checkPictureCount((pictures ?? []) as string[], options.adParts)[0] ??
+    null
+  );
 }
 
 function checkDates({ startsOn, endsOn }: Fields, { today }: Rules): Refusal | null {
@@ -108,8 +137,8 @@ function checkTarget(
   if (kind === 'keyword') {
     if (!['exact', 'phrase', 'broad'].includes(String(match)))
       return refused('bad-value', 'A keyword is exact, phrase or broad.');
-    if (match !== 'exact' && !options.looseKeywords)
-      return refused('not-offered', 'This market takes exact keywords only.');
+    if (options.matches && !options.matches.includes(match as KeywordMatch))
+      return refused('not-offered', `This market takes no ${String(match)} keywords.`);
     return checkWords(String(expression), limits)[0] ?? checkAllowed(String(expression));
   }
   if (kind === 'auto')

@@ -17,6 +17,7 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
       budgetKind: false,
       pacing: false,
       flex: false,
+      similar: false,
       startsOn: false,
       endsOn: false,
       top: false,
@@ -24,7 +25,19 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
       pages: false,
       state: false,
     },
-    update: ['name', 'state', 'budget', 'pacing', 'flex', 'startsOn', 'endsOn', 'top', 'rest', 'pages'],
+    update: [
+      'name',
+      'state',
+      'budget',
+      'pacing',
+      'flex',
+      'similar',
+      'startsOn',
+      'endsOn',
+      'top',
+      'rest',
+      'pages',
+    ],
   },
   'ad-groups': {
     create: {
@@ -38,7 +51,10 @@ export const FIELDS: Record<OwnKind, { create: Record<string, boolean>; update: 
     },
     update: ['name', 'state', 'defaultBid', 'budget', 'startsOn', 'endsOn'],
   },
-  ads: { create: { adGroupId: true, productId: true, state: false }, update: ['state'] },
+  ads: {
+    create: { adGroupId: true, productId: true, titles: false, pictures: false, state: false },
+    update: ['state', 'titles', 'pictures'],
+  },
   targets: {
     create: {
       adGroupId: true,

@@ -6,6 +6,10 @@ import { db } from '../../context/context';
 import { market } from '../../market/market';
 import type { JobAt, JobKind } from '../kind';
 import { nextSwitchOf } from '../../trials/tendTrials';
+import { runNight } from '../../standing/runNight';
+import { nextNightOf } from '../../standing/rules';
+import { askToTell } from './hook';
+import { askForNight } from './standing';
 import { bringUpToDate } from './sync';
 
 interface Input {
@@ -39,14 +43,18 @@ export const advance: JobKind<Input> = {
 /** Days that do not move on for so long are given up, to be tried again. */
 const STILL_AFTER_MS = 5 * 60_000;
 
-/** Stops on every day on which a trial switches, as it would if the days passed by themselves. @returns what the last sync came to */
+/** Stops on every day on which a trial switches or a rule works, as it would if the days passed by themselves. @returns what the last sync came to */
 async function passInSpans(marketId: string, until: string, at: JobAt<Input>): Promise<string> {
   for (;;) {
     const { today } = await market().clock(marketId);
-    const next = await nextSwitchOf(at.accountId, today);
-    const to = next !== null && next < until ? next : until;
+    const days = [await nextSwitchOf(at.accountId, today), await nextNightOf(at.accountId, today)];
+    const to = days.reduce<string>((first, day) => (day !== null && day < first ? day : first), until);
     await pass(marketId, to, at.tell);
     const told = await bringUpToDate(at);
+    if (to !== until) {
+      await runNight(at.accountId);
+      await askToTell(at.accountId);
+    } else await askForNight(at.accountId);
     if (to === until) return told;
   }
 }

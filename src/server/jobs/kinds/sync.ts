@@ -5,9 +5,20 @@ import { market } from '../../market/market';
 import { syncAccount } from '../../sync/syncAccount';
 import { tendTrials } from '../../trials/tendTrials';
 import type { JobAt, JobKind } from '../kind';
+import { askForNight } from './standing';
 
 /** Brings an account up to date with its market; by itself in the early morning of the account. */
-export const sync: JobKind = { name: 'sync', run: bringUpToDate, tries: 6, firstPauseS: 3, dailyAt: 5 };
+export const sync: JobKind = {
+  name: 'sync',
+  run: async (at) => {
+    const told = await bringUpToDate(at);
+    await askForNight(at.accountId);
+    return told;
+  },
+  tries: 6,
+  firstPauseS: 3,
+  dailyAt: 5,
+};
 
 /** @returns what was new, and what the market left out */
 export async function bringUpToDate({

@@ -59,7 +59,7 @@ export function Plans({ account, error, onPart }: PlaceProps & { onPart: (part: 
       }
     >
       <main className="page planGrid" tabIndex={0} aria-label="Plan">
-        <BuildTabs part="plan" onPart={onPart} />
+        <BuildTabs account={account} part="plan" onPart={onPart} />
         {trouble ? (
           <Trouble error={trouble} />
         ) : !account || !plans.data ? (

@@ -5,6 +5,7 @@ import type { PlaceProps } from '../../shared/frame/place';
 import { MOVE_KEYS, SELECT_ALL_KEYS } from '../../shared/frame/rowKeyLines';
 import { formatCount, MICROS_PER_UNIT } from '../../../core/units';
 import { Columns, Empty, Loading, PartList, PlaceLink, Trouble } from '../../shared/kit';
+import { clickPriceWords } from '../../shared/offered';
 import { rowMoves } from '../../shared/rowMoves';
 import { useKeys } from '../../shared/useKeys';
 import { BuildTabs } from '../BuildTabs';
@@ -33,6 +34,7 @@ export function Structure({ account, error, onPart }: PlaceProps & { onPart: (pa
     l: () => void work.put(chosen(), 'later'),
   });
   const currency = account?.currency ?? '';
+  const onePrice = clickPriceWords(account);
   const trouble = error ?? work.error;
   return (
     <Columns
@@ -58,7 +60,7 @@ export function Structure({ account, error, onPart }: PlaceProps & { onPart: (pa
       }
     >
       <main className="page findings" tabIndex={0} aria-label="Structure">
-        <BuildTabs part="structure" onPart={onPart} />
+        <BuildTabs account={account} part="structure" onPart={onPart} />
         {trouble ? (
           <Trouble error={trouble} />
         ) : !account || !data ? (
@@ -70,6 +72,7 @@ export function Structure({ account, error, onPart }: PlaceProps & { onPart: (pa
               {data.sorts.find((sort) => sort.kind === kind)?.usual ??
                 'Each with what is usual, and what mends it. Space puts the mend to the tray, x leaves it for 30 days, l puts it off.'}
               {data.aside > 0 && ` Put aside: ${formatCount(data.aside)}.`}
+              {onePrice && <> {onePrice}</>}
             </p>
             {findings.length === 0 ? (
               <Empty

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { NewChange } from '../../../contract/changes';
-import { FLEXES, PACINGS } from '../../../core/changes';
+import { FLEXES, PACINGS, SIMILAR } from '../../../core/changes';
 import { formatCount } from '../../../core/units';
 import type { LoadedLens } from '../../../plans/field';
 import { planSettings } from '../../../plans/byHand';
@@ -50,6 +50,8 @@ function SettingsDialog({
   });
   const [set, setSet] = useState<Settings>({});
   const put = (change: Settings) => setSet({ ...set, ...change });
+  const without = (...fields: (keyof Settings)[]) =>
+    setSet(Object.fromEntries(Object.entries(set).filter(([field]) => !fields.some((one) => one === field))));
   const plan = useMemo(() => {
     if (!tree) return null;
     const ids = new Set(chosen.map((row) => (isCampaigns ? table.campaignId : table.adGroupId)[row]));
@@ -95,17 +97,27 @@ function SettingsDialog({
             />
           </div>
           {!isCampaigns && account.options?.adGroupBudgets && (
-            <MoneyField
-              label="budget of each"
-              micros={set.budget ?? null}
-              currency={account.currency}
-              step={1_000_000}
-              onMicros={(budget) => put({ budget })}
-              onNone={() => put({ budget: null })}
-              after="empty: none of its own"
-            />
+            <>
+              <MoneyField
+                label="budget of each"
+                micros={set.budget ?? null}
+                currency={account.currency}
+                step={1_000_000}
+                onMicros={(budget) => put({ budget })}
+                onNone={() => put({ budget: null })}
+                after="empty: none of its own"
+              />
+              <DayFields
+                account={account}
+                set={set}
+                put={put}
+                without={without}
+                none="none of their own"
+                both
+              />
+            </>
           )}
-          {isCampaigns && <CampaignSettings account={account} set={set} put={put} onSet={setSet} />}
+          {isCampaigns && <CampaignSettings account={account} set={set} put={put} without={without} />}
           {plan.names.slice(0, 4).map(({ from, to }) => (
             <p key={from} className="note">
               “{from}” → “{to}”
@@ -135,15 +147,11 @@ interface CampaignSettingsProps {
   account: AccountInfo;
   set: Settings;
   put: (change: Settings) => void;
-  onSet: (next: Settings) => void;
+  without: (...fields: (keyof Settings)[]) => void;
 }
 
-function CampaignSettings({ account, set, put, onSet }: CampaignSettingsProps) {
-  const without = (field: keyof Settings) => {
-    const { [field]: _, ...rest } = set;
-    onSet(rest);
-  };
-  const choose = (field: 'pacing' | 'flex', values: readonly string[], label: string) => (
+function CampaignSettings({ account, set, put, without }: CampaignSettingsProps) {
+  const choose = (field: 'pacing' | 'flex' | 'similar', values: readonly string[], label: string) => (
     <Choice
       label={label}
       isLabelled
@@ -155,34 +163,56 @@ function CampaignSettings({ account, set, put, onSet }: CampaignSettingsProps) {
   );
   return (
     <>
-      <div className="bar">
-        <span className="faint">first day</span>
-        <DayField
-          label="First day"
-          value={set.startsOn ?? ''}
-          min={account.today}
-          onChange={(startsOn) => put({ startsOn })}
-          onNone={() => without('startsOn')}
-        />
-        <span className="faint">last day</span>
-        <DayField
-          label="Last day"
-          value={set.endsOn ?? ''}
-          min={account.today}
-          onChange={(endsOn) => put({ endsOn })}
-          onNone={() => without('endsOn')}
-        />
-        <Check
-          isOn={set.endsOn === null}
-          onChange={(isOn) => (isOn ? put({ endsOn: null }) : without('endsOn'))}
-        >
-          without an end
-        </Check>
-      </div>
+      <DayFields account={account} set={set} put={put} without={without} none="without an end" />
       <div className="bar">
         {choose('pacing', PACINGS, 'pacing')}
         {(account.options?.bidFlex ?? true) && choose('flex', FLEXES, 'bid flex')}
+        {account.options?.similarCategories && choose('similar', SIMILAR, 'similar categories')}
       </div>
     </>
+  );
+}
+
+const DAYS = [
+  ['startsOn', 'first day'],
+  ['endsOn', 'last day'],
+] as const;
+
+/** First and last day of the chosen places. @param none what holds without a last day @param both whether the first day may be missing too */
+function DayFields({
+  account,
+  set,
+  put,
+  without,
+  none,
+  both = false,
+}: CampaignSettingsProps & { none: string; both?: boolean }) {
+  const free = DAYS.filter(([which]) => both || which === 'endsOn');
+  const isNone = free.every(([which]) => set[which] === null);
+  return (
+    <div className="bar">
+      {DAYS.map(([which, label]) => (
+        <span key={which} className="labelled">
+          <span className="faint">{label}</span>
+          <DayField
+            label={label}
+            value={set[which] ?? ''}
+            min={account.today}
+            onChange={(day) => put({ [which]: day })}
+            onNone={() => without(which)}
+          />
+        </span>
+      ))}
+      <Check
+        isOn={isNone}
+        onChange={(isOn) =>
+          isOn
+            ? put(Object.fromEntries(free.map(([which]) => [which, null])))
+            : without(...free.map(([which]) => which))
+        }
+      >
+        {none}
+      </Check>
+    </div>
   );
 }

@@ -20,7 +20,8 @@ export function ValueCell({
   const isShare = lensNamed(table.lens).value === 'modifier';
   const { step } = limitsOf(table.lens, limits);
   const show = (value: number) => (isShare ? `+${formatShare(value, 0)}` : formatOnStep(value, step));
-  const isSettable = valueChange(table, row, 0) !== null && table.state[row] !== 2;
+  const isFixed = lensNamed(table.lens).value === 'bid' && limits.minBid === limits.maxBid;
+  const isSettable = !isFixed && valueChange(table, row, 0) !== null && table.state[row] !== 2;
   const isEditing = editing === row;
   if (isEditing && isSettable)
     return (

@@ -12,7 +12,8 @@ import type { BidSettings, Month, PlanColumns } from '../../../core/bids';
 import type { LensTable } from '../../../core/lenses';
 import { formatMoney, formatNumber, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
-import { actOf } from '../../../plans/bids';
+import { hasBids } from '../../shared/offered';
+import { actOf, turnedPause } from '../../../plans/bids';
 import type { BidDecisions } from './useBidWork';
 import { Facts } from '../../shared/kit';
 
@@ -31,10 +32,11 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
   const { from, to: proposed } = proposalAt(plan, row);
   const act = actOf(plan, table, decisions.edits, row);
   const { bidStep, minBid, maxBid } = settings.limits;
+  const isBid = hasBids(account);
   const suggestion = useQuery({
     queryKey: ['suggestions', account.id, [id]],
     queryFn: () => api.suggestBids(account.id, [id]),
-    enabled: account.connected,
+    enabled: account.connected && isBid,
     staleTime: 60_000,
     retry: false,
   });
@@ -53,36 +55,38 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
           Bid <strong>{act.isPause ? 'paused' : formatMoney(act.to)}</strong>{' '}
           <span className="faint">{account.currency}</span>
         </span>
-        {decisions.edits.has(id) && (
+        {decisions.edits.has(id) && isBid && (
           <Button onClick={() => decisions.edit(id, null)} sx={{ padding: '0 6px' }}>
             Back to {formatMoney(proposed)}
           </Button>
         )}
         <Button
-          onClick={() => decisions.edit(id, act.isPause ? null : { kind: 'pause' })}
+          onClick={() => decisions.edit(id, turnedPause(act, proposed))}
           title={act.isPause ? 'Do not pause (p)' : 'Pause instead of a bid (p)'}
           sx={{ padding: '0 6px' }}
         >
           {act.isPause ? 'Do not pause' : 'Pause instead'}
         </Button>
       </Box>
-      <Box sx={{ padding: '0 10px' }}>
-        <Slider
-          size="small"
-          aria-label="Bid"
-          value={act.to}
-          min={minBid}
-          max={most}
-          step={bidStep}
-          marks={marks}
-          valueLabelDisplay="auto"
-          valueLabelFormat={formatMoney}
-          getAriaValueText={formatMoney}
-          disabled={act.isPause}
-          onChange={(_, next) => decisions.edit(id, { kind: 'bid', to: next as number })}
-          sx={{ marginBottom: '18px', '& .MuiSlider-markLabel': { fontSize: 11, top: 24 } }}
-        />
-      </Box>
+      {isBid && (
+        <Box sx={{ padding: '0 10px' }}>
+          <Slider
+            size="small"
+            aria-label="Bid"
+            value={act.to}
+            min={minBid}
+            max={most}
+            step={bidStep}
+            marks={marks}
+            valueLabelDisplay="auto"
+            valueLabelFormat={formatMoney}
+            getAriaValueText={formatMoney}
+            disabled={act.isPause}
+            onChange={(_, next) => decisions.edit(id, { kind: 'bid', to: next as number })}
+            sx={{ marginBottom: '18px', '& .MuiSlider-markLabel': { fontSize: 11, top: 24 } }}
+          />
+        </Box>
+      )}
       <Facts sx={{ fontSize: 12.5 }} aria-label="Forecast of a month">
         <TableHead>
           <TableRow>
@@ -99,13 +103,15 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
           <Line label={act.isPause ? 'paused' : 'at this bid'} month={after} />
         </TableBody>
       </Facts>
-      <p className="note">
-        {suggested
-          ? `The market suggests ${formatMoney(suggested.bid)} (${formatMoney(suggested.low)}–${formatMoney(suggested.high)}).`
-          : suggestion.isLoading
-            ? 'Asking the market for its suggestion …'
-            : 'The market has no suggestion for it.'}
-      </p>
+      {isBid && (
+        <p className="note">
+          {suggested
+            ? `The market suggests ${formatMoney(suggested.bid)} (${formatMoney(suggested.low)}–${formatMoney(suggested.high)}).`
+            : suggestion.isLoading
+              ? 'Asking the market for its suggestion …'
+              : 'The market has no suggestion for it.'}
+        </p>
+      )}
     </div>
   );
 }

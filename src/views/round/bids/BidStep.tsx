@@ -6,6 +6,7 @@ import { actOf, toBidChange } from '../../../plans/bids';
 import type { BidAct } from '../../../plans/bids';
 import { targetSubject } from '../../../contract/aside';
 import type { FieldsOffered } from '../../shared/conditions/words';
+import { clickPriceWords } from '../../shared/offered';
 import { useFolded } from '../../shared/useFolded';
 import { useRemembered } from '../../shared/useRemembered';
 import { StepFrame } from '../frame/StepFrame';
@@ -42,6 +43,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const { trial, tryTarget } = useTrial(work);
   const table = loaded?.table;
   const currency = account?.currency ?? '';
+  const onePrice = clickPriceWords(account);
 
   const actsOf = (list: number[]): BidAct[] =>
     plan && table ? list.map((row) => actOf(plan, table, decisions.edits, row)) : [];
@@ -86,6 +88,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const sentenceNow = () => {
     if (!summary || !arranged) return WAITING;
     if (!work.hasData) return NO_BIDS;
+    if (onePrice && summary.left === 0) return NOTHING_TO_PAUSE;
     return isTesting ? testingSentence(arranged.testing, currency) : sentenceOf(spec, summary, currency);
   };
   return (
@@ -103,13 +106,13 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
           testing: spec.hasTesting ? (arranged?.testing.left ?? 0) : undefined,
           controls: (
             <>
-              <PaceBar account={account} work={work} />
+              {!onePrice && <PaceBar account={account} work={work} />}
               <PlanColumnsMenu shown={columns} onShown={showColumns} />
             </>
           ),
           below: (
             <>
-              <FirstRound work={work} />
+              {onePrice ? <p className="note">{onePrice}</p> : <FirstRound work={work} />}
               <SecondSteps summary={summary} work={work} />
             </>
           ),
@@ -184,6 +187,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
 }
 
 const NO_BIDS = 'Bids are tuned here once they are known.';
+const NOTHING_TO_PAUSE = 'No target is unlikely to earn the price of its clicks.';
 const WAITING = 'Working out what every target is worth …';
 
 const sentenceOf = (

@@ -32,7 +32,7 @@ export function Worth({ proposal, table, row, currency }: WorthProps) {
     Number.isNaN(margin)
       ? ['Break-even allows', '–', 'costs not known']
       : [`Break-even ${formatShare(margin, 0)} allows`, formatMoney(Math.max(0, rpc * margin)), ''],
-    ...(to === from
+    ...(to === from || to === 0
       ? []
       : [
           ['Proposed bid', formatMoney(to), `click about ${formatMoney(cpcAfter)}`] as [
@@ -41,7 +41,9 @@ export function Worth({ proposal, table, row, currency }: WorthProps) {
             string,
           ],
         ]),
-    ['Wanted bid', formatMoney(wanted), from > 0 ? costAt(wanted) : ''],
+    ...(to === 0 || proposal.left === 'one price'
+      ? []
+      : [['Wanted bid', formatMoney(wanted), from > 0 ? costAt(wanted) : ''] as [string, string, string]]),
   ];
   return (
     <Facts sx={{ fontSize: 12.5, marginTop: '8px' }} aria-label={`Worth, ${currency}`}>

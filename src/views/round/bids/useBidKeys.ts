@@ -3,7 +3,7 @@ import { useBrush } from '../../shared/picture/useBrush';
 import { useKeys } from '../../shared/useKeys';
 import { rowKeys } from '../frame/rowKeys';
 import { useRowDecisions } from '../frame/useRowDecisions';
-import { actOf } from '../../../plans/bids';
+import { actOf, turnedPause } from '../../../plans/bids';
 import type { Trial } from './useTrial';
 import type { BidWork } from './useBidWork';
 
@@ -56,9 +56,10 @@ export function useBidKeys(view: BidKeys): void {
         decisions.edit(id, edit?.kind === 'bid' && edit.to === minBid ? null : { kind: 'bid', to: minBid });
       }),
     p: () =>
-      eachChosen((_, id) =>
-        decisions.edit(id, decisions.edits.get(id)?.kind === 'pause' ? null : { kind: 'pause' }),
-      ),
+      eachChosen((row, id) => {
+        if (plan && table)
+          decisions.edit(id, turnedPause(actOf(plan, table, decisions.edits, row), plan.to[row]));
+      }),
     s: () => view.onAdding(true),
     f: view.onFold,
     '<': () => tryBy(-0.01),

@@ -1,6 +1,6 @@
 import type { Aside, AsideVerdict } from '../../../contract/aside';
 import type { ChangeInfo, NewChange } from '../../../contract/changes';
-import { formatDay } from '../../../core/units';
+import { counted, formatDay } from '../../../core/units';
 import { joinChanges } from '../../../plans/terms';
 import type { Undoable, Undoing } from '../../shared/undo/undoStore';
 import type { TellKind } from '../../shared/useTell';
@@ -111,11 +111,11 @@ export class DecisionStore<E> {
         const ids = await stage(joinChanges(list.map(({ changes }) => changes)));
         const staged = ids.filter((id): id is number => id !== null);
         const there = ids.length - staged.length;
-        if (there > 0) tell(`${plural(there, 'change')} staged or under way already.`, 'warning');
+        if (there > 0) tell(`${counted(there, 'change')} staged or under way already.`, 'warning');
         if (staged.length > 0)
           did(
             {
-              words: `${plural(staged.length, 'change')} accepted`,
+              words: `${counted(staged.length, 'change')} accepted`,
               undoing: undoingOf(staged, before),
             },
             true,
@@ -133,7 +133,7 @@ export class DecisionStore<E> {
     await this.verdict(subjects, verdict, more, (until) => {
       const { noun, queue, did } = this.ports();
       const what = subjects.length === 1 ? VERDICTS[verdict].replace('they are', 'it is') : VERDICTS[verdict];
-      const words = `${plural(subjects.length, noun)} ${what} until ${formatDay(until)}`;
+      const words = `${counted(subjects.length, noun)} ${what} until ${formatDay(until)}`;
       did({ words, undoing: { kind: 'back-in-queue', queue, subjects: [...subjects] } }, false);
     });
   }
@@ -171,8 +171,6 @@ export class DecisionStore<E> {
     });
   }
 }
-
-const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 /** Changes go out of the tray again; those that took the place of others give it back to them. */
 function undoingOf(

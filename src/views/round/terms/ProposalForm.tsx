@@ -11,6 +11,7 @@ import { reachWords } from './reachWords';
 import { toChanges } from '../../../plans/terms';
 import type { TermDecisions } from './useTermWork';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
+import { hasBids, matchesOf } from '../../shared/offered';
 import { Choice, Finder, MoneyField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 
@@ -69,17 +70,19 @@ function HarvestFields({
             value={match}
             onChange={(next) => decisions.edit(row, { match: next as typeof match })}
           >
-            {['exact', 'phrase', 'broad']}
+            {matchesOf(review.account)}
           </Choice>
         )}
-        <MoneyField
-          label="Bid"
-          micros={bid}
-          currency={review.account.currency}
-          least={review.account.limits.minBid}
-          step={review.account.limits.bidStep}
-          onMicros={(next) => decisions.edit(row, { bid: next })}
-        />
+        {hasBids(review.account) && (
+          <MoneyField
+            label="Bid"
+            micros={bid}
+            currency={review.account.currency}
+            least={review.account.limits.minBid}
+            step={review.account.limits.bidStep}
+            onMicros={(next) => decisions.edit(row, { bid: next })}
+          />
+        )}
         {gain.profit !== 0 && (
           <span className="faint" title={GAIN}>
             profit {gain.profit > 0 ? '+' : ''}

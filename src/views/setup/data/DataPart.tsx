@@ -7,6 +7,7 @@ import { FundsPanel } from './FundsPanel';
 import { ImportList } from './ImportList';
 import { MappingForm } from '../../shared/imports/MappingForm';
 import { SummedList } from './SummedList';
+import { NextNight } from './NextNight';
 import { SyncPanel } from './SyncPanel';
 import { UploadBox } from '../../shared/imports/UploadBox';
 import { useImports } from '../../shared/imports/useImports';
@@ -26,6 +27,7 @@ export function DataPart({ account }: { account: AccountInfo }) {
         {account.connected ? 'connected to its market' : 'fed by files; you take its changes as a file'}
       </PartHead>
       {account.connected && <SyncPanel sync={sync} />}
+      {account.connected && <NextNight account={account} />}
       {account.connected && account.funds !== null && <FundsPanel account={account} />}
       {account.connected && sync.data && <Coverage data={sync.data} />}
       <h2 className="pageTitle">Files</h2>

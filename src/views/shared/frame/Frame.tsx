@@ -9,6 +9,8 @@ import type { Action } from './FindOrDo';
 import { KeysHelp } from './KeysHelp';
 import { MachineWarning } from './MachineWarning';
 import { MoneyWarning } from './MoneyWarning';
+import { NightLine } from './NightLine';
+import { RulesWarning } from './RulesWarning';
 import { TopBar } from './TopBar';
 import { Tray } from '../tray/Tray';
 import { PARTS, PAGES, goTo } from './pages';
@@ -59,7 +61,13 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
     escape: () => openTray(false),
   });
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: '48px auto auto minmax(0, 1fr) auto', height: '100vh' }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateRows: '48px auto auto auto auto minmax(0, 1fr) auto',
+        height: '100vh',
+      }}
+    >
       <TopBar
         place={place}
         accounts={accounts}
@@ -71,6 +79,8 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
       />
       <MachineWarning />
       <MoneyWarning account={account} />
+      <RulesWarning account={account} />
+      <NightLine key={account?.id} account={account} />
       {children}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
       {isFindOpen && (

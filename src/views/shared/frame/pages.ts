@@ -8,6 +8,7 @@ export const PAGES = [
   { name: 'words', label: 'Words', key: 'w' },
   { name: 'hours', label: 'Hours', key: 'h' },
   { name: 'build', label: 'Build', key: 'b' },
+  { name: 'standing', label: 'Standing', key: 'n' },
   { name: 'ledger', label: 'Ledger', key: 'l' },
   { name: 'setup', label: 'Setup', key: 's' },
 ] as const;

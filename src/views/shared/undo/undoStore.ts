@@ -2,7 +2,9 @@ import type { NewChange } from '../../../contract/changes';
 import type { BuildPlan } from '../../../core/build';
 import type { ProductCosts } from '../../../core/economics';
 import type { Goal } from '../../../core/goals';
+import type { Stage } from '../../../core/growth';
 import type { NamedWeek } from '../../../contract/schedules';
+import type { Rule } from '../../../core/rules';
 import type { Route } from '../../../core/routes';
 
 /** How something is undone: what is asked of the server. It is kept as text, so that it outlives the page. */
@@ -22,7 +24,15 @@ export type Undoing =
   | { kind: 'no-week'; name: string }
   /** A plan of campaigns as it was; one that was thrown away. */
   | { kind: 'plan'; id: number; plan: BuildPlan }
-  | { kind: 'plan-back'; id: number };
+  | { kind: 'plan-back'; id: number }
+  /** A picture of ads: whether it can be chosen, as it was. */
+  | { kind: 'picture'; id: string; isRemoved: boolean }
+  /** A rule as it was; one that was made; one that was removed. */
+  | { kind: 'rule'; id: number; rule: Rule; isOn: boolean }
+  | { kind: 'no-rule'; id: number }
+  | { kind: 'rule-back'; id: number }
+  /** Campaigns of a growth plan, by the stage that each was in; null: none. */
+  | { kind: 'growth-campaigns'; id: number; campaigns: { campaignId: number; stage: Stage | null }[] };
 
 export interface Undoable {
   /** What was done, as it is told: "3 changes accepted". */

@@ -94,6 +94,23 @@ async function ask(account: number, undoing: Undoing): Promise<Undone> {
     case 'plan-back':
       await api.throwPlan(account, undoing.id, true);
       return done('build');
+    case 'picture':
+      await api.putPicture({ account, id: undoing.id, isRemoved: undoing.isRemoved });
+      return done('ads');
+    case 'rule': {
+      const { id, rule, isOn } = undoing;
+      await api.saveRule({ account, id, rule, isOn });
+      return done('rules');
+    }
+    case 'no-rule':
+      await api.putRule(account, undoing.id, false);
+      return done('rules');
+    case 'rule-back':
+      await api.putRule(account, undoing.id, true);
+      return done('rules');
+    case 'growth-campaigns':
+      await api.putGrowthCampaigns({ account, id: undoing.id, campaigns: undoing.campaigns });
+      return done('growth', 'changes');
     case 'choices':
       await api.takeChoicesBack(account);
       return done('accounts');

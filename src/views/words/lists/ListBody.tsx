@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { changeKey } from '../../../core/changes';
 import type { NegativeListInfo } from '../../../contract/words';
 import type { AccountInfo } from '../../../contract/api';
-import { formatCount } from '../../../core/units';
+import { counted, formatCount } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
 import { Head } from '../Head';
 import { ListCampaigns } from './ListCampaigns';
@@ -70,8 +70,6 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
     </>
   );
 }
-
-const counted = (count: number, word: string) => `${formatCount(count)} ${word}${count === 1 ? '' : 's'}`;
 
 function RenameField({ name, onName }: { name: string; onName: (name: string) => void }) {
   return (

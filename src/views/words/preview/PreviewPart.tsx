@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import { useDeferredValue } from 'react';
-import type { KeywordMatch } from '../../../core/matching';
+import { KEYWORD_MATCHES } from '../../../core/matching';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { matchesOf } from '../../shared/offered';
 import { useUrlState } from '../../shared/urlState';
 import { Head } from '../Head';
 import { TermLines } from '../TermLines';
@@ -9,13 +10,11 @@ import { useWordsAnswer } from '../useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { OneOf, TextBox } from '../../shared/kit';
 
-const MATCHES: KeywordMatch[] = ['exact', 'phrase', 'broad'];
-
 /** A keyword tried on the account's past terms: what it would have caught, and why not the others. */
 export function PreviewPart({ account, loaded }: WordsPartProps) {
   const { values, set } = useUrlState();
   const text = values.get('keyword') ?? '';
-  const match = MATCHES.find((one) => one === values.get('match')) ?? 'phrase';
+  const match = KEYWORD_MATCHES.find((one) => one === values.get('match')) ?? 'phrase';
   const asked = useDeferredValue({ expression: text, match });
   const { answer } = useWordsAnswer(loaded, ['preview', asked], (engine, id) => engine.preview(id, asked));
   const isEmpty = text.trim() === '';
@@ -36,7 +35,7 @@ export function PreviewPart({ account, loaded }: WordsPartProps) {
           onChange={(event) => set({ keyword: event.target.value || null })}
         />
         <OneOf label="Match" value={match} onChange={(next) => set({ match: next })}>
-          {MATCHES}
+          {matchesOf(account)}
         </OneOf>
       </div>
       {!isEmpty && answer && (

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../../contract/api';
-import { FLEXES, MAX_MODIFIER, PACINGS } from '../../../../core/changes';
+import { FLEXES, MAX_MODIFIER, PACINGS, SIMILAR } from '../../../../core/changes';
 import type { CampaignFields } from '../../../../core/changes';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../../../../core/structure';
 import { Check, Choice, DayField, ShareField } from '../../../shared/kit';
@@ -74,6 +74,16 @@ export function FieldsForm({ account, fields, onFields }: FieldsFormProps) {
           onChange={(next) => onFields({ flex: next as CampaignFields['flex'] })}
         >
           {[...FLEXES]}
+        </Choice>
+      )}
+      {options?.similarCategories && (
+        <Choice
+          label="similar categories"
+          isLabelled
+          value={fields.similar}
+          onChange={(next) => onFields({ similar: next as CampaignFields['similar'] })}
+        >
+          {[...SIMILAR]}
         </Choice>
       )}
       {PLACEMENTS.filter((placement) => options?.modifiers.includes(placement) ?? true).map((placement) => (

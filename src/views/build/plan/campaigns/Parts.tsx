@@ -3,9 +3,10 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { Fragment } from 'react';
-import { PARTS } from '../../../../core/build';
+import { isOffered, PARTS } from '../../../../core/build';
 import type { PartName, PartPlan, PartSpec } from '../../../../core/build';
 import { DASH, formatCount, formatMoney } from '../../../../core/units';
+import { hasBids, offersOf } from '../../../shared/offered';
 import { Check, Facts, MoneyField } from '../../../shared/kit';
 import { FaultWords } from '../FaultWords';
 import type { OpenPlan } from '../usePlan';
@@ -13,7 +14,7 @@ import type { OpenPlan } from '../usePlan';
 /** Which parts a plan makes, with the bid of each. */
 export function Parts({ open }: { open: OpenPlan }) {
   const { account, plan } = open;
-  const offered = PARTS.filter(({ needs }) => needs === 'nothing' || (account.options?.[needs] ?? true));
+  const offered = PARTS.filter((part) => isOffered(part, offersOf(account)));
   return (
     <>
       <Facts aria-label="Parts">
@@ -68,15 +69,17 @@ function Groups({ open: { account, plan, edit } }: { open: OpenPlan }) {
             <Check isOn={group.isOn} onChange={(isOn) => put({ isOn })}>
               {group.name}
             </Check>
-            <MoneyField
-              label={`Bid on ${group.name}`}
-              isLabelled={false}
-              micros={group.bid ?? plan.parts.auto.bid}
-              currency={account.currency}
-              step={account.limits.bidStep}
-              isOff={!group.isOn}
-              onMicros={(bid) => put({ bid })}
-            />
+            {hasBids(account) && (
+              <MoneyField
+                label={`Bid on ${group.name}`}
+                isLabelled={false}
+                micros={group.bid ?? plan.parts.auto.bid}
+                currency={account.currency}
+                step={account.limits.bidStep}
+                isOff={!group.isOn}
+                onMicros={(bid) => put({ bid })}
+              />
+            )}
           </span>
         );
       })}
@@ -107,15 +110,19 @@ function PartRow({ part: { name, label, does }, open }: { part: PartSpec; open: 
       </TableCell>
       <TableCell className="figure">{part.isOn ? formatCount(made) : DASH}</TableCell>
       <TableCell>
-        <MoneyField
-          label={`Bid of ${label.toLowerCase()}`}
-          isLabelled={false}
-          micros={part.bid}
-          currency={account.currency}
-          step={account.limits.bidStep}
-          isOff={!part.isOn}
-          onMicros={(bid) => put({ bid })}
-        />
+        {hasBids(account) ? (
+          <MoneyField
+            label={`Bid of ${label.toLowerCase()}`}
+            isLabelled={false}
+            micros={part.bid}
+            currency={account.currency}
+            step={account.limits.bidStep}
+            isOff={!part.isOn}
+            onMicros={(bid) => put({ bid })}
+          />
+        ) : (
+          formatMoney(part.bid)
+        )}
       </TableCell>
       <TableCell className="faint small">
         {worth === undefined

@@ -9,7 +9,7 @@ import { formatCount } from '../../../../core/units';
 import { Choice, Empty, Facts, MoneyField, TextBox } from '../../../shared/kit';
 import { FaultWords } from '../FaultWords';
 import { Refusal } from '../Refusal';
-import { TakeOut } from '../TakeOut';
+import { TakeOut } from '../../TakeOut';
 import type { OpenPlan } from '../usePlan';
 import { usePlans } from '../usePlans';
 
@@ -86,7 +86,7 @@ export function ItemRows({ open }: { open: OpenPlan }) {
                 <Refusal open={open} at={`items.${at}`} />
               </TableCell>
               <TableCell>
-                <TakeOut what={item.code} onClick={() => takeOut(at)} />
+                <TakeOut keys="Delete" what={item.code} onClick={() => takeOut(at)} />
               </TableCell>
             </TableRow>
           ))}

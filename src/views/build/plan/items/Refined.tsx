@@ -8,7 +8,7 @@ import type { Refinement } from '../../../../core/structure';
 import { formatMoney, formatNumber } from '../../../../core/units';
 import { Choice, Facts, MoneyField, NumberField, TextBox } from '../../../shared/kit';
 import { FaultWords } from '../FaultWords';
-import { TakeOut } from '../TakeOut';
+import { TakeOut } from '../../TakeOut';
 import type { OpenPlan } from '../usePlan';
 import { Refusal } from '../Refusal';
 

@@ -6,11 +6,11 @@ import { matchForm } from '../../../../core/matching';
 import { formatCount } from '../../../../core/units';
 import { saveBlob } from '../../../shared/api';
 import { Check, FilePick, TextBox } from '../../../shared/kit';
+import { matchesOf } from '../../../shared/offered';
 import { useTell } from '../../../shared/useTell';
 import type { OpenPlan } from '../usePlan';
 import { SourceMenu } from './SourceMenu';
 
-const MATCHES = ['exact', 'phrase', 'broad'] as const;
 /** The heading of a file of terms: no term. */
 const HEADING = 'term';
 
@@ -26,7 +26,7 @@ export function AddTerms({ open, matches, onMatches }: AddTermsProps) {
   const tell = useTell();
   const [text, setText] = useState('');
   const file = useRef<HTMLInputElement>(null);
-  const offered = MATCHES.filter((match) => match === 'exact' || (account.options?.looseKeywords ?? true));
+  const offered = matchesOf(account);
   const add = (pasted: string) => {
     const { terms, codes, again } = readPasted(pasted);
     const fresh = terms.filter((term) => term.toLowerCase() !== HEADING);

@@ -5,6 +5,7 @@ import { bidFor } from '../../../../core/build';
 import type { PlanTerm } from '../../../../core/build';
 import { formatCount } from '../../../../core/units';
 import { api } from '../../../shared/api';
+import { hasBids } from '../../../shared/offered';
 import { Ask, Choice } from '../../../shared/kit';
 import type { Option } from '../../../shared/kit';
 import { useTell } from '../../../shared/useTell';
@@ -87,14 +88,18 @@ export function TermBids({ open, chosen, children }: TermBidsProps) {
   };
   return (
     <div className="bar">
-      <Choice label="Bids by" isLabelled value={rule} onChange={(next) => setRule(next as Rule)}>
-        {(Object.keys(RULES) as Rule[])
-          .filter((one) => account.connected || one === 'part' || one === 'worth')
-          .map((one): Option => [one, RULES[one]])}
-      </Choice>
-      <Button disabled={isBusy} onClick={() => void apply()}>
-        Set {chosen ? `${formatCount(chosen.length)} chosen` : 'all'}
-      </Button>
+      {hasBids(account) && (
+        <>
+          <Choice label="Bids by" isLabelled value={rule} onChange={(next) => setRule(next as Rule)}>
+            {(Object.keys(RULES) as Rule[])
+              .filter((one) => account.connected || one === 'part' || one === 'worth')
+              .map((one): Option => [one, RULES[one]])}
+          </Choice>
+          <Button disabled={isBusy} onClick={() => void apply()}>
+            Set {chosen ? `${formatCount(chosen.length)} chosen` : 'all'}
+          </Button>
+        </>
+      )}
       <span className="room" />
       {children}
       {asking && (

@@ -1,14 +1,16 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { PlanTerm } from '../../../../core/build';
+import { KEYWORD_MATCHES } from '../../../../core/matching';
 import type { KeywordMatch } from '../../../../core/matching';
 import { VirtualTable } from '../../../../table';
 import type { Column } from '../../../../table';
 import { BidCell } from '../../../shared/BidCell';
+import { hasBids, matchesOf } from '../../../shared/offered';
 import { Check, Empty, TextBox } from '../../../shared/kit';
 import type { useRows } from '../../../shared/useRows';
 import { refusalsAt } from '../lineStates';
-import { TakeOut } from '../TakeOut';
+import { TakeOut } from '../../TakeOut';
 import type { OpenPlan } from '../usePlan';
 import type { TermEdits } from './useTermEdits';
 
@@ -25,14 +27,13 @@ interface Row {
   term: PlanTerm;
 }
 
-const MATCHES = ['exact', 'phrase', 'broad'] as const;
 const ROW = 30;
 
 /** The terms of a plan, a row each: its words, the match types with their bids, and what is to be told of it. */
 export function TermRows({ open, places, rows, edits }: TermRowsProps) {
   const { account, plan } = open;
   const [editing, setEditing] = useState<string | null>(null);
-  const offered = MATCHES.filter((match) => match === 'exact' || (account.options?.looseKeywords ?? true));
+  const offered = matchesOf(account);
   const columns: Column<Row>[] = [
     {
       key: 'text',
@@ -65,15 +66,15 @@ export function TermRows({ open, places, rows, edits }: TermRowsProps) {
       key: 'out',
       label: '',
       width: '34px',
-      cell: ({ at, term }) => <TakeOut what={term.text} onClick={() => edits.takeOut([at])} />,
+      cell: ({ at, term }) => <TakeOut keys="Delete" what={term.text} onClick={() => edits.takeOut([at])} />,
     },
   ];
   function matchColumn(match: KeywordMatch): Column<Row> {
     return {
       key: match,
       label: `${match.charAt(0).toUpperCase()}${match.slice(1)}`,
-      unit: account.currency,
-      width: '104px',
+      unit: hasBids(account) ? account.currency : '',
+      width: hasBids(account) ? '104px' : '64px',
       cell: ({ at, term }) => {
         const isOn = term.matches.includes(match);
         const key = `${at} ${match}`;
@@ -86,7 +87,7 @@ export function TermRows({ open, places, rows, edits }: TermRowsProps) {
             >
               <span className="sr">{match}</span>
             </Check>
-            {isOn && (
+            {isOn && hasBids(account) && (
               <BidCell
                 bid={term.bids[match] ?? plan.parts[match].bid}
                 step={account.limits.bidStep}
@@ -137,7 +138,7 @@ interface ToldProps {
 function Told({ at, term, open, edits }: ToldProps) {
   const faults = [
     ...open.faults.at(`terms.${at}`),
-    ...MATCHES.flatMap((match) => open.faults.at(`terms.${at}.${match}`)),
+    ...KEYWORD_MATCHES.flatMap((match) => open.faults.at(`terms.${at}.${match}`)),
   ];
   const refused = refusalsAt(open, `terms.${at}`);
   const mended = edits.mendedOf(at);

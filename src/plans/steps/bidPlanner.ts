@@ -1,8 +1,8 @@
-import type { BidFeed, BidSettings } from '../../core/bids';
+import type { BidFeed, BidSettings, PlanColumns } from '../../core/bids';
 import { inDecimals } from '../../core/changes';
 import { buildLens, GRADES, sumsAt } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
-import type { AccountTree } from '../../core/structure';
+import type { AccountTree, TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanChoices } from '../../contract/choices';
 import { stepOfQueue } from '../../contract/review';
@@ -11,6 +11,7 @@ import type { MarketLimits } from '../../core/changes';
 import { actOf, arrangeBids, keptBids, roundSettings, toBidChange } from '../bids';
 import type { AheadIds, BidEdits } from '../bids';
 import { keptLens, toGrainSums } from '../field';
+import type { KeptLens } from '../field';
 import { amount, figuresOf } from './planned';
 import type { Planned } from './planned';
 
@@ -31,14 +32,31 @@ export interface BidPlanParts {
 
 const NO_EDITS: BidEdits = new Map();
 
-/** What a step proposes for the account's bids, the largest stake first: the rows and figures that the page shows. */
-export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSettings; planned: Planned[] } {
-  const { tree, feed, choices, limits, staged, aside } = parts;
+/** Plans steps that tune bids, each the largest stake first: the rows and figures that the page shows. What they share is worked out once. */
+export function bidPlanner(parts: BidPlanParts): {
+  settings: BidSettings;
+  plan: (step: BidQueue) => Planned[];
+} {
+  const { tree, feed, choices, limits } = parts;
   const index = indexTree(tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
   const settings = roundSettings({ bids: choices, money: parts.money }, limits, parts.ahead);
   const plan = keptBids(index, feed).columns(settings, table);
+  return { settings, plan: (step) => plannedOf(step, parts, { index, held, plan, settings }) };
+}
+
+function plannedOf(
+  step: BidQueue,
+  { staged, aside }: BidPlanParts,
+  {
+    index,
+    held,
+    plan,
+    settings,
+  }: { index: TreeIndex; held: KeptLens; plan: PlanColumns; settings: BidSettings },
+): Planned[] {
+  const { table } = held;
   const { rows } = arrangeBids(held, plan, {
     step: stepOfQueue(step),
     show: step === 'test' ? 'testing' : 'proposed',
@@ -48,7 +66,7 @@ export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSe
     staged,
     aside,
   });
-  const planned = Array.from(rows).flatMap((row): Planned[] => {
+  return Array.from(rows).flatMap((row): Planned[] => {
     const act = actOf(plan, table, NO_EDITS, row);
     const made = toBidChange(act, plan, table, NO_EDITS, step);
     if (!made) return [];
@@ -88,5 +106,4 @@ export function planBids(step: BidQueue, parts: BidPlanParts): { settings: BidSe
       },
     ];
   });
-  return { settings, planned };
 }

@@ -1,0 +1,11 @@
+export { STAGES, USUAL_GROWTH } from './plan';
+export type { GrowthCampaign, GrowthPlan, Stage } from './plan';
+export { growthFaults } from './checkGrowth';
+export { stageMoves } from './stages';
+export type { StageMove } from './stages';
+export { chancesFor, givenUpReason, isGivenUp, nextTerms, raisedBid } from './find';
+export type { FoundTerm, TriedTarget } from './find';
+export { growthForecast } from './forecast';
+export type { GrowthForecast } from './forecast';
+export { findMoney, planMoney } from './money';
+export type { GrowthBudget, GrowthMoney } from './money';

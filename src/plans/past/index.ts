@@ -1,0 +1,1 @@
+export { asOnDay } from './asOnDay';

@@ -1,0 +1,44 @@
+// npm run standing -- --account ID [--dry]: runs the night of an account's rules by hand, or tells what it would do.
+import { parseArgs } from 'node:util';
+import { describeChange } from '../../core/changes';
+import { counted, formatMoney } from '../../core/units';
+import { findAccount } from '../../db/queries/accounts';
+import { LEFT } from '../../core/rules';
+import { closeContext, db } from '../context/context';
+import { runNight } from '../standing/runNight';
+
+const USAGE = 'Use: npm run standing -- --account ID [--dry]';
+
+async function main(): Promise<void> {
+  process.env.MOWING_LOG = 'silent';
+  const { values } = parseArgs({
+    options: { account: { type: 'string' }, dry: { type: 'boolean', default: false } },
+  });
+  const account = await findAccount(db(), Number(values.account) || 0);
+  if (!account) throw new Error(`${USAGE}. There is no account ${values.account ?? ''}.`);
+  const { words, nights } = await runNight(account.id, { isDry: values.dry });
+  const say = (line: string) => process.stdout.write(`${line}\n`);
+  say(values.dry ? `Looked at only; nothing was changed. ${words}` : words);
+  for (const { rule, goes, looked, made, spend, sales, leftOut } of nights) {
+    say(
+      `${rule.rule.name} (${rule.rule.sends ? 'sends by itself' : 'asks'}): looked at ${looked}, ${counted(made, 'change')}, spend ${formatMoney(spend)} and sales ${formatMoney(sales)} ${account.currency} a month`,
+    );
+    for (const { name, place, list, reason } of goes) {
+      for (const { change } of list) say(`  ${name} (${place}): ${describeChange(change)}`);
+      say(`    ${reason}`);
+    }
+    for (const { why, count, some, rules } of leftOut)
+      say(
+        `  left ${count}: ${LEFT[why]}${rules.length > 0 ? ` (${rules.join(', ')})` : ''}: ${some.join(', ')}`,
+      );
+  }
+}
+
+try {
+  await main();
+} catch (error) {
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exitCode = 1;
+} finally {
+  await closeContext();
+}

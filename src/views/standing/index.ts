@@ -1,0 +1,1 @@
+export { Place } from './Standing';
