@@ -4,6 +4,7 @@ import type { BidChoices } from '../core/bids';
 import { NO_GUIDES } from '../core/lenses';
 import type { Guides } from '../core/lenses';
 import type { BlockAsks } from '../core/negatives';
+import { USUAL_TERM_ASKS } from '../core/terms';
 
 /** From when on a search term is proposed, whatever the target. Shares; money in micros. */
 export interface TermChoices {
@@ -49,17 +50,12 @@ export interface PlanChoices {
   guides: Guides;
 }
 
-/** What counts until something else is chosen: by trial these find most that sells on, and block most that does not pay. */
+/** What counts until something else is chosen. */
 export const USUAL_PLAN_CHOICES: PlanChoices = {
   bids: USUAL_CHOICES,
   terms: {
-    basis: 'chance',
-    minOrders: 2,
+    ...USUAL_TERM_ASKS,
     maxAcos: null,
-    surety: 0.7,
-    clicksMultiple: 2,
-    chance: 0.2,
-    leastSpend: 3_000_000,
     bySource: {},
   },
   money: { means: null, month: null, over: 1.25, byBids: [] },

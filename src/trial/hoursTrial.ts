@@ -46,8 +46,8 @@ export function playHours(seed: number, sigma: number, kind: Market = 'small'): 
   });
 }
 
-/** The hours of the week as a seller can see them: with all the orders that have come in by now. */
-function cellsOf({ days, books, today }: PlayedMarket): HourCells {
+/** The hours of the week as a seller can see them: with all the orders that have come in by now. @param weeks looked at; left out: all */
+export function cellsOf({ days, books, today }: PlayedMarket, weeks?: number): HourCells {
   const at = new Map(books.campaigns.map(({ id }, place) => [id, place]));
   const rows = {
     campaign: [] as number[],
@@ -61,7 +61,7 @@ function cellsOf({ days, books, today }: PlayedMarket): HourCells {
     rows.clicks.push(clicks);
     rows.orders.push(orders);
   };
-  for (const { day, hours, late } of days) {
+  for (const { day, hours, late } of weeks === undefined ? days : days.slice(-7 * weeks)) {
     for (const { campaignId, hour, clicks, orders } of hours) add(campaignId, day, hour, clicks, orders);
     for (const { campaignId, hour, arrives } of late) if (arrives < today) add(campaignId, day, hour, 0, 1);
   }

@@ -85,6 +85,8 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
 }) => {
   const faults = watch(page);
   const account = await demoAccount(request);
+  const proposedOf = (on: Page) => on.getByRole('button', { name: /^Proposed/ });
+  let proposed = '';
   await openRound(page, account);
 
   await test.step('a condition is stacked from the keyboard, and finds the terms too long for a keyword', async () => {
@@ -113,6 +115,7 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
     await expect(shownTerm(page)).not.toHaveText(first!);
     await goToStep(page, 'Negatives');
     await expect(page.getByText(/unlikely to pay/)).toBeVisible();
+    proposed = (await proposedOf(page).textContent())!;
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await expect(page.getByRole('button', { name: 'Accept the 10 selected' })).toBeVisible();
     await press(page, 'Space');
@@ -122,6 +125,8 @@ test('the demo is reviewed by keyboard alone: five harvests, ten negatives, one 
   await test.step('the last decision is undone and done again; one term is left, and taken back', async () => {
     await press(page, 'u');
     await expect(tray(page, 10)).toBeVisible();
+    // The rows come back a moment after the tray has let them go.
+    await expect(proposedOf(page)).toHaveText(proposed);
     for (let count = 0; count < 9; count += 1) await press(page, 'Shift+ArrowDown');
     await press(page, 'Space');
     await expect(tray(page, 20)).toBeVisible();

@@ -2,6 +2,8 @@ export { decideBids, proposeBids, withTargets } from './proposeBids';
 export { cpcAt, monthAt } from './proposal';
 export { monthAtBid } from './freed';
 export { CPC_ELASTICITY, raiseOf } from './exposures';
+export { testRoom } from './testRoom';
+export type { TestRoom } from './testRoom';
 export { campaignPlans } from './modifiers';
 export type { CampaignPlan } from './modifiers';
 export type { FactorRatio, PlacementFactors } from './placementFactors';

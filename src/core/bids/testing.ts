@@ -3,6 +3,7 @@ import type { ConversionPrior } from '../evidence';
 import { DAYS_PER_MONTH } from '../units';
 import type { TestRule } from './observations';
 import type { BidProposal, TestWorth } from './proposal';
+import { testRoom } from './testRoom';
 
 /** Clicks a month that are taken where none came: half a click says that there may be some. */
 const LEAST_CLICKS = 0.5;
@@ -51,18 +52,16 @@ export function learntPerCost({ gain, chance, cost }: TestWorth): number {
  */
 export function capTests(proposals: BidProposal[], room: number, within: TestRule['within'] = []): void {
   const tests = proposals.filter(({ step }) => step === 'test');
-  const parts = [
-    { has: null, left: room },
-    ...within.map((one) => ({ has: new Set(one.targets), left: one.room })),
-  ];
+  const left = testRoom<number>(
+    room,
+    within.map(({ targets, room: own }) => {
+      const its = new Set(targets);
+      return { has: (target) => its.has(target), room: own };
+    }),
+  );
   tests.sort((a, b) => learntPerCost(b.test!) - learntPerCost(a.test!) || a.target - b.target);
   for (const proposal of tests) {
-    const { cost } = proposal.test!;
-    const its = parts.filter(({ has }) => has === null || has.has(proposal.target));
-    if (its.every(({ left }) => cost <= left)) {
-      for (const part of its) part.left -= cost;
-      continue;
-    }
+    if (left.take(proposal.target, proposal.test!.cost)) continue;
     Object.assign(proposal, { step: 'none', left: 'test cap', to: proposal.from, after: proposal.now });
   }
 }

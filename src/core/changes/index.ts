@@ -45,6 +45,8 @@ export {
 export type { ChangeState } from './change';
 export { CHANGE_PURPOSES } from './purposes';
 export { partWaiting } from './waits';
+export { stoodBefore } from './stood';
+export type { AcceptedChange, Stood } from './stood';
 export type { ChangePurpose } from './purposes';
 export { isRunning, standingOf } from './standing';
 export type {

@@ -1,6 +1,8 @@
 export { proposePlacements } from './proposePlacements';
 export type { PlacementAt, PlacementLeft, PlacementProposal } from './proposal';
 export { basesFor, monthUnder } from './effect';
+export { boundsText, missingFor, PLACEMENT_ORDERS, USUAL_PLACEMENT_ASKS } from './asks';
+export type { PlacementAsks, PlacementBounds, PlacementOrder } from './asks';
 export { modifierBy } from './byHand';
 export type { ModifierWay } from './byHand';
 export { unlikeGroups } from './groupFactors';

@@ -156,6 +156,38 @@ test('a month under modifiers that stay is the month as it is', () => {
   for (const key of ['clicks', 'spend', 'sales'] as const) expect(same[key] / now[key]).toBeCloseTo(1, 9);
 });
 
+describe('placements of a rule', () => {
+  const prepared = betterAtTop([0, 0, 0], 10);
+  const within = (over: object) =>
+    proposePlacements(prepared, settings(), () => ({
+      missing: [null, null, null],
+      cap: null,
+      bid: null,
+      ...over,
+    }))[0];
+  const free = only(prepared);
+
+  test('that lack what is asked stay, and the reason says what', () => {
+    const held = within({ missing: ['CTR of 0.1 %', 'too little', 'too little'] });
+    expect(held.placements.map(({ to }) => to)).toEqual([0, 0, 0]);
+    expect(held.left).toBe('held');
+    expect(placementReason(held)).toContain('top of search is held: CTR of 0.1 %.');
+  });
+
+  test('go to their cap and no further; base bids give way for what is left', () => {
+    const capped = within({ cap: free.placements[TOP].to / 2 });
+    expect(capped.placements[TOP].to).toBeCloseTo(free.placements[TOP].to / 2, 2);
+    expect(capped.after.spend / capped.now.spend).toBeCloseTo(1, 9);
+    expect(capped.bases).toBeGreaterThan(free.bases);
+  });
+
+  test.each([0.9, 1, 1.05, 1.2, 2])('make no bid higher than %s times the base bid', (times) => {
+    const { placements, bases, bid } = within({ bid: free.bid * times });
+    for (const { to } of placements)
+      if (to > 0) expect((1 + to) * bases * bid).toBeLessThanOrEqual(free.bid * times * 1.0001);
+  });
+});
+
 test('what is proposed never expects to lose sales for the same money', () => {
   for (const modifiers of [
     [0, 0, 0],

@@ -2,7 +2,8 @@ import type { FactorRatio, Month } from '../bids';
 import type { Micros } from '../units';
 
 /** Why the modifiers of a campaign are left as they are; null: they are not. */
-export type PlacementLeft = 'not running' | 'not offered' | 'no clicks' | 'not sure' | 'as wanted' | null;
+export type PlacementLeft =
+  'not running' | 'not offered' | 'no clicks' | 'not sure' | 'held' | 'as wanted' | null;
 
 /** One placement of a campaign. Modifiers as shares. */
 export interface PlacementAt {
@@ -10,6 +11,8 @@ export interface PlacementAt {
   to: number;
   /** What it would be without the most that a round moves. */
   wanted: number;
+  /** What holds its modifier back, in words; null or left out: nothing. */
+  held?: string | null;
   /** Whether the market lets it be set. */
   isSettable: boolean;
   /** What a click brings there, against one at rest of search. */

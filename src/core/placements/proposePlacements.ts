@@ -3,6 +3,7 @@ import type { BidSettings, CampaignPlan, PreparedBids } from '../bids';
 import { PLACEMENTS } from '../structure';
 import { DAYS_PER_MONTH } from '../units';
 import { basesFor, monthUnder } from './effect';
+import type { PlacementBounds } from './asks';
 import type { PlacementAt, PlacementLeft, PlacementProposal } from './proposal';
 
 const REST = PLACEMENTS.indexOf('rest');
@@ -12,8 +13,13 @@ const LEAST_MOVE = 0.03;
 /**
  * Modifiers for every campaign, and the base bids that go with them. Linear in targets.
  * @param settings those of the bids; its `modifiers` tell which placements the market lets be set
+ * @param boundsOf what else holds for a campaign; null: nothing
  */
-export function proposePlacements(prepared: PreparedBids, settings: BidSettings): PlacementProposal[] {
+export function proposePlacements(
+  prepared: PreparedBids,
+  settings: BidSettings,
+  boundsOf: (campaign: number) => PlacementBounds | null = () => null,
+): PlacementProposal[] {
   const { observations, factors } = prepared;
   const plans = campaignPlans(observations, factors, settings);
   const sums = campaignSums(prepared, plans);
@@ -21,7 +27,7 @@ export function proposePlacements(prepared: PreparedBids, settings: BidSettings)
     const { targets, bid, aim, now } = sums[campaign];
     const shares = factors.shares(campaign);
     const raised = raiseOf(shares, modifiers);
-    const placements: PlacementAt[] = PLACEMENTS.map((_, placement) => ({
+    const free: PlacementAt[] = PLACEMENTS.map((_, placement) => ({
       from: modifiers[placement],
       to: plans[campaign].modifiers[placement],
       wanted: plans[campaign].wanted[placement],
@@ -30,6 +36,7 @@ export function proposePlacements(prepared: PreparedBids, settings: BidSettings)
       share: shares[placement],
       cost: (1 + modifiers[placement]) / raised,
     }));
+    const placements = withinBounds(free, boundsOf(campaign), bid);
     const left = leftAlone(placements, targets, now.clicks, plans[campaign].isUnsure);
     const to = placements.map((one) => (left === null ? one.to : one.from));
     const bases = basesFor(placements, to);
@@ -48,6 +55,37 @@ export function proposePlacements(prepared: PreparedBids, settings: BidSettings)
   });
 }
 
+/** Whole per cent, downwards. */
+const wholeDown = (share: number) => Math.max(0, Math.floor(share * 100 + 1e-9) / 100);
+/** Modifiers that lack what is asked of them are not raised, and none goes beyond its caps. @param base mean base bid, micros */
+function withinBounds(
+  free: readonly PlacementAt[],
+  bounds: PlacementBounds | null,
+  base: number,
+): PlacementAt[] {
+  if (bounds === null) return [...free];
+  const { missing, cap, bid } = bounds;
+  let list = free.map((one, at): PlacementAt => {
+    if (!one.isSettable) return one;
+    const lacking = one.to > one.from ? missing[at] : null;
+    return atMost(atMost(one, lacking === null ? null : one.from, lacking), cap, 'its highest modifier');
+  });
+  if (bid === null || base <= 0) return list;
+  // Base bids rise as modifiers are cut, and what a modifier makes of them with them: each cut takes a whole per cent at least, so it ends.
+  for (;;) {
+    const bases = basesFor(
+      list,
+      list.map(({ to }) => to),
+    );
+    const most = wholeDown(bid / (base * bases) - 1);
+    if (!list.some(({ isSettable, to }) => isSettable && to > most)) return list;
+    list = list.map((one) => (one.isSettable ? atMost(one, most, 'its highest bid') : one));
+  }
+}
+
+const atMost = (one: PlacementAt, most: number | null, held: string | null): PlacementAt =>
+  most === null || one.to <= most ? one : { ...one, to: most, held };
+
 function leftAlone(
   placements: readonly PlacementAt[],
   targets: number,
@@ -58,7 +96,8 @@ function leftAlone(
   if (placements.every(({ isSettable }) => !isSettable)) return 'not offered';
   if (clicks <= 0) return 'no clicks';
   if (placements.some(({ from, to }) => Math.abs((1 + to) / (1 + from) - 1) >= LEAST_MOVE)) return null;
-  return isUnsure ? 'not sure' : 'as wanted';
+  if (isUnsure) return 'not sure';
+  return placements.some(({ held }) => held) ? 'held' : 'as wanted';
 }
 
 /** What the running targets of each campaign come to in a month. */

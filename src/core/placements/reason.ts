@@ -1,6 +1,7 @@
 import { smallest } from '../order';
 import { PLACEMENT_LABELS, PLACEMENTS } from '../structure';
 import { formatCount, formatMoney, formatShare } from '../units';
+import { boundsText } from './asks';
 import type { PlacementAt, PlacementProposal } from './proposal';
 
 const REST = PLACEMENTS.indexOf('rest');
@@ -11,10 +12,11 @@ const times = (value: number) => value.toFixed(2);
 /** Why a campaign's modifiers are proposed, or why none are, with the numbers that tell. */
 export function placementReason(proposal: Told): string {
   const { left, placements, clicks, bases, now, after } = proposal;
-  if (left !== null) return WHY_LEFT[left](proposal);
+  const held = boundsText(placements.map((one) => one.held ?? null));
+  if (left !== null) return `${WHY_LEFT[left](proposal)}${held}`;
   const moves = placements.flatMap((one, at) => (one.to === one.from ? [] : [moveText(one, at, placements)]));
   const own = `${formatCount(Math.round(clicks))} clicks`;
-  return `${own}; ${moves.join('; ')}. ${basesText(bases)}: the month’s spend stays, sales go up by about ${formatMoney(Math.max(0, after.sales - now.sales))}.`;
+  return `${own}; ${moves.join('; ')}. ${basesText(bases)}: the month’s spend stays, sales go up by about ${formatMoney(Math.max(0, after.sales - now.sales))}.${held}`;
 }
 
 function moveText(one: PlacementAt, at: number, placements: readonly PlacementAt[]): string {
@@ -43,5 +45,6 @@ const WHY_LEFT: Record<NonNullable<PlacementProposal['left']>, (proposal: Told) 
   'no clicks': () => 'No clicks of the last weeks tell what its placements are worth.',
   'not sure': ({ placements }) =>
     `It is not sure that one placement is the better one: ${placements.flatMap(({ worth }, at) => (at === REST ? [] : [`${PLACEMENT_LABELS[PLACEMENTS[at]]} ${times(worth.low)}–${times(worth.high)} of the rest`])).join(', ')}.`,
+  held: () => 'It is held where it stands.',
   'as wanted': () => 'Its modifiers stand where its clicks want them.',
 };

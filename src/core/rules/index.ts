@@ -1,5 +1,11 @@
-export { byNearness, RULE_WORKS, USUAL_GUARDS, USUAL_RULE } from './rule';
-export type { Rule, RuleGuards, RuleRhythm, RuleScope, RuleWork } from './rule';
+export { byNearness, USUAL_GUARDS, USUAL_RULE } from './rule';
+export type { PlainScope, Rule, RuleGuards, RuleRhythm, RuleScope } from './rule';
+export { RULE_WORKS } from './works';
+export type { RuleWork } from './works';
+export { swathHolds } from './swath';
+export type { RuleSwath, Subject } from './swath';
+export { newTermReason, pickTerms, testOfTerm } from './newTerms';
+export type { NewTermsRule, TermFound, TermTest } from './newTerms';
 export { isDue, nextNight } from './due';
 export { LEFT, settleRules } from './settle';
 export type { LeftWhy, NightUse, Settled, Wanted } from './settle';

@@ -1,26 +1,19 @@
 import type { GoalScope } from '../goals';
 import type { GrowthPlan } from '../growth';
+import type { PlacementAsks } from '../placements';
 import type { Day, Micros } from '../units';
-
-/** What a rule can do by night. */
-export const RULE_WORKS = [
-  'dead',
-  'bids',
-  'negatives',
-  'harvest',
-  'by hand',
-  'placements',
-  'budgets',
-  'hours',
-  'growth',
-] as const;
-export type RuleWork = (typeof RULE_WORKS)[number];
+import type { NewTermsRule } from './newTerms';
+import type { RuleSwath } from './swath';
+import type { RuleWork } from './works';
 
 /** Everything below one thing; the account has the id 0. */
-export interface RuleScope {
+export interface PlainScope {
   kind: GoalScope;
   id: number;
 }
+
+/** The same, or what is in a swath, with the id 0. */
+export type RuleScope = PlainScope | { kind: 'swath'; id: number };
 
 /** On which nights a rule works. Weekdays: 1 Monday to 7 Sunday. */
 export type RuleRhythm =
@@ -47,6 +40,12 @@ export interface Rule {
   tests: boolean;
   /** Of a step by hand: which rows (each condition as in a link: "acos>=40", in per cent), and by how much their bids move; null: they are paused. */
   hand: { conditions: string[]; percent: number | null };
+  /** Of a scope that is a swath: which; null: another scope. */
+  swath: RuleSwath | null;
+  /** Of placements: what they have to show and how far they go; null: as the engine has it. */
+  placements: PlacementAsks | null;
+  /** Of new terms: where they come from; null: another work. */
+  newTerms: NewTermsRule | null;
   /** Of a growth plan: how its product is grown; null: another work. */
   growth: GrowthPlan | null;
   rhythm: RuleRhythm;
@@ -69,6 +68,9 @@ export const USUAL_RULE: Omit<Rule, 'name' | 'work'> = {
   bid: { low: null, high: null },
   tests: false,
   hand: { conditions: [], percent: -0.15 },
+  swath: null,
+  placements: null,
+  newTerms: null,
   growth: null,
   rhythm: { kind: 'nightly' },
   until: null,
@@ -98,7 +100,15 @@ export const USUAL_GUARDS: RuleGuards = {
 };
 
 /** Scopes from wide to narrow: what is nearer counts before what is wider. */
-const NEARNESS: Record<GoalScope, number> = { account: 0, line: 1, product: 2, campaign: 3, 'ad-group': 4 };
+const NEARNESS: Record<RuleScope['kind'], number> = {
+  account: 0,
+  line: 1,
+  product: 2,
+  campaign: 3,
+  'ad-group': 4,
+  // Picked row by row.
+  swath: 5,
+};
 
 /** Rules in the order in which they count: the nearer scope first, then the order of the list. */
 export const byNearness = <R extends { rule: Pick<Rule, 'scope'>; place: number }>(list: readonly R[]): R[] =>

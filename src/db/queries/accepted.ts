@@ -1,6 +1,15 @@
 import { NOTHING_MADE } from '../../core/changes';
-import type { Accepted, Made, Values } from '../../core/changes';
+import type { Accepted, AcceptedChange, Made, Values } from '../../core/changes';
+import type { Day } from '../../core/units';
 import type { Query } from '../connection';
+
+/** Accepted changes since a day, in the order of their answers. */
+export async function listAcceptedSince(sql: Query, accountId: number, from: Day): Promise<AcceptedChange[]> {
+  return sql<AcceptedChange[]>`
+    select change, jsonb_build_object('targetId', made_target_id, 'negativeId', made_negative_id, 'scheduleId', made_schedule_id) as made
+    from mowing.change where account_id = ${accountId} and state = 'accepted' and answered_on >= ${from}
+    order by answered_at, change_id`;
+}
 
 const TABLES = {
   campaign: 'campaign',

@@ -66,7 +66,7 @@ export async function listTestCosts(
   from: string,
 ): Promise<{ targetId: number; cost: number }[]> {
   return sql<{ targetId: number; cost: number }[]>`
-    select (change->>'targetId')::integer as "targetId", coalesce(sum((figures->>'testCost')::numeric), 0)::bigint as cost
+    select coalesce((change->>'targetId')::integer, made_target_id, 0) as "targetId", coalesce(sum((figures->>'testCost')::numeric), 0)::bigint as cost
     from mowing.change c
     where account_id = ${accountId} and state = 'accepted' and figures->>'step' = 'test' and answered_on >= ${from}
       and not exists (select from mowing.change u

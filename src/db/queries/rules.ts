@@ -20,7 +20,7 @@ export interface RuleRow {
 /** Rules of an account that were not removed, in their order. */
 export async function listRules(sql: Query, accountId: number): Promise<RuleRow[]> {
   return sql<RuleRow[]>`
-    select r.rule_id as id, r.place, '{"growth": null}'::jsonb || r.rule as rule, r.is_on as "isOn", r.stopped_why as "stoppedWhy", r.tried, r.played,
+    select r.rule_id as id, r.place, '{"growth": null, "swath": null, "placements": null, "newTerms": null}'::jsonb || r.rule as rule, r.is_on as "isOn", r.stopped_why as "stoppedWhy", r.tried, r.played,
       (select max(n.day) from mowing.rule_night n where n.account_id = r.account_id and n.rule_id = r.rule_id and n.state <> 'skipped') as "lastNight"
     from mowing.rule r where r.account_id = ${accountId} and r.removed_at is null order by r.place, r.rule_id`;
 }

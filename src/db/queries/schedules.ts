@@ -1,4 +1,5 @@
 import type { NamedWeek, RunningSchedule } from '../../contract/schedules';
+import type { State } from '../../core/structure';
 import type { Query } from '../connection';
 
 export const listNamedWeeks = (sql: Query, accountId: number) =>
@@ -18,28 +19,18 @@ export async function removeNamedWeek(sql: Query, accountId: number, name: strin
   return gone.length > 0;
 }
 
-/** Schedules that campaigns follow, the oldest first. */
-export const listRunningSchedules = (sql: Query, accountId: number) =>
-  sql<RunningSchedule[]>`
-    select schedule_id as "scheduleId", campaign_id as "campaignId", name, week from mowing.schedule
-    where account_id = ${accountId} and state = 'enabled' order by schedule_id`;
+/** Schedules of campaigns, ended ones too, the oldest first. */
+export const listSchedules = (sql: Query, accountId: number) =>
+  sql<(Omit<RunningSchedule, 'scheduleId'> & { id: number; state: State })[]>`
+    select schedule_id as id, campaign_id as "campaignId", name, week, state from mowing.schedule
+    where account_id = ${accountId} order by schedule_id`;
 
-/** Campaigns by id with whether they run, and the products that they advertise. */
-export const listRunningCampaigns = (sql: Query, accountId: number) =>
-  sql<{ id: number; runs: boolean; products: number[] }[]>`
-    select c.campaign_id as id, c.state = 'enabled' as runs,
-      coalesce(array_agg(distinct g.product_id) filter (where g.product_id is not null), '{}') as products
-    from mowing.campaign c left join mowing.ad_group g on g.account_id = c.account_id and g.campaign_id = c.campaign_id
-    where c.account_id = ${accountId} and c.state <> 'archived' group by c.campaign_id, c.state order by c.campaign_id`;
-
-/** What campaigns with a daily budget spend of it on an average day between two, as a share of the budget that stands now. */
-export const listBudgetUse = (sql: Query, accountId: number, from: string, to: string) =>
-  sql<{ id: number; share: number }[]>`
-    select c.campaign_id as id, (sum(d.spend_micros) / (${to}::date - ${from}::date + 1) / c.budget_micros)::float8 as share
-    from mowing.campaign c
-    join mowing.placement_day d on d.account_id = c.account_id and d.campaign_id = c.campaign_id and d.day between ${from} and ${to}
-    where c.account_id = ${accountId} and c.budget_kind = 'daily' and c.budget_micros > 0
-    group by c.campaign_id, c.budget_micros order by 1`;
+/** What campaigns spend on an average day between two, micros. */
+export const listDailySpend = (sql: Query, accountId: number, from: string, to: string) =>
+  sql<{ id: number; spend: number }[]>`
+    select campaign_id as id, (sum(spend_micros) / (${to}::date - ${from}::date + 1))::float8 as spend
+    from mowing.placement_day where account_id = ${accountId} and day between ${from} and ${to}
+    group by campaign_id order by 1`;
 
 /** Own bids of the targets that run in some campaigns, micros. */
 export const listOwnBids = (sql: Query, accountId: number, campaigns: number[]) =>

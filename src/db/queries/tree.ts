@@ -1,5 +1,6 @@
 import type { Change } from '../../core/changes';
 import type { AdGroupNode, CampaignNode } from '../../core/structure';
+import type { Day } from '../../core/units';
 import type { Query } from '../connection';
 
 export async function listCampaignNodes(sql: Query, accountId: number): Promise<CampaignNode[]> {
@@ -31,10 +32,12 @@ export async function listLastAccepted(
   accountId: number,
   kinds: readonly string[],
   alongStep: string,
+  before?: Day,
 ) {
   return sql<{ change: Change; madeTargetId: number | null; day: string }[]>`
     select distinct on (change_key) change, made_target_id as "madeTargetId", answered_on as day from mowing.change
     where account_id = ${accountId} and state = 'accepted' and kind = any(${kinds})
       and (change->>'targetId' is null or figures->>'step' is distinct from ${alongStep})
+      ${before === undefined ? sql`` : sql`and answered_on < ${before}`}
     order by change_key, answered_on desc`;
 }

@@ -1,13 +1,13 @@
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { NewChange } from '../../contract/changes';
 import type { MarketLimits } from '../../core/changes';
-import { arrangeRows, readAnyOf } from '../../core/conditions';
+import { readAnyOf } from '../../core/conditions';
 import type { Stack } from '../../core/conditions';
-import { buildLens, sumsAt } from '../../core/lenses';
+import { sumsAt } from '../../core/lenses';
 import type { TreeIndex } from '../../core/structure';
 import { daysIn } from '../../core/units';
 import type { Micros } from '../../core/units';
-import { keptLens, toGrainSums } from '../field';
+import { meetRows } from '../field';
 import { planMove, planState } from './handChanges';
 import { stagedValue } from './staged';
 import type { Staged } from './staged';
@@ -54,10 +54,7 @@ export function planByConditions(
   limits: MarketLimits,
   { low, high, waitDays, staged }: HandBounds,
 ) {
-  const { table, reader } = keptLens(1, buildLens('targets', index, toGrainSums(sums).grainSums), index);
-  const all = Int32Array.from({ length: table.size }, (_, row) => row);
-  const stack = readConditions(conditions);
-  const rows = stack === null ? [] : Array.from(arrangeRows(reader, all, stack, []));
+  const { table, rows } = meetRows('targets', index, sums, readConditions(conditions));
   const days = daysIn(sums.window.from, sums.window.to);
   const own: MarketLimits = {
     ...limits,

@@ -2,6 +2,7 @@ export { keptLens } from './keptLens';
 export type { KeptLens } from './keptLens';
 export { toGrainSums } from './toGrainSums';
 export type { LoadedSums } from './toGrainSums';
+export { meetRows } from './meetRows';
 export { overviewOf } from './overviewParts';
 export { findInTree } from './findInTree';
 export type {

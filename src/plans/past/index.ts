@@ -1,1 +1,1 @@
-export { asOnDay } from './asOnDay';
+export { feedOnDay } from './feedOnDay';

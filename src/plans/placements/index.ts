@@ -1,3 +1,4 @@
+export { boundsBy } from './bounds';
 export { planPlacements } from './keptPlacements';
 export { placementAct, placementStake } from './placementActs';
 export { toPlacementChanges } from './toPlacementChanges';

@@ -1,5 +1,6 @@
 import { PLACEMENTS } from '../../core/structure';
 import { proposePlacements, unlikeGroups } from '../../core/placements';
+import type { PlacementBounds } from '../../core/placements';
 import type { TreeIndex } from '../../core/structure';
 import type { BidSettings } from '../../core/bids';
 import { sumsAt } from '../../core/lenses';
@@ -14,6 +15,7 @@ const REST = PLACEMENTS.indexOf('rest');
 /**
  * What is proposed for the placements of every campaign of a table, with what each did in the window.
  * @param figures rows of campaigns by placement
+ * @param boundsOf what else holds for a campaign; null: nothing
  */
 export function planPlacements(
   bids: KeptBids,
@@ -21,9 +23,14 @@ export function planPlacements(
   table: LensTable,
   figures: LensTable,
   index: TreeIndex,
+  boundsOf?: (campaignId: number) => PlacementBounds | null,
 ): PlacementPlan {
   const { prepared, campaignIds } = bids;
-  const proposals = proposePlacements(prepared, settings);
+  const proposals = proposePlacements(
+    prepared,
+    settings,
+    boundsOf && ((campaign) => boundsOf(campaignIds[campaign])),
+  );
   const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
   const rowOf = new Map<string, number>();
   for (let row = 0; row < figures.size; row += 1)

@@ -1,8 +1,10 @@
 import { settingsOf } from '../../core/bids';
 import type { BidFeed, BidSettings } from '../../core/bids';
 import type { MarketLimits } from '../../core/changes';
-import { buildLens } from '../../core/lenses';
+import { buildLens, sumsAt } from '../../core/lenses';
+import type { Sums } from '../../core/measures';
 import { placementReason } from '../../core/placements';
+import type { PlacementAsks, PlacementOrder } from '../../core/placements';
 import { indexTree } from '../../core/structure';
 import type { AccountTree, Placement } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
@@ -10,7 +12,7 @@ import type { PlanChoices } from '../../contract/choices';
 import { keptBids } from '../bids';
 import { keptLens, toGrainSums } from '../field';
 import { arrangeCampaigns } from '../campaigns';
-import { placementChanges, placementSettings, placementStake, planPlacements } from '../placements';
+import { boundsBy, placementChanges, placementSettings, placementStake, planPlacements } from '../placements';
 import type { PlacementChangesAsked } from '../placements';
 import { plannedCampaign } from './planned';
 import type { Planned } from './planned';
@@ -28,17 +30,32 @@ export interface PlacementParts {
   staged: number[];
   aside: number[];
   bids: PlacementChangesAsked['staged'];
+  /** What placements have to show, and their sums over the days of that; null: nothing is asked. */
+  asked: { asks: PlacementAsks; sums: FieldSumsAnswer } | null;
 }
+
+type StepRow = { planned: Planned; sums: Sums };
+
+/** Which campaigns come first; the most sales to win are first already. */
+const BEFORE: Record<PlacementOrder, ((a: StepRow, b: StepRow) => number) | null> = {
+  gain: null,
+  spend: (a, b) => b.sums.spend - a.sums.spend,
+  acos: (a, b) => acosOf(b.sums) - acosOf(a.sums),
+};
+/** What spends and sells nothing has the highest ACOS of all. */
+const acosOf = ({ spend, sales }: Sums) => (sales > 0 ? spend / sales : spend > 0 ? Infinity : 0);
 
 /** What is proposed for the account's placements, the most sales to win first: the rows and figures that the page shows. */
 export function planPlacementStep(parts: PlacementParts): { settings: BidSettings; planned: Planned[] } {
-  const { tree, sums, feed, choices, limits, options, staged, aside, bids } = parts;
+  const { tree, sums, feed, choices, limits, options, staged, aside, bids, asked } = parts;
   const index = indexTree(tree);
   const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums.targets).grainSums), index);
   const figures = buildLens('placements', index, toGrainSums(sums.placements).grainSums);
   const settings = placementSettings(settingsOf(choices, limits), options);
   const { table } = lens;
-  const plan = planPlacements(keptBids(index, feed), settings, table, figures, index);
+  const bounds =
+    asked && boundsBy(asked.asks, buildLens('placements', index, toGrainSums(asked.sums).grainSums));
+  const plan = planPlacements(keptBids(index, feed), settings, table, figures, index, bounds ?? undefined);
   const { rows } = arrangeCampaigns(
     lens,
     { show: 'proposed', conditions: [], sort: null, staged, aside },
@@ -47,12 +64,15 @@ export function planPlacementStep(parts: PlacementParts): { settings: BidSetting
   );
   const list = Array.from(rows);
   const changes = placementChanges(plan, index, { settings, rows: list, edits: [], staged: bids });
-  const planned = list.map((row, at) =>
-    plannedCampaign(table, row, plan.rows[row], changes[at], {
+  const all = list.map((row, at) => ({
+    sums: sumsAt(table.now, row),
+    planned: plannedCampaign(table, row, plan.rows[row], changes[at], {
       from: null,
       to: null,
       reason: placementReason(plan.rows[row]),
     }),
-  );
-  return { settings, planned };
+  }));
+  const before = BEFORE[asked?.asks.first ?? 'gain'];
+  if (before) all.sort(before);
+  return { settings, planned: all.map(({ planned }) => planned) };
 }

@@ -1,4 +1,6 @@
 import { USUAL_LIMITS } from '../../core/changes';
+import { addDays } from '../../core/units';
+import type { Day } from '../../core/units';
 import type { AccountInfo, NewAccount } from '../../contract/api';
 import type { AccountChange } from '../../contract/requests';
 import { machineTimeZone } from '../../contract/timeZone';
@@ -46,11 +48,16 @@ export async function loadAccounts(): Promise<AccountInfo[]> {
   return (await listAccounts(db())).map(accountInfo);
 }
 
-/** @throws MowingError when there is no account with this id */
-export async function needAccount(id: number): Promise<AccountRow> {
+/**
+ * An account, or how it stood on a day that is past: that day is its present one, and its figures end before it.
+ * @throws MowingError when there is no account with this id
+ */
+export async function needAccount(id: number, on?: Day): Promise<AccountRow> {
   const row = await findAccount(db(), id);
   if (!row) throw new MowingError('not-found', `There is no account ${id}. GET /api/accounts lists them.`);
-  return row;
+  if (on === undefined) return row;
+  const eve = addDays(on, -1);
+  return { ...row, marketDay: on, lastDay: row.lastDay !== null && row.lastDay < eve ? row.lastDay : eve };
 }
 
 /** The newest state of an account's figures and entities. */

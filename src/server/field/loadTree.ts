@@ -2,6 +2,8 @@ import { marginOf } from '../../core/economics';
 import { entitiesOf, kindsThat } from '../../core/changes';
 import { PLACEMENT_STEP } from '../../plans/bids';
 import type { AccountTree, LastChange } from '../../core/structure';
+import type { Day } from '../../core/units';
+import { loadStood } from '../changes/loadStood';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { listTargets } from '../../db/queries/structure';
 import { listAdGroupNodes, listCampaignNodes, listLastAccepted, listLines } from '../../db/queries/tree';
@@ -11,24 +13,27 @@ import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 import { costsOf } from '../economics/products';
 
-/** Everything of an account that its figures hang on. */
-export async function loadTree(accountId: number): Promise<AccountTree> {
-  const account = await needAccount(accountId);
-  const [campaigns, adGroups, targets, products, lines, goals, lastChanges, lists] = await Promise.all([
-    listCampaignNodes(db(), accountId),
-    listAdGroupNodes(db(), accountId),
-    listTargets(db(), accountId),
-    listProducts(db(), accountId),
-    listLines(db(), accountId),
-    listGoals(db(), accountId),
-    loadLastChanges(accountId),
-    readWordLists(db(), accountId),
-  ]);
+/** Everything of an account that its figures hang on. @param on a day that is past: before the changes that were made since */
+export async function loadTree(accountId: number, on?: Day): Promise<AccountTree> {
+  const account = await needAccount(accountId, on);
+  const [stood, campaigns, adGroups, targets, products, lines, goals, lastChanges, lists] = await Promise.all(
+    [
+      loadStood(accountId, on),
+      listCampaignNodes(db(), accountId),
+      listAdGroupNodes(db(), accountId),
+      listTargets(db(), accountId),
+      listProducts(db(), accountId),
+      listLines(db(), accountId),
+      listGoals(db(), accountId),
+      loadLastChanges(accountId, on),
+      readWordLists(db(), accountId),
+    ],
+  );
   return {
     today: todayOf(account),
-    campaigns,
-    adGroups,
-    targets,
+    campaigns: stood.of('campaign', campaigns),
+    adGroups: stood.of('ad-group', adGroups),
+    targets: stood.of('target', targets),
     products: products.map((row) => {
       const costs = costsOf(row);
       const { id, itemCode, name, lineId } = row;
@@ -57,7 +62,7 @@ export async function loadTree(accountId: number): Promise<AccountTree> {
  * The day of the last accepted change of every target, campaign and ad group that was set to something, or made, from here. A base bid that
  * only went along with the modifiers of its campaign leaves what a click may cost as it was: nothing has to be waited for.
  */
-async function loadLastChanges(accountId: number): Promise<LastChange[]> {
+async function loadLastChanges(accountId: number, on?: Day): Promise<LastChange[]> {
   const last = new Map<string, LastChange>();
   const kinds = kindsThat(
     ({ sets, makes }) => (sets !== null && sets !== 'name' && sets !== 'day') || makes === 'target',
@@ -67,6 +72,7 @@ async function loadLastChanges(accountId: number): Promise<LastChange[]> {
     accountId,
     kinds,
     PLACEMENT_STEP,
+    on,
   )) {
     const { target = madeTargetId ?? undefined, adGroup, campaign } = entitiesOf(change);
     const [entity, id] =

@@ -1,18 +1,16 @@
 import type { SchedulesAnswer, WeekPrice } from '../../contract/schedules';
 import { groupBy } from '../../core/order';
 import { readWeek } from '../../core/schedules';
+import type { AdGroupNode, CampaignNode } from '../../core/structure';
 import { addDays, formatDay } from '../../core/units';
-import {
-  listBudgetUse,
-  listNamedWeeks,
-  listOwnBids,
-  listRunningCampaigns,
-  listRunningSchedules,
-} from '../../db/queries/schedules';
+import type { Day } from '../../core/units';
+import { listDailySpend, listNamedWeeks, listOwnBids, listSchedules } from '../../db/queries/schedules';
 import { listRunningTrials } from '../../db/queries/weekTrials';
 import { hoursByCampaign, monthsUnder, planHours } from '../../plans/hours';
 import { accountInfo, needAccount } from '../accounts/accounts';
+import { loadStood } from '../changes/loadStood';
 import { db } from '../context/context';
+import { loadTree } from '../field/loadTree';
 import { columnsOf, readWeekRows, weeksOf } from './weekRows';
 
 /** Weeks that schedules are planned from. */
@@ -34,22 +32,30 @@ export async function loadSchedules(accountId: number): Promise<SchedulesAnswer>
   };
 }
 
-/** The same with all that it was planned from. */
-export async function planSchedules(accountId: number) {
-  const account = await needAccount(accountId);
+/** The same with all that it was planned from. @param on a day that is past: as it stood and was known then */
+export async function planSchedules(accountId: number, on?: Day) {
+  const account = await needAccount(accountId, on);
   const { options, limits } = accountInfo(account);
-  const [window, named, running, campaigns, trials] = await Promise.all([
+  const [window, named, schedules, { campaigns: nodes, adGroups }, trials] = await Promise.all([
     weeksOf(account, PLANNED_FROM),
     listNamedWeeks(db(), accountId),
-    listRunningSchedules(db(), accountId),
-    listRunningCampaigns(db(), accountId),
+    listSchedules(db(), accountId),
+    loadTree(accountId, on),
     listRunningTrials(db(), accountId),
   ]);
+  const stood = await loadStood(accountId, on);
+  const running = stood
+    .of('schedule', schedules)
+    .flatMap(({ id, state, ...rest }) => (state === 'enabled' ? [{ scheduleId: id, ...rest }] : []));
+  const campaigns = plannedCampaigns(nodes, adGroups);
   const figures = columnsOf(await readWeekRows({ account: accountId, scope: 'account', scopeId: 0 }, window));
   const offered = options?.schedules ?? null;
-  const used = window
-    ? await listBudgetUse(db(), accountId, addDays(window.to, 1 - USED_OVER), window.to)
+  const spent = window
+    ? await listDailySpend(db(), accountId, addDays(window.to, 1 - USED_OVER), window.to)
     : [];
+  const budgets = new Map(
+    nodes.flatMap(({ id, budget, budgetKind }) => (budgetKind === 'daily' && budget ? [[id, budget]] : [])),
+  );
   const inTrial = new Set(trials.flatMap((trial) => trial.campaigns));
   const plan = planHours({
     figures,
@@ -60,11 +66,29 @@ export async function planSchedules(accountId: number) {
     running,
     named,
     inTrial,
-    used: new Map(used.map(({ id, share }) => [id, share])),
+    used: new Map(
+      spent.flatMap(({ id, spend }) => (budgets.has(id) ? [[id, spend / budgets.get(id)!]] : [])),
+    ),
     bids: await bidsToLower(accountId, offered, campaigns),
     newName: window ? `Pattern to ${formatDay(window.to)}` : 'Pattern',
   });
   return { offered, limits, named, running, campaigns, window, figures, plan, inTrial };
+}
+
+/** Campaigns that have not ended, with the products that they advertise. */
+function plannedCampaigns(campaigns: readonly CampaignNode[], adGroups: readonly AdGroupNode[]) {
+  const groups = groupBy(adGroups, ({ campaignId }) => campaignId);
+  return campaigns.flatMap(({ id, state }) =>
+    state === 'archived'
+      ? []
+      : [
+          {
+            id,
+            runs: state === 'enabled',
+            products: [...new Set((groups.get(id) ?? []).flatMap(({ productId }) => productId ?? []))],
+          },
+        ],
+  );
 }
 
 /** Days over which it is seen what campaigns use of their budgets. */

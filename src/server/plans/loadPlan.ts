@@ -6,13 +6,14 @@ import type { BidQueue, CampaignStep, ReviewData } from '../../contract/review';
 import type { BidChoices, BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
 import type { Goal } from '../../core/goals';
+import type { PlacementAsks } from '../../core/placements';
 import { PLACEMENTS } from '../../core/structure';
 import type { Route } from '../../core/routes';
 import type { AccountTree } from '../../core/structure';
 import { microsToDecimal } from '../../core/units';
 import type { Day } from '../../core/units';
 import type { TermChoices } from '../../contract/choices';
-import { asOnDay } from '../../plans/past';
+import { feedOnDay } from '../../plans/past';
 import { listChangeRows } from '../../db/queries/changes';
 import { aheadOf, pendingTargets } from '../../plans/bids';
 import { pendingBudgets } from '../../plans/budgets';
@@ -29,6 +30,7 @@ import {
 import type { Planned } from '../../plans/steps';
 import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
 import { accountInfo, needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
@@ -56,11 +58,15 @@ export interface PlanHow {
   terms?: Partial<TermChoices>;
   /** A target in place of the one that its scope has. */
   goal?: Goal;
+  /** Whether that target holds for everything, nearer ones too. */
+  isGoalForAll?: boolean;
+  /** What placements have to show, and how far their modifiers go. */
+  placements?: PlacementAsks;
   /** Days that are looked at. */
   lookBack?: number;
   /** Where search terms come from (ad groups) and move to, in place of the account's own routes. */
   routes?: Route[];
-  /** As on a day that is past, with what was known then; of steps that tune bids alone. */
+  /** As on a day that is past, with what was known then. */
   on?: Day;
 }
 
@@ -71,14 +77,16 @@ export async function planStep(request: PlanRequest, how: PlanHow = {}): Promise
   return CAMPAIGN_PLANS[request.step](request, how);
 }
 
-/** The tree with another target in one scope; nearer ones keep theirs. */
-export const withGoal = (tree: AccountTree, goal: Goal | undefined): AccountTree =>
+/** The tree with another target in one scope; nearer ones keep theirs, unless it holds for all. */
+export const withGoal = (tree: AccountTree, { goal, isGoalForAll }: PlanHow): AccountTree =>
   goal === undefined
     ? tree
     : {
         ...tree,
         goals: [
-          ...tree.goals.filter((one) => one.scope !== goal.scope || one.scopeId !== goal.scopeId),
+          ...tree.goals.filter(
+            (one) => !isGoalForAll && (one.scope !== goal.scope || one.scopeId !== goal.scopeId),
+          ),
           goal,
         ],
       };
@@ -89,17 +97,26 @@ const CAMPAIGN_PLANS = {
   hours: hoursPlan,
 } satisfies Record<CampaignStep, unknown>;
 
-async function pendingOf(accountId: number) {
+/** What is in the tray or under way; nothing of it was on a day that is past. */
+async function pendingOf(accountId: number, { on }: PlanHow) {
+  if (on !== undefined) return [];
   const lists = await Promise.all(
     (['staged', 'sending'] as const).map((state) => listChangeRows(db(), accountId, { state })),
   );
   return lists.flat();
 }
 
-/** The ids of what is put aside in a queue. */
-async function asideOf(accountId: number, queue: string): Promise<number[][]> {
+/** The ids of what is put aside in a queue; what was on a day that is past is not known. */
+async function asideOf(accountId: number, queue: string, { on }: PlanHow): Promise<number[][]> {
+  if (on !== undefined) return [];
   const { aside } = await loadAside(accountId);
   return aside.filter((one) => one.queue === queue).map(({ subject }) => idsOfSubject(subject));
+}
+
+/** What bids are worked out from, as it was known. */
+async function feedOf(accountId: number, how: PlanHow): Promise<BidFeed> {
+  const feed = read<BidFeed>(await loadBidFeed(accountId, how));
+  return how.on === undefined ? feed : feedOnDay(feed, how.on, todayOf(await needAccount(accountId)));
 }
 
 async function bidPlan(request: PlanRequest, how: PlanHow): Promise<LoadedPlan> {
@@ -123,26 +140,23 @@ async function bidPlans(
   how: PlanHow,
 ): Promise<{ answer: Omit<LoadedPlan['answer'], 'step'>; plan: (step: BidQueue) => Planned[] }> {
   const account = accountInfo(await needAccount(id));
-  const [now, sums, toldFeed, aside, waiting] = await Promise.all([
-    loadTree(id),
-    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
-    loadBidFeed(id, how).then(read<BidFeed>),
-    asideOf(id, BID_QUEUE),
-    pendingOf(id),
+  const [tree, sums, feed, aside, pending] = await Promise.all([
+    loadTree(id, how.on),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    feedOf(id, how),
+    asideOf(id, BID_QUEUE, how),
+    pendingOf(id, how),
   ]);
-  const { tree, feed } =
-    how.on === undefined ? { tree: now, feed: toldFeed } : asOnDay(now, toldFeed, how.on, now.today);
-  const pending = how.on === undefined ? waiting : [];
   const choices = { ...account.choices.bids, ...how.bids, ...(pace && { pace }), ...(aim && { aim }) };
   const targetAcos = target ?? account.targetAcos;
   const { settings, plan } = bidPlanner({
-    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how), accountAcos: targetAcos },
     sums,
     feed,
     choices,
     limits: account.limits,
     staged: [...pendingTargets(pending).keys()],
-    aside: how.on === undefined ? aside.map(([targetId]) => targetId) : [],
+    aside: aside.map(([targetId]) => targetId),
     ahead: aheadOf(pending),
     money: account.choices.money,
   });
@@ -173,24 +187,27 @@ async function placementPlan(
   how: PlanHow,
 ): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
-  const sumsOf = (grain: 'target' | 'placement') =>
-    loadFieldSums({ account: id, grain, from, to }).then(read<FieldSumsAnswer>);
-  const [tree, targets, placements, feed, aside, pending] = await Promise.all([
-    loadTree(id),
+  const { placements: asks } = how;
+  const sumsOf = (grain: 'target' | 'placement', days: { from?: string; to?: string } = { from, to }) =>
+    loadFieldSums({ account: id, grain, ...days }, how.on).then(read<FieldSumsAnswer>);
+  const [tree, targets, placements, askedOf, feed, aside, pending] = await Promise.all([
+    loadTree(id, how.on),
     sumsOf('target'),
     sumsOf('placement'),
-    loadBidFeed(id, how).then(read<BidFeed>),
-    asideOf(id, step),
-    pendingOf(id),
+    asks && sumsOf('placement', { from: `last${asks.days}`, to: 'settled' }),
+    feedOf(id, how),
+    asideOf(id, step, how),
+    pendingOf(id, how),
   ]);
   const targetAcos = target ?? account.targetAcos;
   const { settings, planned } = planPlacementStep({
-    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how), accountAcos: targetAcos },
     sums: { targets, placements },
     feed,
     choices: { ...account.choices.bids, ...how.bids },
     limits: account.limits,
     options: account.options,
+    asked: asks && askedOf ? { asks, sums: askedOf } : null,
     staged: pendingPlacements(pending),
     aside: aside.map(([campaignId]) => campaignId),
     bids: stagedBids(
@@ -210,15 +227,15 @@ async function budgetPlan(
 ): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
-    loadTree(id),
-    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
-    loadBidFeed(id, how).then(read<BidFeed>),
-    asideOf(id, step),
-    pendingOf(id),
+    loadTree(id, how.on),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    feedOf(id, how),
+    asideOf(id, step, how),
+    pendingOf(id, how),
   ]);
   const targetAcos = target ?? account.targetAcos;
   const { planned } = planBudgetStep({
-    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how), accountAcos: targetAcos },
     sums,
     feed,
     choices: { ...account.choices, bids: { ...account.choices.bids, ...how.bids } },
@@ -244,15 +261,15 @@ async function hoursPlan(
 ): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, { plan, offered }, aside, pending] = await Promise.all([
-    loadTree(id),
-    loadFieldSums({ account: id, grain: 'target', from, to }).then(read<FieldSumsAnswer>),
-    planSchedules(id),
-    asideOf(id, step),
-    pendingOf(id),
+    loadTree(id, how.on),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    planSchedules(id, how.on),
+    asideOf(id, step, how),
+    pendingOf(id, how),
   ]);
   const targetAcos = target ?? account.targetAcos;
   const planned = planHourStep({
-    tree: { ...withGoal(tree, how.goal), accountAcos: targetAcos },
+    tree: { ...withGoal(tree, how), accountAcos: targetAcos },
     sums,
     rows: plan.rows,
     limits: account.limits,
@@ -272,12 +289,13 @@ async function hoursPlan(
 
 async function termPlan(
   { account: id, step, from, to, target }: PlanRequest,
-  { terms, goal, routes }: PlanHow,
+  how: PlanHow,
 ): Promise<LoadedPlan> {
+  const { terms, goal, routes, on } = how;
   const [all, aside, pending] = await Promise.all([
-    loadReview(id, from, to).then(read<ReviewData>),
-    asideOf(id, step),
-    pendingOf(id),
+    loadReview(id, from, to, on).then(read<ReviewData>),
+    asideOf(id, step, how),
+    pendingOf(id, how),
   ]);
   const review = routes ? { ...all, routes } : all;
   const { account, window } = review;
@@ -285,7 +303,9 @@ async function termPlan(
   const chosen = reviewSettings({ ...account.choices.terms, ...terms }, aim);
   const settings = routes ? { ...chosen, isRoutedOnly: true } : chosen;
   const held = keptReview(1, review);
-  await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
+  // What the market would have suggested on a day that is past is not known.
+  if (on === undefined)
+    await askSuggestions(held, settings, async (targets) => (await suggestNew(id, targets)).bids);
   const handled = pendingKeys(pending);
   for (const [adGroupId, termId] of aside) handled.add(rowKey(step as 'harvest', adGroupId, termId));
   return {

@@ -2,6 +2,8 @@ import type { ReviewData } from '../../contract/review';
 import { HISTORY_DAYS } from '../../core/bids';
 import { marginOf } from '../../core/economics';
 import { addDays, daysIn } from '../../core/units';
+import type { Day } from '../../core/units';
+import { loadStood } from '../changes/loadStood';
 import { listProducts } from '../../db/queries/economics';
 import { costsOf } from '../economics/products';
 import { readWordLists } from '../../db/queries/wordLists';
@@ -16,14 +18,16 @@ import { db } from '../context/context';
 /**
  * Everything that a review of search terms needs, for a window or for the usual one, as the text of a ReviewData. Its
  * rows are columns that the database printed: they pass through as they are.
+ * @param on a day that is past: as it stood and was known then
  */
-export async function loadReview(accountId: number, from?: string, to?: string): Promise<string> {
-  const account = await needAccount(accountId);
+export async function loadReview(accountId: number, from?: string, to?: string, on?: Day): Promise<string> {
+  const account = await needAccount(accountId, on);
   const [window, usual] = await Promise.all([chooseWindow(account, from, to), chooseWindow(account)]);
   const counting = { from: addDays(usual.to, 1 - HISTORY_DAYS), to: usual.to };
   const sql = db();
-  const [campaigns, adGroups, targets, negatives, products, routes, lists, rows, negativeLists] =
+  const [stood, campaigns, adGroups, targets, negatives, products, routes, lists, rows, negativeLists] =
     await Promise.all([
+      loadStood(accountId, on),
       listCampaigns(sql, accountId),
       listAdGroups(sql, accountId),
       listTargets(sql, accountId),
@@ -41,7 +45,12 @@ export async function loadReview(accountId: number, from?: string, to?: string):
       account.firstDay && account.firstDay > counting.from ? account.firstDay : counting.from,
       counting.to,
     ),
-    structure: { campaigns, adGroups, targets, negatives },
+    structure: {
+      campaigns: stood.of('campaign', campaigns),
+      adGroups: stood.of('ad-group', adGroups),
+      targets: stood.of('target', targets),
+      negatives: stood.of('negative', negatives),
+    },
     margins: products.flatMap((row) => {
       const share = marginOf(costsOf(row))?.share;
       return share === undefined ? [] : [{ productId: row.id, share }];

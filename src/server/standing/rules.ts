@@ -3,8 +3,6 @@ import { MowingError } from '../../contract/mowingError';
 import { nextNight, USUAL_GUARDS } from '../../core/rules';
 import type { Rule, RuleGuards } from '../../core/rules';
 import { USUAL_LIMITS } from '../../core/changes';
-import type { MarketLimits } from '../../core/changes';
-import { growthFaults } from '../../core/growth';
 import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import { addDays } from '../../core/units';
@@ -20,13 +18,13 @@ import {
 } from '../../db/queries/rules';
 import type { AccountRow } from '../../db/queries/accounts';
 import type { RuleRow } from '../../db/queries/rules';
-import { readConditions } from '../../plans/byHand';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 import { loadTree } from '../field/loadTree';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
+import { checkRule } from './checkRule';
 import { canPlay } from './play/canPlay';
 import { scopeName } from './scopeName';
 
@@ -65,7 +63,7 @@ function infoOf(
     rule,
     isOn,
     stoppedWhy,
-    scopeName: scopeName(index, rule.scope) ?? 'what has gone',
+    scopeName: scopeName(index, rule.scope, rule.swath) ?? 'what has gone',
     isTried: tried === triedText(rule),
     canPlay: canPlay(rule, account),
     isPlayed: played === triedText(rule),
@@ -84,8 +82,9 @@ export async function nextNightOf(accountId: number, after: string): Promise<str
 }
 
 /** A rule as it is tried: how often it runs, whether it asks and what it is called change nothing of what it does. */
-export const triedText = ({ name: _, rhythm: __, until: ___, sends: ____, growth, ...does }: Rule): string =>
-  JSON.stringify(inOrder({ ...does, ...(growth !== null && { growth }) }));
+export const triedText = ({ name: _, rhythm: __, until: ___, sends: ____, ...does }: Rule): string =>
+  // What a rule does not have is left out: another version of the program may know of more.
+  JSON.stringify(inOrder(Object.fromEntries(Object.entries(does).filter(([, value]) => value !== null))));
 
 /** The same value with its keys in order: the database gives them back in another. */
 const inOrder = (value: unknown): unknown =>
@@ -134,39 +133,6 @@ export async function saveRule(
 }
 
 export const noRule = (id: number) => new MowingError('not-found', `The account has no rule ${id}.`);
-
-/** @throws MowingError with everything that is wrong */
-export function checkRule(
-  { scope, work, hand, bid, growth }: Rule,
-  index: TreeIndex,
-  limits: MarketLimits,
-): void {
-  const wrong = [
-    ...(scopeName(index, scope) === null || (scope.kind === 'account' && scope.id !== 0)
-      ? ['Its scope is not in the account any more.']
-      : []),
-    ...(work === 'by hand' && hand.conditions.length === 0
-      ? ['Say which targets: a step by hand on all of them is nothing for a rule.']
-      : []),
-    ...(work === 'by hand'
-      ? hand.conditions.flatMap((one) =>
-          readConditions([one]) === null ? [`“${one}” is no condition; write it like acos>=40.`] : [],
-        )
-      : []),
-    ...(bid.low !== null && bid.high !== null && bid.low > bid.high
-      ? ['Its lowest bid is above its highest.']
-      : []),
-    ...((work === 'growth') !== (growth !== null)
-      ? ['A growth plan has its stages, and no other rule has.']
-      : growth === null
-        ? []
-        : [
-            ...(scope.kind === 'product' ? [] : ['A growth plan is for a product.']),
-            ...growthFaults(growth, limits),
-          ]),
-  ];
-  if (wrong.length > 0) throw new MowingError('bad-request', wrong.join(' '));
-}
 
 /** Takes a rule away, or brings it back switched off; what it did stays. */
 export async function putRule(

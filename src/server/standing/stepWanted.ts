@@ -12,6 +12,7 @@ import { isBidQueue } from '../../contract/review';
 import type { Planned } from '../../plans/steps';
 import { planBidSteps, planStep } from '../plans/loadPlan';
 import type { PlanHow } from '../plans/loadPlan';
+import type { InRule } from './ruleReader';
 
 /** A campaign that is made for a growth plan, by drafts that are written down with the night. */
 export interface MadeCampaign {
@@ -41,12 +42,12 @@ export interface FoundWanted {
   wanted: RuleWanted[];
 }
 
-/** What steps of the round propose for a rule, in what it works in. @param isIn whether a place is the rule's */
+/** What steps of the round propose for a rule, in what it works in. @param isIn what is the rule's */
 export async function stepWanted(
   accountId: number,
   rule: Rule,
   steps: readonly RoundStep[],
-  { index, isIn, how }: { index: TreeIndex; isIn: (place: Place) => boolean; how: PlanHow },
+  { index, isIn, how }: { index: TreeIndex; isIn: InRule; how: PlanHow },
 ): Promise<FoundWanted> {
   const window = rule.lookBack === null ? {} : { from: `last${rule.lookBack}`, to: 'settled' };
   const wanted: RuleWanted[] = [];
@@ -54,7 +55,7 @@ export async function stepWanted(
   for (const { step, planned } of await plannedOf({ account: accountId, ...window }, steps, how)) {
     for (const { told, changes, expected } of planned) {
       const { kind, id, name, campaign, adGroup } = told.subject;
-      if (!isIn(placeOf(index, kind, id))) continue;
+      if (!isIn({ kind, id, place: placeOf(index, kind, id) })) continue;
       looked += 1;
       if (!changes) continue;
       wanted.push({
@@ -89,11 +90,19 @@ async function plannedOf(
 
 /** The rule's own choices in place of the account's. @param on a day that is past */
 export function howOf(rule: Rule, on?: Day): PlanHow {
-  const { scope, target, step, bid, waitDays, lookBack } = rule;
+  const { scope, target, step, bid, waitDays, lookBack, placements } = rule;
+  // A swath may lie anywhere, and is nearer than any target of a part: what its rule aims at holds for all that is looked at.
+  const isSwath = scope.kind === 'swath';
   const goal: Goal | undefined =
     target === null
       ? undefined
-      : { scope: scope.kind, scopeId: scope.id, kind: 'acos', low: target.low, high: target.high };
+      : {
+          scope: scope.kind === 'swath' ? 'account' : scope.kind,
+          scopeId: scope.id,
+          kind: 'acos',
+          low: target.low,
+          high: target.high,
+        };
   return {
     bids: {
       pace: 'own',
@@ -102,7 +111,8 @@ export function howOf(rule: Rule, on?: Day): PlanHow {
       ...(bid.low !== null && { floor: bid.low }),
       ...(bid.high !== null && { cap: bid.high }),
     },
-    ...(goal && { goal }),
+    ...(goal && { goal, isGoalForAll: isSwath }),
+    ...(placements !== null && { placements }),
     ...(lookBack !== null && { lookBack }),
     ...(on !== undefined && { on }),
   };

@@ -11,16 +11,17 @@ import { loadTree } from '../field/loadTree';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { nightTold } from './runNight';
-import { checkRule, guardsOf, noRule, triedText } from './rules';
-import { KNOWN_IN_THE_PAST, wantedBy } from './wanted';
+import { checkRule } from './checkRule';
+import { guardsOf, noRule, triedText } from './rules';
+import { isPastKnown, wantedBy } from './wanted';
 
 /** Changes of a night that are told one by one. */
 const MOST_TOLD = 50;
 
 /**
- * What a rule would have done on each of the last nights, with what was known then: bids as they stood, later days left out, late orders as
- * far as they had come in. Each night is looked at by itself, as if the nights before had done nothing. Of works whose past is not kept day by
- * day, what it would do tonight.
+ * What a rule would have done on each of the last nights, with what was known then: everything as it stood, later days left out, late orders
+ * as far as they had come in. Each night is looked at by itself, as if the nights before had done nothing. Of a growth plan, what it would do
+ * tonight.
  */
 export async function tryRule(
   caller: Caller,
@@ -34,7 +35,7 @@ export async function tryRule(
     return { nights: [], why: 'There are no figures to look at yet.' };
   const guards = await guardsOf(accountId);
   const today = todayOf(account);
-  const isPast = KNOWN_IN_THE_PAST.includes(rule.work);
+  const isPast = isPastKnown(rule);
   const first = account.firstDay;
   const days = isPast
     ? Array.from({ length: nights }, (_, at) => addDays(today, -back - at)).filter(
@@ -66,6 +67,6 @@ export async function tryRule(
     nights: told,
     why: isPast
       ? null
-      : 'What it would do tonight. How things stood on earlier nights is not kept for this work.',
+      : 'What it would do tonight. What it goes by on earlier nights is not kept for this work.',
   };
 }

@@ -1,7 +1,7 @@
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { RoundStep } from '../../contract/review';
 import type { Rule, RuleWork } from '../../core/rules';
-import { indexTree, isInScope } from '../../core/structure';
+import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { listChangeRows } from '../../db/queries/changes';
@@ -11,12 +11,15 @@ import { needAccount } from '../accounts/accounts';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
 import { growthWanted } from './growth/growthWanted';
+import { newTermsWanted } from './newTerms/newTermsWanted';
+import { ruleReader } from './ruleReader';
+import type { InRule } from './ruleReader';
 import { howOf, stepWanted } from './stepWanted';
 import type { FoundWanted, RuleWanted } from './stepWanted';
 import { USUAL_LIMITS } from '../../core/changes';
 
 /** The steps of the round whose proposals a rule takes. */
-const STEPS: Record<Exclude<RuleWork, 'by hand' | 'growth'>, readonly RoundStep[]> = {
+const STEPS: Record<Exclude<RuleWork, 'by hand' | 'new terms' | 'growth'>, readonly RoundStep[]> = {
   dead: ['dead'],
   bids: ['over', 'grow'],
   negatives: ['negatives'],
@@ -26,8 +29,9 @@ const STEPS: Record<Exclude<RuleWork, 'by hand' | 'growth'>, readonly RoundStep[
   hours: ['hours'],
 };
 
-/** Works that can be looked at as on a day that is past: what they go by is kept day by day. */
-export const KNOWN_IN_THE_PAST: readonly RuleWork[] = ['dead', 'bids'];
+/** Whether a work can be looked at as on a day that is past: how a growth plan stood, and what the market suggested, is not kept. */
+export const isPastKnown = ({ work }: Pick<Rule, 'work'>): boolean =>
+  work !== 'growth' && work !== 'new terms';
 
 /**
  * What a rule wants now, or wanted on a day that is past, before anything is settled: the proposals of the round in its scope, at its settings.
@@ -40,33 +44,42 @@ export async function wantedBy(
   on?: Day,
 ): Promise<FoundWanted> {
   if (rule.work === 'growth') return growthWanted(accountId, id, rule);
-  const index = indexTree(await loadTree(accountId));
-  if (rule.work === 'by hand') return byHand(accountId, rule, index);
+  if (rule.work === 'new terms') return newTermsWanted(accountId, rule);
+  const index = indexTree(await loadTree(accountId, on));
+  const isIn = await ruleReader(accountId, rule, index, on);
+  if (rule.work === 'by hand') return byHand(accountId, rule, { index, isIn, on });
   const steps = rule.work === 'bids' && rule.tests ? [...STEPS.bids, 'test' as const] : STEPS[rule.work];
   return stepWanted(accountId, rule, steps, {
     index,
-    isIn: (place) => isInScope(rule.scope.kind, rule.scope.id, place),
+    isIn,
     how: howOf(rule, on),
   });
 }
 
 /** A step by hand on the targets that meet the conditions. */
-async function byHand(accountId: number, rule: Rule, index: TreeIndex): Promise<FoundWanted> {
+async function byHand(
+  accountId: number,
+  rule: Rule,
+  { index, isIn, on }: { index: TreeIndex; isIn: InRule; on: Day | undefined },
+): Promise<FoundWanted> {
   const { limits } = await needAccount(accountId);
   const window = rule.lookBack === null ? {} : { from: `last${rule.lookBack}`, to: 'settled' };
   const sums = JSON.parse(
-    await loadFieldSums({ account: accountId, grain: 'target', ...window }),
+    await loadFieldSums({ account: accountId, grain: 'target', ...window }, on),
   ) as FieldSumsAnswer;
-  const pending = await Promise.all(
-    (['staged', 'sending'] as const).map((state) => listChangeRows(db(), accountId, { state })),
-  );
+  const pending =
+    on === undefined
+      ? await Promise.all(
+          (['staged', 'sending'] as const).map((state) => listChangeRows(db(), accountId, { state })),
+        )
+      : [];
   const { rows, changes } = planByConditions(index, sums, rule.hand, limits ?? USUAL_LIMITS, {
     ...rule.bid,
     waitDays: rule.waitDays,
     staged: stagedOf(pending.flat()),
   });
   const wanted = changes.flatMap(({ targetId, name, place, figures, change }): RuleWanted[] =>
-    isInScope(rule.scope.kind, rule.scope.id, index.placeOfTarget(targetId))
+    isIn({ kind: 'target', id: targetId, place: index.placeOfTarget(targetId) })
       ? [
           {
             subject: `target ${targetId}`,

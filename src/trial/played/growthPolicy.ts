@@ -14,7 +14,7 @@ import { moveUp, tryTargets } from './growthFind';
 import { missing } from './growthMakes';
 import { campaignOf } from './growthNight';
 import type { Member, Night } from './growthNight';
-import { aimedAt, settingsOfRule } from './rulePolicy';
+import { aimedAt, settingsOfRule } from './works/settings';
 
 /** The days by which a campaign is judged, and those whose orders are still coming in. */
 const JUDGED_DAYS = 28;

@@ -5,6 +5,7 @@ import type { PlayLike } from '../../core/played';
 import { USUAL_RULE } from '../../core/rules';
 import type { Rule } from '../../core/rules';
 import { doNothing } from '../policies';
+import type { PlayedMarket } from '../playedMarket';
 import type { Policy } from '../policies';
 import { playScenario } from '../runTrial';
 import { firstProductSums } from './figures';
@@ -63,6 +64,48 @@ describe('a rule that is played', { timeout: 60_000 }, () => {
     expect(seen.every((bid) => bid >= 300_000 && bid <= 700_000)).toBe(true);
   });
 });
+
+/** What of a market's books a rule may change. */
+const BOOKS = {
+  bids: ({ books }: PlayedMarket) => books.targets.map(({ bid, state }) => [bid, state]),
+  terms: ({ books }: PlayedMarket) => books.targets.map(({ expression, match }) => [expression, match]),
+  negatives: ({ books }: PlayedMarket) => books.negatives.length,
+  modifiers: ({ books }: PlayedMarket) => books.campaigns.map(({ modifiers }) => ({ ...modifiers })),
+  budgets: ({ books }: PlayedMarket) => books.campaigns.map(({ budget }) => budget),
+  schedules: ({ books }: PlayedMarket) => books.schedules.length,
+};
+
+test.each<[Rule['work'], Partial<Rule>, (keyof typeof BOOKS)[]]>([
+  ['bids', {}, ['bids']],
+  ['negatives', {}, ['negatives']],
+  ['harvest', {}, ['bids', 'terms', 'negatives']],
+  ['new terms', { newTerms: { market: true, campaigns: true, match: 'exact', most: 2 } }, ['bids', 'terms']],
+  ['by hand', { hand: { conditions: ['clicks>=20'], percent: -0.1 } }, ['bids']],
+  ['placements', {}, ['bids', 'modifiers']],
+  ['budgets', {}, ['budgets']],
+])(
+  'a rule for %s moves that and nothing else',
+  (work, over, moved) => {
+    const { scenario } = likeScenario({ ...LIKE, clicksPerDay: 150 }, 504);
+    const changed = new Set<string>();
+    const policy = rulePolicy(rule({ work, ...over, ...(work === 'by hand' && { waitDays: 5 }) }));
+    const weeks = playScenario(
+      scenario,
+      3,
+      (market, memory) => {
+        const all = Object.entries(BOOKS) as [keyof typeof BOOKS, (market: PlayedMarket) => unknown][];
+        const before = all.map(([, read]) => JSON.stringify(read(market)));
+        policy(market, memory);
+        all.forEach(([key, read], at) => JSON.stringify(read(market)) !== before[at] && changed.add(key));
+      },
+      undefined,
+      1,
+    );
+    expect([...changed].sort()).toEqual([...moved].sort());
+    expect(weeks[2].clicks).toBeGreaterThan(0);
+  },
+  60_000,
+);
 
 test('a growth plan that is played makes, tries and moves up, and its budgets never come to more than its total', () => {
   const { scenario } = likeScenario(LIKE, 503, true);

@@ -2,6 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
 import type { RuleInfo, RulesAnswer } from '../../contract/rules';
 import { USUAL_RULE } from '../../core/rules';
+import { KEYWORD_MATCHES } from '../../core/matching';
+import type { KeywordMatch } from '../../core/matching';
 import type { Rule, RuleGuards, RuleWork } from '../../core/rules';
 import { api } from '../shared/api';
 import { rulesKey, useRulesOf } from '../shared/standing/useRulesOf';
@@ -42,7 +44,12 @@ export function useRules(account: AccountInfo | undefined) {
     begin: async (work: RuleWork): Promise<number | null> => {
       let id: number | null = null;
       await told(async () => {
-        const rule: Rule = { ...USUAL_RULE, name: WORK_LABELS[work], work, ...startOf(work) };
+        const rule: Rule = {
+          ...USUAL_RULE,
+          name: WORK_LABELS[work],
+          work,
+          ...startOf(work, account!.options?.matches),
+        };
         const { rules } = kept(await api.saveRule({ account: account!.id, rule }));
         id = rules.at(-1)!.id;
         undo.did({ words: `the rule “${rule.name}” was made`, undoing: { kind: 'no-rule', id } });
@@ -66,7 +73,9 @@ export function useRules(account: AccountInfo | undefined) {
 export type RulesState = ReturnType<typeof useRules>;
 
 /** What a rule of a work begins with beside what is usual. */
-const startOf = (work: RuleWork): Partial<Rule> =>
-  work === 'by hand'
-    ? { hand: { conditions: ['clicks>=20', 'acos>=50'], percent: -0.15 }, waitDays: 14 }
-    : {};
+const startOf = (work: RuleWork, matches: readonly KeywordMatch[] = KEYWORD_MATCHES): Partial<Rule> => {
+  if (work === 'by hand')
+    return { hand: { conditions: ['clicks>=20', 'acos>=50'], percent: -0.15 }, waitDays: 14 };
+  const match = matches.includes('exact') ? 'exact' : matches[0];
+  return work === 'new terms' ? { newTerms: { market: true, campaigns: true, match, most: 3 } } : {};
+};

@@ -8,6 +8,7 @@ export const WORK_LABELS: Record<RuleWork, string> = {
   bids: 'Bids',
   negatives: 'Negatives',
   harvest: 'Harvest',
+  'new terms': 'New terms',
   'by hand': 'A step by hand',
   placements: 'Placements',
   budgets: 'Budgets',
@@ -20,6 +21,7 @@ export const WORK_DOES: Record<RuleWork, string> = {
   bids: 'moves bids toward the target, down and up',
   negatives: 'keeps out search terms that cost and do not sell',
   harvest: 'moves search terms that sell to their home, by the routes',
+  'new terms': 'tries terms that are not bid on yet',
   'by hand': 'moves or pauses what meets its conditions',
   placements: 'raises bids where clicks sell better',
   budgets: 'moves money to where the next of it sells most',
@@ -29,7 +31,7 @@ export const WORK_DOES: Record<RuleWork, string> = {
 
 /** Works that move bids: steps, floor and cap mean something to them. */
 export const movesBids = (work: RuleWork): boolean =>
-  ['dead', 'bids', 'by hand', 'placements'].includes(work);
+  ['dead', 'bids', 'by hand', 'placements', 'new terms'].includes(work);
 
 export const DAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 

@@ -178,7 +178,7 @@ export async function movesUp(accountId: number, look: GrowthLook): Promise<Foun
   if (routes.length === 0) return { looked: 0, wanted: [], open: 0 };
   const { looked, wanted } = await stepWanted(accountId, rule, ['harvest'], {
     index,
-    isIn: ({ adGroupId }) => sources.includes(adGroupId),
+    isIn: ({ place }) => sources.includes(place.adGroupId),
     how: { ...howOf(rule), routes },
   });
   const enough = wanted.filter(({ figures }) => figures.orders >= plan.tune.orders);

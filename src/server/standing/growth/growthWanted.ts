@@ -65,7 +65,7 @@ async function nightOf(accountId: number, look: GrowthLook): Promise<GrowthNight
     plan.tune.isOn && tuned.size > 0
       ? await stepWanted(accountId, { ...rule, work: 'bids' }, ['over', 'grow'], {
           index,
-          isIn: ({ campaignId }) => tuned.has(campaignId),
+          isIn: ({ place }) => tuned.has(place.campaignId),
           how: howOf(rule),
         })
       : { looked: 0, wanted: [] };

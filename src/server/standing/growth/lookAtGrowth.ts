@@ -65,7 +65,7 @@ export async function lookAtGrowth(
     loadBackground(account),
   ]);
   const open = [...staged, ...sending];
-  const index = indexTree(withGoal({ ...tree, accountAcos: account.targetAcos }, how.goal));
+  const index = indexTree(withGoal({ ...tree, accountAcos: account.targetAcos }, how));
   const raised = new Map<number, number>();
   for (const { change } of open) {
     const moves = movesOf(change);

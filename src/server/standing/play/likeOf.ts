@@ -2,13 +2,14 @@ import type { FieldSumsAnswer } from '../../../contract/api';
 import type { PlayLike } from '../../../core/played';
 import type { Rule } from '../../../core/rules';
 import { USUAL_LIMITS } from '../../../core/changes';
-import { indexTree, isInScope } from '../../../core/structure';
-import type { TreeIndex } from '../../../core/structure';
+import { indexTree } from '../../../core/structure';
+import type { Place, TreeIndex } from '../../../core/structure';
 import { daysIn } from '../../../core/units';
 import type { AccountRow } from '../../../db/queries/accounts';
 import { offersOf } from '../../build/background';
 import { loadFieldSums } from '../../field/loadFieldSums';
 import { loadTree } from '../../field/loadTree';
+import { ruleReader } from '../ruleReader';
 
 /** What the targets of a scope are like together. */
 export interface ScopeLike {
@@ -39,18 +40,21 @@ interface Sum {
 }
 
 /** What a rule works in is like: a market like it is played. */
-export async function likeOf(account: AccountRow, { scope, target }: Rule): Promise<ScopeLike> {
+export async function likeOf(account: AccountRow, rule: Rule): Promise<ScopeLike> {
+  const { scope, target } = rule;
   const [tree, text] = await Promise.all([
     loadTree(account.id),
     loadFieldSums({ account: account.id, grain: 'target', from: 'last60', to: 'settled' }),
   ]);
   const index = indexTree(tree);
+  const isIn = await ruleReader(account.id, rule, index);
+  const isOwn = (id: number, place: Place) => isIn({ kind: 'target', id, place });
   const { columns, window } = JSON.parse(text) as FieldSumsAnswer;
   const [own, all] = [nothing(), nothing()];
   columns.targetId.forEach((id, row) => {
     const place = index.placeOfTarget(id);
     const { price = null, margin = null } = index.products.get(place.productId) ?? {};
-    for (const sum of isInScope(scope.kind, scope.id, place) ? [own, all] : [all]) {
+    for (const sum of isOwn(id, place) ? [own, all] : [all]) {
       const [clicks, orders, sales] = [columns.clicks[row], columns.orders[row], columns.sales[row]];
       sum.clicks += clicks;
       sum.orders += orders;
@@ -66,7 +70,7 @@ export async function likeOf(account: AccountRow, { scope, target }: Rule): Prom
       }
     }
   });
-  countTargets(own, all, index, scope);
+  countTargets(own, all, index, isOwn);
   const known = own.clicks > 0 ? own : all;
   const offers = offersOf(account.options);
   const days = daysIn(window.from, window.to);
@@ -106,11 +110,16 @@ const nothing = (): Sum => ({
   targets: 0,
 });
 
-function countTargets(own: Sum, all: Sum, index: TreeIndex, scope: Rule['scope']): void {
+function countTargets(
+  own: Sum,
+  all: Sum,
+  index: TreeIndex,
+  isOwn: (id: number, place: Place) => boolean,
+): void {
   for (const { id, state } of index.tree.targets) {
     const place = index.placeOfTarget(id);
     if (state !== 'enabled' || !index.campaignRuns(place.campaignId)) continue;
     all.targets += 1;
-    if (isInScope(scope.kind, scope.id, place)) own.targets += 1;
+    if (isOwn(id, place)) own.targets += 1;
   }
 }

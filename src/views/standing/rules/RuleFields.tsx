@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
-import type { Rule } from '../../../core/rules';
+import type { PlainScope, Rule, RuleSwath } from '../../../core/rules';
 import { NUMBER_FIELDS, OF_PRODUCTS, readAnyOf, writeAnyOf } from '../../../core/conditions';
 import { api } from '../../shared/api';
 import { Conditions } from '../../shared/conditions/Conditions';
@@ -22,16 +22,29 @@ const FIELDS: FieldsOffered = {
 
 const ACCOUNT = 'account 0';
 
-/** What a rule works in: the account, a line, product, campaign or ad group. */
+interface ScopeFieldProps {
+  account: AccountInfo;
+  scope: Rule['scope'];
+  onScope: (scope: PlainScope) => void;
+  /** The swath that it is, those that it may be as well, and what takes one; left out: swaths are not offered. */
+  swath?: RuleSwath | null;
+  swaths?: readonly RuleSwath[];
+  onSwath?: (swath: RuleSwath) => void;
+}
+
+/** Of the rule's own copy, which may not be kept any more, and of those that are. */
+const OWN = 'swath own';
+const swathValue = (at: number) => `swath ${at}`;
+
+/** What a rule works in: the account, a line, product, campaign or ad group, or a swath. */
 export function ScopeField({
   account,
   scope,
   onScope,
-}: {
-  account: AccountInfo;
-  scope: Rule['scope'];
-  onScope: (scope: Rule['scope']) => void;
-}) {
+  swath = null,
+  swaths = [],
+  onSwath = () => {},
+}: ScopeFieldProps) {
   const { data } = useQuery({ queryKey: ['goals', account.id], queryFn: () => api.goals(account.id) });
   const scopes = [
     { value: ACCOUNT, words: 'the whole account' },
@@ -39,16 +52,22 @@ export function ScopeField({
       value: `${one.scope} ${one.id}`,
       words: `${one.scope.replace('-', ' ')}: ${one.name}`,
     })),
+    ...(swath ? [{ value: OWN, words: `swath: ${swath.name}` }] : []),
+    ...swaths.map((one, at) => ({
+      value: swathValue(at),
+      words: `swath: ${one.name}${swath?.name === one.name ? ', as it stands now' : ''}`,
+    })),
   ];
   return (
     <div className="finderBox">
       <Finder
         label="Works in"
-        value={`${scope.kind} ${scope.id}`}
+        value={swath ? OWN : `${scope.kind} ${scope.id}`}
         placeholder="the whole account"
         onChange={(next) => {
           const [kind, id] = next.split(' ');
-          onScope({ kind: kind as Rule['scope']['kind'], id: Number(id) });
+          if (kind !== 'swath') onScope({ kind: kind as PlainScope['kind'], id: Number(id) });
+          else if (next !== OWN) onSwath(swaths[Number(id)]);
         }}
       >
         {scopes}
@@ -74,7 +93,7 @@ export function BidFields({ account, rule: { work, step, bid, tests }, onRule }:
   );
   return (
     <div className="bar">
-      {work !== 'by hand' && work !== 'placements' && (
+      {work !== 'by hand' && work !== 'placements' && work !== 'new terms' && (
         <>
           <ShareField
             label="in one night down by"

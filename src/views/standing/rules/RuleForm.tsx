@@ -5,7 +5,10 @@ import { hasBids } from '../../shared/offered';
 import { Choice, MoneyField, NumberField, ShareField, TextBox } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 import { movesBids } from '../words';
-import { BidFields, HandFields, ScopeField } from './RuleFields';
+import { BidFields, HandFields } from './RuleFields';
+import { NewTermFields } from './NewTermFields';
+import { PlacementFields } from './PlacementFields';
+import { WorksIn } from './WorksIn';
 import { When } from './When';
 
 interface RuleFormProps {
@@ -21,7 +24,7 @@ const LOOK_BACKS: readonly Option[] = [
 ];
 /** The settings of a rule, a line for each thing that is decided. */
 export function RuleForm({ account, info: { rule }, onRule }: RuleFormProps) {
-  const { work, scope, target, least, lookBack, waitDays, most } = rule;
+  const { work, target, least, lookBack, waitDays, most } = rule;
   const isTerms = work === 'negatives' || work === 'harvest';
   return (
     <div className="ruleForm" role="group" aria-label="Settings of the rule">
@@ -38,14 +41,21 @@ export function RuleForm({ account, info: { rule }, onRule }: RuleFormProps) {
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
       <span className="faint">Works in</span>
-      <ScopeField account={account} scope={scope} onScope={(next) => onRule({ scope: next })} />
+      <WorksIn account={account} rule={rule} onRule={onRule} />
+      {work === 'new terms' && rule.newTerms && (
+        <NewTermFields
+          account={account}
+          newTerms={rule.newTerms}
+          onNewTerms={(newTerms) => onRule({ newTerms })}
+        />
+      )}
       {work === 'by hand' && (
         <>
           <span className="faint">Which targets</span>
           <HandFields rule={rule} onRule={onRule} />
         </>
       )}
-      {work !== 'by hand' && work !== 'hours' && (
+      {work !== 'by hand' && work !== 'hours' && work !== 'new terms' && (
         <>
           <span className="faint">Aims at</span>
           <div className="bar">
@@ -76,39 +86,42 @@ export function RuleForm({ account, info: { rule }, onRule }: RuleFormProps) {
           </div>
         </>
       )}
-      <span className="faint">Looks at</span>
-      <div className="bar">
-        {work !== 'hours' && (
-          <Choice
-            label="Look-back"
-            value={lookBack === null ? '' : String(lookBack)}
-            onChange={(next) => onRule({ lookBack: next === '' ? null : Number(next) })}
-          >
-            {LOOK_BACKS}
-          </Choice>
-        )}
-        <span className="faint">touches nothing with less than</span>
-        {(['clicks', 'impressions', 'orders'] as const).map((key) => (
-          <NumberField
-            key={key}
-            label={key}
-            isLabelled={false}
-            value={least[key]}
-            min={0}
-            max={1_000_000}
-            step={1}
-            after={key}
-            onChange={(count) => onRule({ least: { ...least, [key]: count } })}
-          />
-        ))}
-      </div>
+      {work !== 'new terms' && <span className="faint">Looks at</span>}
+      {work !== 'new terms' && (
+        <div className="bar">
+          {work !== 'hours' && (
+            <Choice
+              label="Look-back"
+              value={lookBack === null ? '' : String(lookBack)}
+              onChange={(next) => onRule({ lookBack: next === '' ? null : Number(next) })}
+            >
+              {LOOK_BACKS}
+            </Choice>
+          )}
+          <span className="faint">touches nothing with less than</span>
+          {(['clicks', 'impressions', 'orders'] as const).map((key) => (
+            <NumberField
+              key={key}
+              label={key}
+              isLabelled={false}
+              value={least[key]}
+              min={0}
+              max={1_000_000}
+              step={1}
+              after={key}
+              onChange={(count) => onRule({ least: { ...least, [key]: count } })}
+            />
+          ))}
+        </div>
+      )}
+      {work === 'placements' && <PlacementFields account={account} rule={rule} onRule={onRule} />}
       {movesBids(work) && hasBids(account) && (
         <>
           <span className="faint">Bids</span>
           <BidFields account={account} rule={rule} onRule={onRule} />
         </>
       )}
-      {!isTerms && work !== 'hours' && work !== 'budgets' && (
+      {!isTerms && work !== 'hours' && work !== 'budgets' && work !== 'new terms' && (
         <>
           <span className="faint">Waits</span>
           <NumberField

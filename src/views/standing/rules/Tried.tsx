@@ -29,7 +29,7 @@ export function Tried({ account, answer: { nights, why }, isWhole }: TriedProps)
       <h2 className="part serif">Tried on the past</h2>
       <p className="note">
         {why ??
-          `${counted(made, 'change')} in ${counted(nights.length, 'night')}, each looked at by itself: bids as they stood, later days left out, orders as far as they had come in.`}
+          `${counted(made, 'change')} in ${counted(nights.length, 'night')}, each looked at by itself: everything as it stood, later days left out, orders as far as they had come in.`}
       </p>
       <Facts aria-label="Nights tried">
         <TableHead>
