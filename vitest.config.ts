@@ -1,8 +1,10 @@
 import { defineConfig } from 'vitest/config';
+import { SlowFirst } from './tests/slowFirst';
 
 export default defineConfig({
   test: {
     maxWorkers: 2,
+    sequence: { sequencer: SlowFirst },
     projects: [
       {
         test: {

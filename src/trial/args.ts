@@ -17,7 +17,7 @@ export interface Args {
   budgets: BudgetWorld | null;
   hours: boolean;
   trials: boolean;
-  standing: boolean;
+  waits: boolean;
   money: boolean;
 }
 
@@ -34,7 +34,7 @@ export function readArgs(): Args {
       budgets: { type: 'string' },
       hours: { type: 'boolean', default: false },
       trials: { type: 'boolean', default: false },
-      standing: { type: 'boolean', default: false },
+      waits: { type: 'boolean', default: false },
       money: { type: 'boolean', default: false },
     },
   });
@@ -60,7 +60,7 @@ export function readArgs(): Args {
     rules: values.rules,
     hours: values.hours,
     trials: values.trials,
-    standing: values.standing,
+    waits: values.waits,
     budgets: (values.budgets as BudgetWorld | undefined) ?? null,
     money: values.money,
   };

@@ -6,7 +6,7 @@ import type { Policy } from './policies';
 import { compareBudgets, compareMissed } from './reports/compareBudgets';
 import { compareHours } from './reports/compareHours';
 import { compareRules } from './reports/compareRules';
-import { compareStanding } from './reports/compareStanding';
+import { compareWaits } from './reports/compareWaits';
 import { coverTrials } from './reports/coverTrials';
 import { cell, money, say, scoreOf, share, total } from './reports/print';
 import { runTrial, trialScenario } from './runTrial';
@@ -15,7 +15,7 @@ function main() {
   const args = readArgs();
   const { weeks, pace, seeds, market, world, rules } = args;
   if (rules) return compareRules(args);
-  if (args.standing) return compareStanding(args);
+  if (args.waits) return compareWaits(args);
   if (args.hours) return compareHours(args);
   if (args.trials) return coverTrials(args);
   if (args.budgets) {

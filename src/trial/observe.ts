@@ -1,4 +1,4 @@
-import type { BidCampaign, BidObservations, EarlierModifiers } from '../core/bids';
+import type { BidCampaign, BidObservations, BroughtAlong, EarlierModifiers } from '../core/bids';
 import { targetForm } from '../core/structure';
 import { dayNumber } from '../core/units';
 import type { PlayedMarket } from './playedMarket';
@@ -9,6 +9,7 @@ export class BidMemory {
   private readonly changes = new Map<string, { day: number; from: number }>();
   private readonly modifiers: { from: number; list: BidCampaign['modifiers'][] }[] = [];
   private readonly budgets: { from: number; list: number[] }[] = [];
+  private readonly brought = new Map<string, BroughtAlong>();
 
   /** Notes the bids that hold from today on. */
   note(market: PlayedMarket): void {
@@ -41,6 +42,15 @@ export class BidMemory {
           : [{ campaign, age: today - 1 - next.from, modifiers }],
       );
     });
+  }
+
+  /** What the words of a target that is made brought elsewhere before. */
+  brings(id: string, record: BroughtAlong): void {
+    this.brought.set(id, record);
+  }
+
+  broughtBy(id: string): BroughtAlong | null {
+    return this.brought.get(id) ?? null;
   }
 
   budgetOn(campaign: number, day: number): number {
@@ -88,7 +98,7 @@ export function observe(market: PlayedMarket, memory: BidMemory, testsUsed = 0):
       bid: target.bid ?? adGroup.defaultBid,
       isRunning: [target, adGroup, books.campaigns[campaign]].every(({ state }) => state === 'enabled'),
       change: memory.changeOf(target.id, today),
-      before: null,
+      before: memory.broughtBy(target.id),
     };
   });
   const days = {

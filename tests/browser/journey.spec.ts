@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { manyRows } from '../make/report';
 import {
   demoAccount,

@@ -30,6 +30,10 @@ test('a rule of bids: made, tried on the past, sends by itself for 14 days; a gu
     await expect.poll(async () => (await rules()).rules[0].rule.step.down).toBe(0.2);
     await settings.getByLabel('Changes at most').fill('2');
     await settings.getByLabel('Changes at most').press('Enter');
+    await pick(settings, 'On which nights', 'every so many nights');
+    await settings.getByLabel('Nights between').fill('2');
+    await settings.getByLabel('Nights between').press('Enter');
+    await expect.poll(async () => (await rules()).rules[0].rule.rhythm).toEqual({ kind: 'every', days: 2 });
     await pick(settings, 'What becomes of it', 'sends by itself');
     await expect.poll(async () => (await rules()).rules[0].rule.sends).toBe(true);
   });
@@ -60,10 +64,10 @@ test('a rule of bids: made, tried on the past, sends by itself for 14 days; a gu
     await expect.poll(async () => (await rules()).rules[0].isOn).toBe(true);
   });
 
-  await test.step('fourteen days pass: each night is a bale of its own, within its rail', async () => {
+  await test.step('fourteen days pass: each of its nights is a bale of its own, within its rail', async () => {
     await passDays(page, account, 14);
     const own = await nights();
-    expect(own.length).toBeGreaterThanOrEqual(13);
+    expect(own.length).toBeGreaterThanOrEqual(7);
     expect(new Set(own.map(({ day }) => day)).size).toBe(own.length);
     for (const { made, accepted, refused, staged, state } of own)
       expect({ made, staged, refused, state }).toEqual({
@@ -106,5 +110,47 @@ test('a rule of bids: made, tried on the past, sends by itself for 14 days; a gu
     expect(staged.every(({ undoesId }) => undoesId !== null)).toBe(true);
     await emptyTray(request, account);
   });
+  expect(faults).toEqual([]);
+});
+
+test('a rule works in a swath, on a copy of it; one for placements asks what it is told to, and an edit is undone', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(180_000);
+  const faults = watch(page);
+  const account = await demoAccount(request, 'Hollin Kites');
+  const kept = await request.put('/api/swaths', {
+    data: {
+      account,
+      name: 'Often clicked',
+      lens: 'targets',
+      conditions: ['clicks>=15'],
+      sort: '',
+      from: null,
+      to: null,
+    },
+  });
+  expect(kept.ok()).toBe(true);
+  const newest = async () =>
+    ((await (await request.get(`/api/rules?account=${account}`)).json()) as RulesAnswer).rules.at(-1)!.rule;
+  const list = page.getByRole('navigation', { name: 'Rules' });
+  const settings = page.getByRole('group', { name: 'Settings of the rule' });
+  await page.goto(`/standing?account=${account}`);
+  await pick(list, 'New rule', /^Bids:/);
+  await expect.poll(async () => (await newest()).work).toBe('bids');
+  await settings.getByRole('combobox', { name: 'Works in' }).click();
+  await settings.getByRole('combobox', { name: 'Works in' }).fill('often');
+  await page.getByRole('option', { name: 'swath: Often clicked' }).click();
+  await expect(settings.getByText(/targets with Clicks ≥ 15\. A copy/)).toBeVisible();
+  await expect.poll(async () => (await newest()).swath?.conditions).toEqual(['clicks>=15']);
+  await expect(page.getByText('in the swath “Often clicked”, every night; asks.')).toBeVisible();
+  await pick(list, 'New rule', /^Placements:/);
+  await expect.poll(async () => (await newest()).work).toBe('placements');
+  await settings.getByLabel('CTR, %').fill('50');
+  await settings.getByLabel('CTR, %').press('Enter');
+  await expect.poll(async () => (await newest()).placements?.least.ctr).toBe(0.5);
+  await press(page, 'u');
+  await expect.poll(async () => (await newest()).placements).toBeNull();
   expect(faults).toEqual([]);
 });

@@ -37,20 +37,19 @@ export function testOfTerm(bid: Micros, provenOrders: number, conversion: number
   return { bid, clicks, cost: clicks * bid };
 }
 
-/** What sold comes first, the most sales ahead; then what is searched for most. */
-export function pickTerms(found: readonly TermFound[], most: number, takes: () => boolean): TermFound[] {
+/** What sold comes first, the most sales ahead; then what is searched for most. @param takes whether there is room for one more test */
+export function pickTerms(
+  found: readonly TermFound[],
+  most: number,
+  takes: () => boolean,
+): { term: TermFound; hasRoom: boolean }[] {
   const inOrder = [...found].sort(
     (a, b) =>
       (b.sold?.sales ?? -1) - (a.sold?.sales ?? -1) ||
       (b.weeklySearches ?? 0) - (a.weeklySearches ?? 0) ||
       (a.text < b.text ? -1 : 1),
   );
-  const picked: TermFound[] = [];
-  for (const one of inOrder) {
-    if (picked.length >= most || !takes()) break;
-    picked.push(one);
-  }
-  return picked;
+  return inOrder.slice(0, most).map((term) => ({ term, hasRoom: takes() }));
 }
 
 /** Why a term is tried, and what that may cost. */

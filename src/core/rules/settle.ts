@@ -12,6 +12,8 @@ export interface Wanted {
   changes: number;
   /** More spend a month that is expected; negative: less. */
   spend: Micros;
+  /** A test that the testing allowance has no room for. */
+  isBeyondAllowance?: boolean;
 }
 
 /** Why something was left, in words that are told with their count. */
@@ -20,6 +22,7 @@ export const LEFT = {
   'another rule': 'that another rule had',
   changes: 'beyond the changes of a night',
   spend: 'beyond the spend of a night',
+  allowance: 'beyond the testing allowance',
 } as const;
 export type LeftWhy = keyof typeof LEFT;
 
@@ -79,7 +82,7 @@ export function settleRules<W extends Wanted>(
 }
 
 function whyLeft(
-  { subject, figures, changes, spend }: Wanted,
+  { subject, figures, changes, spend, isBeyondAllowance }: Wanted,
   { least }: Pick<Rule, 'least'>,
   takenBy: ReadonlyMap<string, string>,
   rails: { use: NightUse; most: NightUse }[],
@@ -87,6 +90,7 @@ function whyLeft(
   const { clicks, impressions, orders } = figures;
   if (clicks < least.clicks || impressions < least.impressions || orders < least.orders)
     return { why: 'too little data' };
+  if (isBeyondAllowance) return { why: 'allowance' };
   const other = takenBy.get(subject);
   if (other !== undefined) return { why: 'another rule', rule: other };
   if (rails.some(({ use, most }) => use.changes + changes > most.changes)) return { why: 'changes' };

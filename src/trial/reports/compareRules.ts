@@ -1,35 +1,127 @@
-import type { BidSettings } from '../../core/bids';
+import { USUAL_GUARDS, USUAL_RULE, weekTrip } from '../../core/rules';
+import type { Rule, RuleWork } from '../../core/rules';
 import type { Args } from '../args';
-import { mowing } from '../policies';
+import { inBlackout } from '../blackout';
+import { rulePolicy } from '../played/rulePolicy';
+import { doNothing, mowing, ratio } from '../policies';
+import type { Policy } from '../policies';
 import { runTrial, trialScenario } from '../runTrial';
 import { cell, money, say, scoreOf, share, total } from './print';
 
-/** What the rules of waiting and of testing cost or bring: the score of each, 100 for none. */
-export function compareRules({ weeks, pace, seeds, market, world }: Args) {
-  const target = trialScenario(0, market, world).targetAcos;
-  const free: Partial<BidSettings> = {
-    hold: { settledDays: 0, secondSteps: true },
-    testing: { cap: Infinity, share: 0 },
+/** Works of the usual set, in the order of the round. */
+const SET: readonly RuleWork[] = ['dead', 'bids', 'harvest', 'negatives', 'placements', 'budgets'];
+
+/** Settled weeks that the last one is held against, and the days whose orders are still coming in. */
+const WEEKS = 9;
+const LATE_DAYS = 7;
+
+/** Rules that work in the same nights, all stopped while a week is unusual. */
+function rulesOf(
+  works: readonly RuleWork[],
+  over: Partial<Rule> = {},
+  { isGuarded = true, isBlocked = true } = {},
+): Policy {
+  const policies = works.map((work) => {
+    const policy = rulePolicy({ ...USUAL_RULE, name: work, work, ...over });
+    return work === 'harvest' && !isBlocked ? withoutNegatives(policy) : policy;
+  });
+  return (market, memory) => {
+    const until = market.days.length - LATE_DAYS;
+    const weeks = Array.from({ length: WEEKS }, (_, at) => until - 7 * at)
+      .filter((to) => to >= 7)
+      .map((to) => market.sums(to - 7, to));
+    if (isGuarded && weekTrip(weeks, USUAL_GUARDS) !== null) return;
+    for (const policy of policies) policy(market, memory);
   };
-  const hold = (settledDays: number, secondSteps = true) => ({ ...free, hold: { settledDays, secondSteps } });
-  const tests = (share: number) => ({ ...free, testing: { cap: null, share } });
-  const rules: [name: string, over: Partial<BidSettings>][] = [
-    ['none', free],
-    ...[7, 10, 14, 28].map((days) => [`hold ${days} days`, hold(days)] as [string, Partial<BidSettings>]),
-    ['hold 14, no second steps', hold(14, false)],
-    ...[0, 0.005, 0.02, 0.05, 0.2].map(
-      (part) => [`tests ${share(part)} of spend`, tests(part)] as [string, Partial<BidSettings>],
-    ),
-  ];
-  let none = 0;
-  for (const [name, over] of rules) {
-    const whole = total(
-      seeds.flatMap((seed) => runTrial(seed, weeks, mowing(pace, 'grow', undefined, over), market, world)),
-    );
-    const score = scoreOf(whole, target);
-    none ||= score;
+}
+
+/** The same without the negatives that it makes: what moves goes on being caught where it was found. */
+const withoutNegatives =
+  (policy: Policy): Policy =>
+  (market, memory) => {
+    const { negatives } = market.books;
+    const before = negatives.length;
+    policy(market, memory);
+    negatives.length = before;
+  };
+
+const NO_STEPS: Partial<Rule> = { step: { down: 0.95, up: 5 } };
+const NO_RAILS: Partial<Rule> = { most: { changes: 1_000_000, spend: 1e15 } };
+
+/** A night changes a seventh of what there is. */
+const TIGHT: Partial<Rule> = { most: { changes: 10, spend: 200_000_000 } };
+
+type Way = readonly [name: string, every: number, make: () => Policy];
+
+/** Who decides, and how often. */
+const WAYS: readonly Way[] = [
+  ['do nothing', 7, doNothing],
+  ['a formula, nightly', 1, ratio],
+  ['careful, weekly', 7, () => mowing('careful')],
+  ['steady, weekly', 7, () => mowing('steady')],
+  ['bids alone, nightly', 1, () => rulesOf(['dead', 'bids'])],
+  ['all but budgets', 1, () => rulesOf(SET.filter((work) => work !== 'budgets'))],
+  ['the usual set', 1, () => rulesOf(SET)],
+  ['  no harvest', 1, () => rulesOf(SET.filter((work) => work !== 'harvest'))],
+  ['  harvest not blocked', 1, () => rulesOf(SET, {}, { isBlocked: false })],
+  ['  waiting 14 days', 1, () => rulesOf(SET, { waitDays: 14 })],
+  ['  no guards', 1, () => rulesOf(SET, { ...NO_STEPS, ...NO_RAILS }, { isGuarded: false })],
+];
+
+/** The orders of the fifth and sixth week are told in the eighth. */
+const BLACKOUT = { from: 28, to: 42, told: 49 };
+
+/** What guards are for: with them off it has to be worse. */
+const GUARDED: readonly Way[] = [
+  ['do nothing', 7, doNothing],
+  ['the usual set', 1, () => rulesOf(SET)],
+  ['  tight rails', 1, () => rulesOf(SET, TIGHT)],
+  ['  no steps', 1, () => rulesOf(SET, NO_STEPS)],
+  ['  never stopped', 1, () => rulesOf(SET, {}, { isGuarded: false })],
+  ['  no guards', 1, () => rulesOf(SET, { ...NO_STEPS, ...NO_RAILS }, { isGuarded: false })],
+];
+
+/**
+ * The usual set of rules by night against doing nothing, a formula by night and somebody who looks once a week; then the set and its guards where
+ * the orders of two weeks are told late. All late orders are in.
+ */
+export function compareRules(args: Args): void {
+  compare(args, WAYS);
+  say('\nThe orders of the fifth and sixth week are told in the eighth');
+  compare(
+    args,
+    GUARDED.map(([name, every, make]): Way => [name, every, () => inBlackout(make(), BLACKOUT)]),
+  );
+}
+
+function compare({ weeks, seeds, market, world }: Args, ways: readonly Way[]): void {
+  const { targetAcos: target } = trialScenario(0, market, world);
+  say(
+    `${seeds.length} markets (${market}, ${world}), ${weeks} weeks, target ACOS ${share(target)}; sums over all markets.`,
+  );
+  say(
+    cell('', 20) +
+      ['spend', 'sales', 'ACOS', 'profit', 'sales ±', 'profit ±', 'score'].map((text) => cell(text)).join(''),
+  );
+  let nothing: ReturnType<typeof total> | undefined;
+  for (const [name, every, make] of ways) {
+    const lists = seeds.map((seed) => runTrial(seed, weeks, make(), market, world, undefined, every));
+    const all = total(lists.flat());
+    nothing ??= all;
+    const score = lists.reduce((sum, list) => sum + scoreOf(total(list), target), 0);
     say(
-      `${name.padEnd(26)}${cell(share(whole.acos))}${cell(money(whole.sales))}${cell(((100 * score) / none).toFixed(1))}`,
+      name.padEnd(20) +
+        [
+          money(all.spend),
+          money(all.sales),
+          share(all.acos),
+          money(all.profit),
+          share(all.sales / nothing.sales - 1),
+          share(nothing.profit > 0 ? all.profit / nothing.profit - 1 : null),
+          money(score),
+        ]
+          .map((text) => cell(text))
+          .join(''),
     );
   }
 }

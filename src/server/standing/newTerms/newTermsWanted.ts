@@ -46,7 +46,8 @@ export async function newTermsWanted(accountId: number, rule: Rule): Promise<Fou
     if (test === null) continue;
     const found = await termsFound(account, background, productId, home, asks);
     const picked = pickTerms(found, asks.most, () => room.take(home.place, test.cost));
-    for (const one of picked) wanted.push(wantedOf(one, test, asks, home, index));
+    for (const { term, hasRoom } of picked)
+      wanted.push({ ...wantedOf(term, test, asks, home, index), isBeyondAllowance: !hasRoom });
   }
   return { looked: homes.size, wanted };
 }

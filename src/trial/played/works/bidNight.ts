@@ -1,12 +1,12 @@
 import { decideBids } from '../../../core/bids';
 import type { BidProposal } from '../../../core/bids';
-import { withDryDays } from '../../budgetPolicies';
+import { preparedTonight } from './prepared';
 import { aimedAt, settingsOfRule } from './settings';
 import type { NightWork } from './nightMove';
 
 /** Bids of targets: what is dead goes down or is paused, the others move toward the target. */
 export const bidNight: NightWork = (rule, market, memory) => {
-  const { prepared } = withDryDays(market, memory);
+  const { prepared } = preparedTonight(market, memory);
   const { proposals } = decideBids(aimedAt(prepared, rule.target), settingsOfRule(rule, market));
   const steps = rule.work === 'dead' ? ['dead'] : ['over', 'grow', ...(rule.tests ? ['test'] : [])];
   const matters = ({ now, after }: BidProposal) =>

@@ -1,12 +1,12 @@
 import { planBudgets } from '../../../core/budgets';
-import { withDryDays } from '../../budgetPolicies';
+import { preparedTonight } from './prepared';
 import { NO_FIGURES } from './nightMove';
 import type { NightWork } from './nightMove';
 import { aimedAt, settingsOfRule } from './settings';
 
 /** Money moves to where the next of it sells most; the sum of the budgets stays. */
 export const budgetNight: NightWork = (rule, market, memory) => {
-  const { prepared, dry } = withDryDays(market, memory);
+  const { prepared, dry } = preparedTonight(market, memory);
   const { campaigns } = market.books;
   const plan = planBudgets(
     aimedAt(prepared, rule.target),

@@ -62,7 +62,10 @@ export function newTermNight(): NightWork {
         ),
       ].filter(({ text }) => !forms.has(matchForm(text)) && forms.add(matchForm(text)));
       const takes = () => room >= test.cost && ((room -= test.cost), true);
-      return pickTerms(found, asks.most, takes).map(({ text, sold }) => ({
+      const picked = pickTerms(found, asks.most, takes).flatMap(({ term, hasRoom }) =>
+        hasRoom ? [term] : [],
+      );
+      return picked.map(({ text, sold }) => ({
         figures: { clicks: 0, impressions: 0, orders: sold?.orders ?? 0 },
         spend: test.cost,
         make: () => {

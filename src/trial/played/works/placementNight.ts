@@ -3,8 +3,7 @@ import type { Sums } from '../../../core/measures';
 import { missingFor, proposePlacements } from '../../../core/placements';
 import type { PlacementAsks, PlacementBounds } from '../../../core/placements';
 import { PLACEMENTS } from '../../../core/structure';
-import { roundDownToStep } from '../../../core/units';
-import { withDryDays } from '../../budgetPolicies';
+import { preparedTonight } from './prepared';
 import { defaultBid } from '../../observe';
 import type { PlayedMarket } from '../../playedMarket';
 import { placesOf, settledDays } from '../seen';
@@ -15,7 +14,7 @@ import { aimedAt, settingsOfRule } from './settings';
 /** Modifiers of campaigns, and the base bids that give way for them. */
 export const placementNight: NightWork = (rule, market, memory) => {
   const { books, scenario } = market;
-  const { prepared } = withDryDays(market, memory);
+  const { prepared } = preparedTonight(market, memory);
   const offered = scenario.options.modifiers;
   const settings = {
     ...settingsOfRule(rule, market),
@@ -36,7 +35,7 @@ export const placementNight: NightWork = (rule, market, memory) => {
         for (const target of books.targets) {
           if (groups.get(target.adGroupId) !== campaign || target.state !== 'enabled') continue;
           const bid = (target.bid ?? defaultBid(market, target.adGroupId)) * bases;
-          target.bid = Math.min(maxBid, Math.max(minBid, roundDownToStep(bid, bidStep)));
+          target.bid = Math.min(maxBid, Math.max(minBid, Math.round(bid / bidStep) * bidStep));
         }
       },
     }));

@@ -81,8 +81,11 @@ export const harvestNight: NightWork = (rule, market, memory) => {
         spend: gain.spend,
         make: () => {
           const { books } = market;
+          const id = `H${books.targets.length}`;
+          const { clicks, orders, sales } = context.judged;
+          memory.brings(id, { clicks: clicks[row], orders: orders[row], sales: sales[row] });
           books.targets.push({
-            id: `H${books.targets.length}`,
+            id,
             adGroupId: books.adGroups[homeId - 1].id,
             kind: isItem ? 'item' : 'keyword',
             match: isItem ? null : match,

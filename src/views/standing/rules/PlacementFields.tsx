@@ -13,9 +13,9 @@ interface PlacementFieldsProps {
 }
 
 const ORDERS: readonly (Option & readonly [PlacementOrder, string])[] = [
-  ['gain', 'where most sales are to be won'],
-  ['spend', 'where most is spent'],
-  ['acos', 'where the ACOS is highest'],
+  ['gain', 'first where most sales are to be won'],
+  ['spend', 'first where most is spent'],
+  ['acos', 'first where the ACOS is highest'],
 ];
 
 /** What a placement has to show before its modifier is raised, how far modifiers go, and which campaigns come first. */
