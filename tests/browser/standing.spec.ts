@@ -1,6 +1,17 @@
 import { expect, test } from '@playwright/test';
 import type { NightsAnswer, RulesAnswer } from '../../src/contract/rules';
-import { demoAccount, emptyTray, freshStage, passDays, pick, press, stagedIn, watch } from './page';
+import {
+  demoAccount,
+  emptyTray,
+  freshStage,
+  passDays,
+  pick,
+  press,
+  sendTray,
+  stagedIn,
+  treeOf,
+  watch,
+} from './page';
 
 // What is done by night: a rule is made, tried, asks, sends by itself, stops, and a night is taken back.
 
@@ -80,7 +91,24 @@ test('a rule of bids: made, tried on the past, sends by itself for 14 days; a gu
     expect(own.reduce((sum, { made }) => sum + made, 0)).toBeGreaterThan(2);
   });
 
-  await test.step('a rail that is set tighter trips: the rule stops itself, and every page says so', async () => {
+  await test.step('somebody raises every bid by half, and a rail that is set tighter trips: the rule stops itself, and every page says so', async () => {
+    const { targets } = await treeOf(request, account);
+    const changes = targets.flatMap(({ id, bid, state }) =>
+      bid === null || state !== 'enabled'
+        ? []
+        : [
+            {
+              change: { kind: 'set-bid', targetId: id, from: bid, to: Math.round(bid / 20_000) * 30_000 },
+              reason: 'raised by half',
+              figures: {},
+              effect: { spend: 0, sales: 0 },
+            },
+          ],
+    );
+    expect((await request.post('/api/changes', { data: { account, changes } })).ok()).toBe(true);
+    await page.goto(`/round?account=${account}`);
+    await expect(page.getByRole('button', { name: `Tray · ${changes.length}`, exact: true })).toBeVisible();
+    await sendTray(page);
     await page.goto(`/standing?account=${account}`);
     await page.getByRole('button', { name: 'Guard rails …' }).click();
     const dialog = page.getByRole('dialog');
@@ -133,24 +161,25 @@ test('a rule works in a swath, on a copy of it; one for placements asks what it 
   });
   expect(kept.ok()).toBe(true);
   const newest = async () =>
-    ((await (await request.get(`/api/rules?account=${account}`)).json()) as RulesAnswer).rules.at(-1)!.rule;
+    ((await (await request.get(`/api/rules?account=${account}`)).json()) as RulesAnswer).rules.at(-1)?.rule;
   const list = page.getByRole('navigation', { name: 'Rules' });
   const settings = page.getByRole('group', { name: 'Settings of the rule' });
   await page.goto(`/standing?account=${account}`);
   await pick(list, 'New rule', /^Bids:/);
-  await expect.poll(async () => (await newest()).work).toBe('bids');
+  await expect.poll(async () => (await newest())?.work).toBe('bids');
   await settings.getByRole('combobox', { name: 'Works in' }).click();
   await settings.getByRole('combobox', { name: 'Works in' }).fill('often');
   await page.getByRole('option', { name: 'swath: Often clicked' }).click();
   await expect(settings.getByText(/targets with Clicks ≥ 15\. A copy/)).toBeVisible();
-  await expect.poll(async () => (await newest()).swath?.conditions).toEqual(['clicks>=15']);
+  await expect.poll(async () => (await newest())?.swath?.conditions).toEqual(['clicks>=15']);
   await expect(page.getByText('in the swath “Often clicked”, every night; asks.')).toBeVisible();
   await pick(list, 'New rule', /^Placements:/);
-  await expect.poll(async () => (await newest()).work).toBe('placements');
+  await expect.poll(async () => (await newest())?.work).toBe('placements');
   await settings.getByLabel('CTR, %').fill('50');
   await settings.getByLabel('CTR, %').press('Enter');
-  await expect.poll(async () => (await newest()).placements?.least.ctr).toBe(0.5);
+  await expect.poll(async () => (await newest())?.placements?.least.ctr).toBe(0.5);
+  await settings.getByLabel('CTR, %').blur();
   await press(page, 'u');
-  await expect.poll(async () => (await newest()).placements).toBeNull();
+  await expect.poll(async () => (await newest())?.placements).toBeNull();
   expect(faults).toEqual([]);
 });

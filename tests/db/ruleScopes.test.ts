@@ -72,6 +72,10 @@ test('a swath that holds nothing a work is on, or asks what only a plan tells, i
   await expect(save('bids', 'targets', ['plan.step=over'])).rejects.toThrow('is no condition for a rule');
   await expect(save('bids', 'targets', [])).rejects.toThrow('has no conditions');
   await expect(save('negatives', 'terms', ['clicks>=5'])).resolves.toBeDefined();
+  const none = { market: false, campaigns: false, match: 'exact', most: 1 } as const;
+  await expect(
+    saveRule(THIS_MACHINE, { account, rule: aRule({ work: 'new terms', newTerms: none }) }),
+  ).rejects.toThrow('Say where new terms come from');
 });
 
 test('a night that is past is looked at with the bids of then, whatever was changed since', async () => {

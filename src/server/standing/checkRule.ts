@@ -1,23 +1,31 @@
 import { MowingError } from '../../contract/mowingError';
+import { USUAL_LIMITS } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
 import { growthFaults } from '../../core/growth';
 import { lensNamed } from '../../core/lenses';
+import { KEYWORD_MATCHES } from '../../core/matching';
+import type { KeywordMatch } from '../../core/matching';
 import { swathHolds } from '../../core/rules';
 import type { Rule } from '../../core/rules';
 import type { TreeIndex } from '../../core/structure';
+import type { AccountRow } from '../../db/queries/accounts';
 import { readConditions } from '../../plans/byHand';
 import { scopeName } from './scopeName';
 
 /** @throws MowingError with everything that is wrong */
-export function checkRule(rule: Rule, index: TreeIndex, limits: MarketLimits): void {
+export function checkRule(
+  rule: Rule,
+  index: TreeIndex,
+  { limits, options }: Pick<AccountRow, 'limits' | 'options'>,
+): void {
   const wrong = [
     ...scopeFaults(rule, index),
     ...handFaults(rule),
     ...(rule.bid.low !== null && rule.bid.high !== null && rule.bid.low > rule.bid.high
       ? ['Its lowest bid is above its highest.']
       : []),
-    ...newTermFaults(rule),
-    ...growthRuleFaults(rule, limits),
+    ...newTermFaults(rule, options?.matches ?? KEYWORD_MATCHES),
+    ...growthRuleFaults(rule, limits ?? USUAL_LIMITS),
   ];
   if (wrong.length > 0) throw new MowingError('bad-request', wrong.join(' '));
 }
@@ -52,12 +60,18 @@ const handFaults = ({ work, hand }: Rule): string[] =>
       ? ['Say which targets: a step by hand on all of them is nothing for a rule.']
       : conditionFaults(hand.conditions);
 
-function newTermFaults({ work, newTerms }: Rule): string[] {
+function newTermFaults({ work, newTerms }: Rule, matches: readonly KeywordMatch[]): string[] {
   if ((work === 'new terms') !== (newTerms !== null))
     return ['A rule for new terms says where they come from, and no other rule does.'];
-  return newTerms !== null && !newTerms.market && !newTerms.campaigns
-    ? ['Say where new terms come from: the market’s suggestions, other campaigns, or both.']
-    : [];
+  if (newTerms === null) return [];
+  return [
+    ...(newTerms.market || newTerms.campaigns
+      ? []
+      : ['Say where new terms come from: the market’s suggestions, other campaigns, or both.']),
+    ...(matches.includes(newTerms.match)
+      ? []
+      : [`The market has no ${newTerms.match} match: choose ${matches.join(' or ')}.`]),
+  ];
 }
 
 function growthRuleFaults({ work, growth, scope }: Rule, limits: MarketLimits): string[] {

@@ -2,7 +2,6 @@ import type { GuardsRequest, RuleInfo, RuleRequest, RulesAnswer } from '../../co
 import { MowingError } from '../../contract/mowingError';
 import { nextNight, USUAL_GUARDS } from '../../core/rules';
 import type { Rule, RuleGuards } from '../../core/rules';
-import { USUAL_LIMITS } from '../../core/changes';
 import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import { addDays } from '../../core/units';
@@ -107,7 +106,7 @@ export async function saveRule(
   const [tree, rows] = await Promise.all([loadTree(accountId), listRules(db(), accountId)]);
   const before = rows.find((one) => one.id === id);
   if (id !== undefined && !before) throw noRule(id);
-  checkRule(rule, indexTree(tree), account.limits ?? USUAL_LIMITS);
+  checkRule(rule, indexTree(tree), account);
   const isTried = before?.tried === triedText(rule);
   const isPlayed = !canPlay(rule, account) || before?.played === triedText(rule);
   const mayBeOn = !rule.sends || (isTried && isPlayed);

@@ -1,5 +1,5 @@
 import type { PastNight, TryAnswer, TryRequest } from '../../contract/rules';
-import { describeChange, USUAL_LIMITS } from '../../core/changes';
+import { describeChange } from '../../core/changes';
 import { isDue, settleRules } from '../../core/rules';
 import { indexTree } from '../../core/structure';
 import { addDays } from '../../core/units';
@@ -28,7 +28,7 @@ export async function tryRule(
   { account: accountId, rule, id, nights, back }: TryRequest,
 ): Promise<TryAnswer> {
   const account = await needAccount(accountId);
-  checkRule(rule, indexTree(await loadTree(accountId)), account.limits ?? USUAL_LIMITS);
+  checkRule(rule, indexTree(await loadTree(accountId)), account);
   const row = id === undefined ? undefined : (await listRules(db(), accountId)).find((one) => one.id === id);
   if (id !== undefined && !row) throw noRule(id);
   if (account.firstDay === null || account.lastDay === null)

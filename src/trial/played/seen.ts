@@ -164,28 +164,31 @@ export function seenTerms(market: PlayedMarket, tree: AccountTree, window: SeenD
       );
     return row;
   };
-  const add = (row: TermRow, day: string, figures: readonly number[]) => {
-    const age = daysIn(day, window.to);
-    const into = [row.all, ...RECENT.flatMap((most, at) => (age <= most ? [row.recent[at]] : []))];
-    if (day >= window.from) into.push(row.window);
-    for (const sums of into) figures.forEach((value, at) => (sums[at] += value));
-  };
   for (const { day, terms, late } of days) {
     if (day > window.to) continue;
+    const age = daysIn(day, window.to);
+    const recent = RECENT.flatMap((most, at) => (age <= most ? [at] : []));
+    const isIn = day >= window.from;
+    const add = (row: TermRow, figure: number, value: number) => {
+      row.all[figure] += value;
+      for (const at of recent) row.recent[at][figure] += value;
+      if (isIn) row.window[figure] += value;
+    };
     for (const one of terms) {
       const row = rowOf(one.targetId, one.term);
-      add(
-        row,
-        day,
-        FIGURES.map((key) => one[key]),
-      );
-      if (day < window.from) continue;
+      FIGURES.forEach((key, figure) => one[key] !== 0 && add(row, figure, one[key]));
+      if (!isIn || one.clicks === 0) continue;
       const target = targets.get(one.targetId)!;
       row.byTarget.set(target, (row.byTarget.get(target) ?? 0) + one.clicks);
-      if (one.clicks > 0) row.days.add(day);
+      row.days.add(day);
     }
-    for (const { targetId, term, arrives, units, sales } of late)
-      if (arrives < today) add(rowOf(targetId, term), day, [0, 0, 0, 1, units, sales]);
+    for (const { targetId, term, arrives, units, sales } of late) {
+      if (arrives >= today) continue;
+      const row = rowOf(targetId, term);
+      add(row, ORDERS, 1);
+      add(row, UNITS, units);
+      add(row, SALES, sales);
+    }
   }
   const firstDay = days[0]?.day ?? window.from;
   return tableOf([...rows.values()], daysIn(firstDay, window.to));

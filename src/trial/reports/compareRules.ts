@@ -71,27 +71,32 @@ const WAYS: readonly Way[] = [
 /** The orders of the fifth and sixth week are told in the eighth. */
 const BLACKOUT = { from: 28, to: 42, told: 49 };
 
-/** What guards are for: with them off it has to be worse. */
-const GUARDED: readonly Way[] = [
+/** Guards one by one, for a night on which something is wrong. @param over what is wrong with the rules themselves */
+const guarded = (over: Partial<Rule> = {}): readonly Way[] => [
   ['do nothing', 7, doNothing],
-  ['the usual set', 1, () => rulesOf(SET)],
-  ['  tight rails', 1, () => rulesOf(SET, TIGHT)],
-  ['  no steps', 1, () => rulesOf(SET, NO_STEPS)],
-  ['  never stopped', 1, () => rulesOf(SET, {}, { isGuarded: false })],
-  ['  no guards', 1, () => rulesOf(SET, { ...NO_STEPS, ...NO_RAILS }, { isGuarded: false })],
+  ['the usual set', 1, () => rulesOf(SET, over)],
+  ['  tight rails', 1, () => rulesOf(SET, { ...over, ...TIGHT })],
+  ['  no steps', 1, () => rulesOf(SET, { ...over, ...NO_STEPS })],
+  ['  never stopped', 1, () => rulesOf(SET, over, { isGuarded: false })],
+  ['  no guards', 1, () => rulesOf(SET, { ...over, ...NO_STEPS, ...NO_RAILS }, { isGuarded: false })],
 ];
+
+/** A target of 24 % that was typed as 240 %. */
+const TYPED_WRONG: Partial<Rule> = { target: { low: 2.4, high: 2.4 } };
 
 /**
  * The usual set of rules by night against doing nothing, a formula by night and somebody who looks once a week; then the set and its guards where
- * the orders of two weeks are told late. All late orders are in.
+ * the orders of two weeks are told late, and where a target was typed wrong. All late orders are in.
  */
 export function compareRules(args: Args): void {
   compare(args, WAYS);
   say('\nThe orders of the fifth and sixth week are told in the eighth');
   compare(
     args,
-    GUARDED.map(([name, every, make]): Way => [name, every, () => inBlackout(make(), BLACKOUT)]),
+    guarded().map(([name, every, make]): Way => [name, every, () => inBlackout(make(), BLACKOUT)]),
   );
+  say('\nA target of ten times what is meant');
+  compare(args, guarded(TYPED_WRONG));
 }
 
 function compare({ weeks, seeds, market, world }: Args, ways: readonly Way[]): void {

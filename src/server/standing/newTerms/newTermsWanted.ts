@@ -1,4 +1,4 @@
-import { matchForm } from '../../../core/matching';
+import { kindReader, matchForm } from '../../../core/matching';
 import { checkWords, USUAL_LIMITS } from '../../../core/changes';
 import { testRoom, USUAL_SETTINGS } from '../../../core/bids';
 import type { TestRoom } from '../../../core/bids';
@@ -128,10 +128,11 @@ async function termsFound(
         : [],
     ),
   );
+  const kindOf = kindReader(index.tree.lists);
   const isOpen = (text: string) => {
     const form = matchForm(text);
-    if (forms.has(form) || structure.isNegativeIn(form, adGroup) || checkWords(text, limits).length > 0)
-      return false;
+    if (forms.has(form) || structure.isNegativeIn(form, adGroup)) return false;
+    if (kindOf(text).name === 'never wanted' || checkWords(text, limits).length > 0) return false;
     forms.add(form);
     return true;
   };

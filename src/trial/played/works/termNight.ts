@@ -9,10 +9,21 @@ import type { BidMemory } from '../../observe';
 import type { PlayedMarket } from '../../playedMarket';
 import { seenStructure, seenTerms, seenTree, settledDays } from '../seen';
 import type { NightMove, NightWork } from './nightMove';
+import { keptTonight } from './tonight';
 import { aimOf } from './settings';
 
-/** Search terms as they are seen tonight. */
-function lookAtTerms(market: PlayedMarket, memory: BidMemory, lookBack: number | null) {
+/** Search terms as they are seen tonight, by the days that are looked at. */
+const looksAtTerms = new Map<number | null, ReturnType<typeof looksBack>>();
+const lookAtTerms = (market: PlayedMarket, memory: BidMemory, lookBack: number | null) => {
+  let look = looksAtTerms.get(lookBack);
+  if (!look) looksAtTerms.set(lookBack, (look = looksBack(lookBack)));
+  return look(market, memory);
+};
+
+const looksBack = (lookBack: number | null) =>
+  keptTonight((market, memory) => termsSeen(market, memory, lookBack));
+
+function termsSeen(market: PlayedMarket, memory: BidMemory, lookBack: number | null) {
   const window = settledDays(market, lookBack);
   const tree = seenTree(market, memory);
   const margins = new Map(tree.products.map(({ id }) => [id, MARGIN]));

@@ -68,7 +68,12 @@ function Plan({ account, growth, rules, put }: PlanProps) {
             ...(isOn && nextNight ? [`Next night: ${formatFullDay(nextNight)}.`] : []),
           ].join(' ')}
         >
-          <Button onClick={() => void rules.remove(info)}>Remove</Button>
+          <Button
+            onClick={() => void rules.remove(info)}
+            title="Its campaigns go on with the budgets they have now; given back first, each gets the one it came with"
+          >
+            Remove
+          </Button>
         </StandingBar>
         {stoppedWhy && (
           <Alert severity="warning" sx={{ padding: '0 12px', marginTop: '4px' }}>
