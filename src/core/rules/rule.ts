@@ -62,7 +62,7 @@ export const USUAL_RULE: Omit<Rule, 'name' | 'work'> = {
   target: null,
   least: { clicks: 0, impressions: 0, orders: 0 },
   lookBack: null,
-  // By trial waiting wins nothing by night (docs/method.md); with it, what a rule did can be measured sooner.
+  // By trial bids alone do better without waiting (docs/method.md); with it, what a rule did can be measured sooner.
   waitDays: 0,
   step: { down: 0.35, up: 0.25 },
   bid: { low: null, high: null },
