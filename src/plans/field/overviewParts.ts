@@ -1,7 +1,7 @@
-import { buildLens, findMovers, sumOfRows, sumStandings } from '../../core/lenses';
+import { buildLens, findMovers, sumOfRows, sumsAt, sumStandings } from '../../core/lenses';
 import type { GrainSums, LensTable } from '../../core/lenses';
 import type { TreeIndex } from '../../core/structure';
-import { addSums, NO_SUMS } from '../../core/measures';
+import { acosChange, addSums, NO_SUMS } from '../../core/measures';
 import type { Sums } from '../../core/measures';
 import type { OverviewParts } from './types';
 
@@ -38,6 +38,14 @@ export function overviewOf(index: TreeIndex, sums: GrainSums): OverviewParts {
       spend: { share: spend.explained, others: spend.others },
       sales: { share: sales.explained, others: sales.others },
     },
+    acosChange: sums.isBeforeCovered
+      ? acosChange(
+          Array.from({ length: campaigns.size }, (_, row) => ({
+            now: sumsAt(campaigns.now, row),
+            before: sumsAt(campaigns.before, row),
+          })),
+        )
+      : null,
     targetAcos: weightedTarget(campaigns),
   };
 }

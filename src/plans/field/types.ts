@@ -14,7 +14,7 @@ import type {
   Spread,
   StandingSum,
 } from '../../core/lenses';
-import type { Sums } from '../../core/measures';
+import type { AcosChange, Sums } from '../../core/measures';
 
 /** What the page gets once a lens is loaded: the rows by number are those of this load alone. */
 export interface LoadedLens {
@@ -88,6 +88,8 @@ export interface OverviewParts {
   standings: StandingSum[];
   movers: Record<'spend' | 'sales', (Mover & { name: string; id: number })[]>;
   explained: Record<'spend' | 'sales', { share: number | null; others: number }>;
+  /** What moved the ACOS, by campaigns; null where the window before is not covered, or sold nothing. */
+  acosChange: AcosChange | null;
   /** Weighted by sales; null without any. */
   targetAcos: number | null;
 }

@@ -14,6 +14,7 @@ import { Pace } from './Pace';
 import { AutoAgainstManual, Movers, Standings } from './Parts';
 import type { RoundAt } from '../steps/step';
 import { useOverview } from './useOverview';
+import { WhyAcos } from './WhyAcos';
 import { Loading, PlaceLink, Trouble } from '../../shared/kit';
 import { PlaceBar } from '../../shared/window/PlaceBar';
 
@@ -59,6 +60,7 @@ export function OverviewStep({ account, fault, window, state }: RoundAt) {
         />
       </div>
       <Figures figures={figures} currency={account.currency} />
+      <WhyAcos change={parts.acosChange} />
       <DataNotes account={account} overview={whole} />
       <MoneyNotes account={account} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.7fr) minmax(0, 1fr)', gap: '32px' }}>
