@@ -16,7 +16,7 @@ import { loadBackground } from '../../build/background';
 import type { Background } from '../../build/background';
 import { freshPlan } from '../../build/plans';
 import { loadSource } from '../../build/sources';
-import { db } from '../../context/context';
+import { db, log } from '../../context/context';
 import { ruleReader } from '../ruleReader';
 import type { FoundWanted, RuleWanted } from '../stepWanted';
 
@@ -108,6 +108,13 @@ function testIn(
   return testOfTerm(bid, accountInfo(account).choices.bids.provenOrders, conversion);
 }
 
+/** A market that does not answer suggests nothing tonight: the other rules of the night go on. */
+const suggestedFor = (accountId: number, productId: number) =>
+  loadSource(accountId, productId, 'market').catch((error: unknown) => {
+    log().warn({ err: error, accountId, productId }, 'the market suggested no terms');
+    return null;
+  });
+
 /** What can be tried: no keyword of the product bids on it, nothing keeps it out, and the market takes it. */
 async function termsFound(
   account: AccountRow,
@@ -119,7 +126,7 @@ async function termsFound(
   const limits = account.limits ?? USUAL_LIMITS;
   const [sold, suggested] = await Promise.all([
     campaigns ? loadSource(account.id, productId, 'sold') : null,
-    market && account.marketId !== null ? loadSource(account.id, productId, 'market') : null,
+    market && account.marketId !== null ? suggestedFor(account.id, productId) : null,
   ]);
   const forms = new Set(
     index.tree.targets.flatMap(({ id, kind, state, expression }) =>
