@@ -83,12 +83,15 @@ test.describe('a link', () => {
     await page.keyboard.type('spend>=10');
     await press(page, 'Enter');
     await rows(page).getByRole('button', { name: 'Clicks' }).click();
+    const choices = async () =>
+      (await (await request.get(`/api/choices?account=${account}`)).json()) as ChoicesAnswer;
     await pick(page, 'Judged by', 'by counts');
+    // Kept, and told to the page: what is typed before that would be written over.
+    await expect.poll(async () => (await choices()).choices.terms.basis).toBe('counts');
+    await expect(page.getByTitle('When a term is proposed')).toHaveText(/× usual clicks/);
     await page.getByTitle('When a term is proposed').click();
     await page.getByLabel('At least, ×').fill('3');
     await press(page, 'Enter', 'Escape');
-    const choices = async () =>
-      (await (await request.get(`/api/choices?account=${account}`)).json()) as ChoicesAnswer;
     await expect.poll(async () => (await choices()).choices.terms.clicksMultiple).toBe(3);
     const other = await page.context().newPage();
     await other.goto(page.url());
