@@ -3,16 +3,10 @@ import type { PlanAnswer, PlanRequest } from '../../contract/plan';
 import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
 import { isCampaignStep, isTermStep } from '../../contract/review';
 import type { BidQueue, CampaignStep, ReviewData } from '../../contract/review';
-import type { BidChoices, BidFeed } from '../../core/bids';
+import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
-import type { Goal } from '../../core/goals';
-import type { PlacementAsks } from '../../core/placements';
 import { PLACEMENTS } from '../../core/structure';
-import type { Route } from '../../core/routes';
-import type { AccountTree } from '../../core/structure';
 import { microsToDecimal } from '../../core/units';
-import type { Day } from '../../core/units';
-import type { TermChoices } from '../../contract/choices';
 import { feedOnDay } from '../../plans/past';
 import { listChangeRows } from '../../db/queries/changes';
 import { aheadOf, pendingTargets } from '../../plans/bids';
@@ -37,6 +31,8 @@ import { db } from '../context/context';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
 import { planSchedules } from '../hours/loadSchedules';
+import { withGoal } from './how';
+import type { PlanHow } from './how';
 import { suggestNew } from '../field/suggestBids';
 import { loadReview } from '../review/loadReview';
 
@@ -52,44 +48,12 @@ export async function loadPlan(request: PlanRequest): Promise<PlanAnswer> {
   return { ...answer, summary: summaryOf(planned), proposals: planned.map(({ told }) => told) };
 }
 
-/** How a step is planned otherwise than the account's choices say. */
-export interface PlanHow {
-  bids?: Partial<BidChoices>;
-  terms?: Partial<TermChoices>;
-  /** A target in place of the one that its scope has. */
-  goal?: Goal;
-  /** Whether that target holds for everything, nearer ones too. */
-  isGoalForAll?: boolean;
-  /** What placements have to show, and how far their modifiers go. */
-  placements?: PlacementAsks;
-  /** Days that are looked at. */
-  lookBack?: number;
-  /** Where search terms come from (ad groups) and move to, in place of the account's own routes. */
-  routes?: Route[];
-  /** As on a day that is past, with what was known then. */
-  on?: Day;
-}
-
 /** Plans a step with everything that is told of it and staged by it. */
 export async function planStep(request: PlanRequest, how: PlanHow = {}): Promise<LoadedPlan> {
   if (isTermStep(request.step)) return termPlan(request, how);
   if (!isCampaignStep(request.step)) return bidPlan(request, how);
   return CAMPAIGN_PLANS[request.step](request, how);
 }
-
-/** The tree with another target in one scope; nearer ones keep theirs, unless it holds for all. */
-export const withGoal = (tree: AccountTree, { goal, isGoalForAll }: PlanHow): AccountTree =>
-  goal === undefined
-    ? tree
-    : {
-        ...tree,
-        goals: [
-          ...tree.goals.filter(
-            (one) => !isGoalForAll && (one.scope !== goal.scope || one.scopeId !== goal.scopeId),
-          ),
-          goal,
-        ],
-      };
 
 const CAMPAIGN_PLANS = {
   placements: placementPlan,

@@ -11,7 +11,7 @@ import type { PlanRequest } from '../../contract/plan';
 import { isBidQueue } from '../../contract/review';
 import type { Planned } from '../../plans/steps';
 import { planBidSteps, planStep } from '../plans/loadPlan';
-import type { PlanHow } from '../plans/loadPlan';
+import type { PlanHow } from '../plans/how';
 import type { InRule } from './ruleReader';
 
 /** A campaign that is made for a growth plan, by drafts that are written down with the night. */

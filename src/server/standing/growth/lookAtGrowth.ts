@@ -20,7 +20,7 @@ import { loadBackground } from '../../build/background';
 import type { Background } from '../../build/background';
 import { db } from '../../context/context';
 import { loadTree } from '../../field/loadTree';
-import { withGoal } from '../../plans/loadPlan';
+import { withGoal } from '../../plans/how';
 import { howOf } from '../stepWanted';
 import { loadPlanMembers } from './members';
 import type { Member } from './members';
