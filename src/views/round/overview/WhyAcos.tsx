@@ -22,17 +22,19 @@ export function WhyAcos({ change }: { change: AcosChange | null }) {
   );
   if (told.length === 0) return null;
   return (
-    <p className="note" aria-label="Why the ACOS moved">
-      ACOS {formatShare(change.before)} → {formatShare(change.now)}, {points(total)}:{' '}
-      {told.map((key, at) => (
-        <span key={key} title={CAUSES[key].does}>
-          {at > 0 && ', '}
-          {CAUSES[key].words}{' '}
-          <span className={causes[key] > 0 ? 'over' : 'under'}>{points(causes[key])}</span>
-        </span>
-      ))}
-      .
-    </p>
+    <section aria-label="Why the ACOS moved">
+      <p className="note">
+        ACOS {formatShare(change.before)} → {formatShare(change.now)}, {points(total)}:{' '}
+        {told.map((key, at) => (
+          <span key={key} title={CAUSES[key].does}>
+            {at > 0 && ', '}
+            {CAUSES[key].words}{' '}
+            <span className={causes[key] > 0 ? 'over' : 'under'}>{points(causes[key])}</span>
+          </span>
+        ))}
+        .
+      </p>
+    </section>
   );
 }
 
