@@ -6,7 +6,7 @@ import { groupBy } from '../../../core/order';
 import { newTermReason, pickTerms, testOfTerm } from '../../../core/rules';
 import type { NewTermsRule, Rule, TermFound, TermTest } from '../../../core/rules';
 import { isInScope } from '../../../core/structure';
-import type { AdGroupNode, Place, TreeIndex } from '../../../core/structure';
+import type { AdGroupNode, Place, Target, TreeIndex } from '../../../core/structure';
 import { addDays, DAYS_PER_MONTH, roundDownToStep } from '../../../core/units';
 import type { AccountRow } from '../../../db/queries/accounts';
 import { listTestCosts } from '../../../db/queries/bidFeed';
@@ -40,11 +40,16 @@ export async function newTermsWanted(accountId: number, rule: Rule): Promise<Fou
     isIn({ kind: 'ad-group', id: adGroup.id, place }),
   );
   const room = await roomFor(account, background);
+  const keywords = groupBy(
+    index.tree.targets.filter(({ kind, state }) => kind === 'keyword' && state !== 'archived'),
+    ({ id }) => index.placeOfTarget(id).productId,
+  );
   const wanted: RuleWanted[] = [];
   for (const [productId, home] of homes) {
     const test = testIn(account, background, productId, rule);
     if (test === null) continue;
-    const found = await termsFound(account, background, productId, home, asks);
+    const own = keywords.get(productId) ?? [];
+    const found = await termsFound(account, background, { productId, home, own }, asks);
     const picked = pickTerms(found, asks.most, () => room.take(home.place, test.cost));
     for (const { term, hasRoom } of picked)
       wanted.push({ ...wantedOf(term, test, asks, home, index), isBeyondAllowance: !hasRoom });
@@ -119,8 +124,7 @@ const suggestedFor = (accountId: number, productId: number) =>
 async function termsFound(
   account: AccountRow,
   { index, structure }: Background,
-  productId: number,
-  { adGroup }: Home,
+  { productId, home: { adGroup }, own }: { productId: number; home: Home; own: readonly Target[] },
   { market, campaigns }: NewTermsRule,
 ): Promise<TermFound[]> {
   const limits = account.limits ?? USUAL_LIMITS;
@@ -128,13 +132,7 @@ async function termsFound(
     campaigns ? loadSource(account.id, productId, 'sold') : null,
     market && account.marketId !== null ? suggestedFor(account.id, productId) : null,
   ]);
-  const forms = new Set(
-    index.tree.targets.flatMap(({ id, kind, state, expression }) =>
-      kind === 'keyword' && state !== 'archived' && index.placeOfTarget(id).productId === productId
-        ? [matchForm(expression)]
-        : [],
-    ),
-  );
+  const forms = new Set(own.map(({ expression }) => matchForm(expression)));
   const kindOf = kindReader(index.tree.lists);
   const isOpen = (text: string) => {
     const form = matchForm(text);
