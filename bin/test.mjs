@@ -112,6 +112,7 @@ async function stage() {
   const port = await keepPort(path.join(dataDir, 'app-port'));
   const { env, postgres } = await prepare({ dataDir, port, databaseUrl: undefined, emptied: true });
   const databases = await openDatabases(postgres.adminUrl);
+  await databases.hurry();
   for (const lane of LANES) await databases.copy(`tests_${lane + 1}`, 'mowing');
   const { value: demo, took } = await seconds(() => demoTemplate(env, databases));
   say(`ready   the stage: build, database, demo (demo ${took})`);

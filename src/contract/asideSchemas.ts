@@ -1,8 +1,11 @@
 // Joi schema of the requests that put proposals aside.
 import Joi from 'joi';
 import { ASIDE_VERDICTS } from './aside';
-import type { AsideRequest } from './aside';
-import { day, id, subject } from './schemas';
+import type { AsideRequest, LossRequest } from './aside';
+import { day, id, money, subject } from './schemas';
+
+const note = Joi.string().trim().allow('').max(2000);
+const most = money.min(10_000).allow(null);
 
 export const asideRequest = Joi.object<AsideRequest>({
   account: id.required(),
@@ -14,5 +17,21 @@ export const asideRequest = Joi.object<AsideRequest>({
     .valid(...ASIDE_VERDICTS, 'back')
     .required(),
   until: day,
-  note: Joi.string().trim().allow('').max(2000),
+  note,
+  most,
+});
+
+/** Whose losses can be accepted. */
+const lossSubject = Joi.string().pattern(
+  /^(target \d+|campaign \d+|product-term \d+ \d+)$/,
+  'a target, a campaign or a product’s term, such as “target 12”',
+);
+
+export const lossRequest = Joi.object<LossRequest>({
+  account: id.required(),
+  subjects: Joi.array().items(lossSubject).min(1).max(2_000).unique().required(),
+  does: Joi.string().valid('accept', 'end', 'bid').required(),
+  until: day.when('does', { is: 'accept', then: Joi.required(), otherwise: Joi.forbidden() }),
+  note,
+  most,
 });

@@ -18,6 +18,7 @@ export interface Args {
   hours: boolean;
   trials: boolean;
   waits: boolean;
+  rank: boolean;
   money: boolean;
 }
 
@@ -35,6 +36,7 @@ export function readArgs(): Args {
       hours: { type: 'boolean', default: false },
       trials: { type: 'boolean', default: false },
       waits: { type: 'boolean', default: false },
+      rank: { type: 'boolean', default: false },
       money: { type: 'boolean', default: false },
     },
   });
@@ -61,6 +63,7 @@ export function readArgs(): Args {
     hours: values.hours,
     trials: values.trials,
     waits: values.waits,
+    rank: values.rank,
     budgets: (values.budgets as BudgetWorld | undefined) ?? null,
     money: values.money,
   };

@@ -7,6 +7,7 @@ import { compareBudgets, compareMissed } from './reports/compareBudgets';
 import { compareHours } from './reports/compareHours';
 import { compareRules } from './reports/compareRules';
 import { compareWaits } from './reports/compareWaits';
+import { coverRank } from './reports/coverRank';
 import { coverTrials } from './reports/coverTrials';
 import { cell, money, say, scoreOf, share, total } from './reports/print';
 import { runTrial, trialScenario } from './runTrial';
@@ -17,6 +18,7 @@ function main() {
   if (rules) return compareRules(args);
   if (args.waits) return compareWaits(args);
   if (args.hours) return compareHours(args);
+  if (args.rank) return coverRank(args);
   if (args.trials) return coverTrials(args);
   if (args.budgets) {
     compareBudgets(args, args.budgets);

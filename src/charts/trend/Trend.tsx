@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import type { PointerEvent } from 'react';
 import { addDays, dayNumber, formatDay } from '../../core/units';
 import { PictureTable } from '../PictureTable';
 import { useSize } from '../useSize';
@@ -21,24 +22,41 @@ interface TrendProps {
   windowFrom: string;
   settledTo: string;
   label: string;
+  /** Told of the days that were dragged over; left out: nothing can be dragged. */
+  onZoom?: (from: string, to: string) => void;
 }
 
 const MARGIN = { top: 20, right: 52, bottom: 36, left: 52 };
 const DASHES = ['', '5 3', '1.5 3'];
 const COLOURS = ['var(--ink)', 'var(--under)', 'var(--over)'];
 
+/** A drag over fewer days is a click that slipped. */
+const LEAST_ZOOM = 6;
+/** Room for the name of a day. */
+const DAY_WIDTH = 52;
+
 /** Two or three measures day by day, each on its own scale, with marks where something was changed. */
-export function Trend({ from, days, series, marks, windowFrom, settledTo, label }: TrendProps) {
+export function Trend({ from, days, series, marks, windowFrom, settledTo, label, onZoom }: TrendProps) {
   const frame = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(frame);
   const [hovered, setHovered] = useState<number | null>(null);
+  /** Day on which a drag began. */
+  const [grip, setGrip] = useState<number | null>(null);
   const { lines, x } = layOutTrend(series, days, { width, height, margin: MARGIN });
   const at = (day: string) => x(dayNumber(day) - dayNumber(from));
   const bottom = height - MARGIN.bottom;
   const named = Array.from({ length: days }, (_, day) => addDays(from, day));
-  const weekly = named.filter(
+  const mondays = named.filter(
     (day, index) => (dayNumber(day) + 3) % 7 === 0 && index > 1 && index < days - 2,
   );
+  const each = Math.max(1, Math.ceil((mondays.length * DAY_WIDTH) / Math.max(1, width)));
+  const weekly = mondays.filter((_, index) => index % each === 0);
+  const dayUnder = (event: PointerEvent<HTMLElement>) => {
+    const left = event.currentTarget.getBoundingClientRect().left;
+    const share = (event.clientX - left - MARGIN.left) / (width - MARGIN.left - MARGIN.right);
+    return Math.max(0, Math.min(days - 1, Math.round(share * (days - 1))));
+  };
+  const dragged = grip === null || hovered === null ? null : [grip, hovered].sort((a, b) => a - b);
   return (
     <div
       ref={frame}
@@ -53,12 +71,16 @@ export function Trend({ from, days, series, marks, windowFrom, settledTo, label 
         event.preventDefault();
         setHovered(Math.max(0, Math.min(days - 1, (hovered ?? days - 1) + by)));
       }}
-      onPointerMove={(event) => {
-        const left = event.currentTarget.getBoundingClientRect().left;
-        const share = (event.clientX - left - MARGIN.left) / (width - MARGIN.left - MARGIN.right);
-        setHovered(Math.max(0, Math.min(days - 1, Math.round(share * (days - 1)))));
+      onPointerDown={(event) => onZoom && setGrip(dayUnder(event))}
+      onPointerUp={() => {
+        if (dragged && dragged[1] - dragged[0] >= LEAST_ZOOM) onZoom?.(named[dragged[0]], named[dragged[1]]);
+        setGrip(null);
       }}
-      onPointerLeave={() => setHovered(null)}
+      onPointerMove={(event) => setHovered(dayUnder(event))}
+      onPointerLeave={() => {
+        setHovered(null);
+        setGrip(null);
+      }}
     >
       {width > 0 && (
         <svg width={width} height={height} fontSize={11} fill="var(--faint)" aria-hidden>
@@ -76,6 +98,16 @@ export function Trend({ from, days, series, marks, windowFrom, settledTo, label 
               opacity={0.28}
             />
           ))}
+          {dragged && (
+            <rect
+              x={x(dragged[0])}
+              width={x(dragged[1]) - x(dragged[0])}
+              y={MARGIN.top}
+              height={Math.max(0, bottom - MARGIN.top)}
+              fill="var(--accent)"
+              opacity={0.14}
+            />
+          )}
           {lines[0]?.ticks.map(({ at: y, text }) => (
             <g key={y}>
               <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y} y2={y} stroke="var(--hairline)" />

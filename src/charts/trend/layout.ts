@@ -8,6 +8,8 @@ export interface TrendSeries {
   /** By day; null where there is no value. */
   values: (number | null)[];
   show: (value: number) => string;
+  /** A rank: the smallest value stands at the top, and the axis need not hold zero. */
+  isRank?: boolean;
   /** A value at its axis, short. */
   tick: (value: number) => string;
 }
@@ -30,13 +32,12 @@ export function layOutTrend(
 ): { lines: TrendLine[]; x: (day: number) => number } {
   const { margin, width, height } = box;
   const x = scaleLinear([0, Math.max(1, days - 1)], [margin.left, width - margin.right]);
-  const lines = series.map(({ label, values, tick }) => {
+  const lines = series.map(({ label, values, tick, isRank }) => {
     const known = values.filter((value): value is number => value !== null);
-    const low = Math.min(0, smallest(known));
-    const y = scaleLinear(
-      [low, Math.max(largest(known), low + 1e-9)],
-      [height - margin.bottom, margin.top],
-    ).nice(3);
+    const low = Math.min(isRank ? 1 : 0, smallest(known));
+    const ends = [height - margin.bottom, margin.top];
+    const plain = scaleLinear([low, Math.max(largest(known), low + 1e-9)], isRank ? ends.reverse() : ends);
+    const y = isRank ? plain : plain.nice(3);
     const draw = line<number | null>()
       .defined((value) => value !== null)
       .x((_, at) => x(at))

@@ -51,6 +51,17 @@ export function parseCount(text: string, label: string, notation: Notation): num
     : figure.whole;
 }
 
+/** How a report may say that a term was looked for and not found on any page. */
+const BEYOND = /^(-|–|n\/?a|not (ranked|found)|unranked|beyond the last page)$/i;
+
+/** A place in a list, 1 the first; 0 for one beyond the last page: empty, 0, or words that say so. */
+export function parseRank(text: string, label: string, notation: Notation): number | Fault {
+  return BEYOND.test(text.trim()) ? 0 : parseCount(text, label, notation);
+}
+
+/** How the figures of a unit are read. */
+export const FIGURE_READERS = { count: parseCount, amount: parseAmount, rank: parseRank };
+
 /** An amount of zero or more, in micros. The account's currency may stand beside it; empty counts as 0. */
 export function parseAmount(text: string, label: string, notation: Notation): number | Fault {
   const quick = notation.mark === '.' && notation.isSure ? plainAmount(text) : -1;

@@ -5,7 +5,7 @@ import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
 import { parseDays } from './days';
 import type { DayOrder } from './days';
-import { parseAmount, parseCount, shorten } from './figures';
+import { FIGURE_READERS, shorten } from './figures';
 import { readStructure } from './structure';
 import type { Fault, Notation } from './figures';
 import { placeFields } from './reportSpec';
@@ -77,8 +77,7 @@ export function reportRowReader(rules: RowRules): (fields: string[]) => ReportRo
     if (detail !== null && typeof detail === 'object') return detail;
     const figures: number[] = [];
     for (const { field, unit } of spec.figures) {
-      const read = unit === 'count' ? parseCount : parseAmount;
-      const value = read(text(fields, field), FIELD_LABELS[field], notation);
+      const value = FIGURE_READERS[unit](text(fields, field), FIELD_LABELS[field], notation);
       if (typeof value !== 'number') return value;
       figures.push(value);
     }

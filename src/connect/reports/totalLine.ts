@@ -1,5 +1,5 @@
 import { FIELD_LABELS } from '../../contract/reportFields';
-import { parseAmount, parseCount } from './figures';
+import { FIGURE_READERS } from './figures';
 import type { RowRules } from './reportRow';
 
 const TOTAL = /^(grand |overall )?(total|totals|sum)s?\b\s*:?$/i;
@@ -29,7 +29,7 @@ export function totalLineReader({
     return spec.figures.map(({ field, unit }) => {
       const text = columns[field] === undefined ? '' : (fields[columns[field]] ?? '').trim();
       if (text === '') return NaN;
-      const value = (unit === 'count' ? parseCount : parseAmount)(text, FIELD_LABELS[field], notation);
+      const value = FIGURE_READERS[unit](text, FIELD_LABELS[field], notation);
       return typeof value === 'number' ? value : NaN;
     });
   };

@@ -1,5 +1,5 @@
 import { AT_PRODUCT } from './places';
-import { count } from './spec';
+import { count, rank } from './spec';
 
 /** Where a product stands in the results that nobody pays for. */
 export const ranks = {
@@ -10,7 +10,7 @@ export const ranks = {
   detail: 'term',
   detailColumn: 'term_id',
   figures: [
-    count('rank', 'Organic rank', 'organic_rank'),
+    rank('rank', 'Organic rank', 'organic_rank'),
     count('weeklySearches', 'Searches a week', 'weekly_searches'),
   ],
   required: [['day'], ['itemCode'], ['term'], ['rank']],

@@ -3,8 +3,8 @@ export interface FigureSpec<F extends string = string> {
   field: F;
   column: string;
   heading: string;
-  /** A count, or an amount of money in micros. */
-  unit: 'count' | 'amount';
+  /** A count, an amount of money in micros, or a place in a list: 1 the first, 0 beyond its last page. */
+  unit: 'count' | 'amount' | 'rank';
 }
 
 /**
@@ -50,6 +50,12 @@ export const count = <F extends string>(
   column,
   heading,
   unit: 'count',
+});
+export const rank = <F extends string>(field: F, heading: string, column: string): FigureSpec<F> => ({
+  field,
+  column,
+  heading,
+  unit: 'rank',
 });
 export const amount = <F extends string>(field: F, heading: string, column: string): FigureSpec<F> => ({
   field,

@@ -19,7 +19,23 @@ export type ExtraKey =
 /** What only a plan of bids knows of a row. */
 export type PlanKey =
   'plan.dry' | 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
-export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey;
+/** What only the list of organic ranks knows of a row. */
+export type RankKey =
+  | 'rank.now'
+  | 'rank.before'
+  | 'rank.up'
+  | 'rank.change'
+  | 'rank.searches'
+  | 'rank.spendChange'
+  | 'rank.organic'
+  | 'rank.adShare'
+  | 'rank.holdCost'
+  | 'rank.holds'
+  | 'rank.holdPays'
+  | 'rank.gainCost'
+  | 'rank.gains'
+  | 'rank.gainPays';
+export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey | RankKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
 export type TextKey = 'term' | 'name' | 'place' | 'product' | 'line';
 /** Something a row is one of. */
@@ -35,7 +51,9 @@ export type ChoiceKey =
   | 'campaignState'
   | 'chosen'
   | 'flex'
-  | 'aim';
+  | 'aim'
+  | 'coreTerm'
+  | 'lossAccepted';
 
 /** A number field as data. */
 export interface NumberField {
@@ -83,7 +101,7 @@ const EXTRA: readonly NumberField[] = [
   ),
 ];
 
-function extra<K extends ExtraKey | PlanKey>(
+function extra<K extends ExtraKey | PlanKey | RankKey>(
   key: K,
   label: string,
   unit: MeasureUnit,
@@ -138,10 +156,72 @@ export const PLAN_FIELDS: readonly (NumberField & { key: PlanKey })[] = [
     'Of a test: what it earns if it proves good × the chance of that ÷ what it costs at most.',
   ),
 ];
+
+/** What the list of organic ranks says of a product's term. */
+export const RANK_FIELDS: readonly (NumberField & { key: RankKey })[] = [
+  extra(
+    'rank.now',
+    'Rank',
+    'count',
+    1,
+    'Organic rank: mean of the last seven days that were told (geometric).',
+  ),
+  extra('rank.before', 'Rank before', 'count', 1, 'The same over the seven days before the compared ones.'),
+  extra('rank.up', 'Places up', 'count', 1, 'Rank before − rank: above zero it went up.'),
+  extra('rank.change', 'Rank ±', 'share', 0, 'Rank ÷ rank before − 1: above zero it lost places.'),
+  extra('rank.searches', 'Searches', 'count', 0, 'Searches a week, as the market last told them.'),
+  extra('rank.spendChange', 'Spend ± share', 'share', 0, 'Spend ÷ spend of as many days before − 1.'),
+  extra(
+    'rank.organic',
+    'Organic sales',
+    'money',
+    0,
+    'Sales a month that the rank brings without ads, estimated: searches × share of shoppers at the rank × conversion × order value.',
+  ),
+  extra(
+    'rank.adShare',
+    'Ad share',
+    'share',
+    0,
+    'Ad sales ÷ (ad sales + estimated organic sales) of the term, a month.',
+  ),
+  extra('rank.holdCost', 'Cost to hold', 'money', 0, 'Spend a month at the pace of the compared days.'),
+  extra(
+    'rank.holds',
+    'Holds',
+    'money',
+    0,
+    'Organic sales a month that would be lost in eight weeks without its ad orders, estimated.',
+  ),
+  extra(
+    'rank.holdPays',
+    'Holds ÷ cost',
+    'factor',
+    1,
+    'Organic sales that its ad orders hold, per money spent.',
+  ),
+  extra(
+    'rank.gainCost',
+    'Cost to gain',
+    'money',
+    0,
+    'Further spend a month for the ad orders that halve the rank number in eight weeks, estimated.',
+  ),
+  extra(
+    'rank.gains',
+    'Gains',
+    'money',
+    0,
+    'Organic sales a month that half the rank number adds, estimated.',
+  ),
+  extra('rank.gainPays', 'Gains ÷ cost', 'factor', 1, 'Organic sales added per money spent on gaining.'),
+];
 /** Fields that only whole products have: all their sales, with ads or without. */
 export const OF_PRODUCTS: ReadonlySet<NumberKey> = new Set(['totalSales', 'organicSales', 'tacos']);
 
-const numbers = new Map([...NUMBER_FIELDS, ...PLAN_FIELDS].map((field) => [field.key as string, field]));
+const numbers = new Map(
+  [...NUMBER_FIELDS, ...PLAN_FIELDS, ...RANK_FIELDS].map((field) => [field.key as string, field]),
+);
 
 export const TEXT_LABELS: Record<TextKey, string> = {
   term: 'Search term',
@@ -178,6 +258,8 @@ export const CHOICES: Record<ChoiceKey, { label: string; values: readonly string
   chosen: { label: 'Chosen', values: ['by hand', 'automatic'] },
   flex: { label: 'Bid flex', values: ['fixed', 'down only', 'both ways'] },
   aim: { label: 'Target ACOS is', values: ['known', 'missing'] },
+  coreTerm: { label: 'Core term', values: ['yes', 'no'] },
+  lossAccepted: { label: 'Loss accepted', values: ['yes', 'no'] },
   judged: {
     label: 'Round’s step',
     values: ['dead spend', 'overpaying', 'room to grow', 'testing', 'nothing proposed'],

@@ -7,11 +7,12 @@ export {
   NUMBER_FIELDS,
   OF_PRODUCTS,
   PLAN_FIELDS,
+  RANK_FIELDS,
   numberField,
   shownScale,
   TEXT_LABELS,
 } from './fields';
-export type { ChoiceKey, ExtraKey, NumberField, NumberKey, PlanKey, TextKey } from './fields';
+export type { ChoiceKey, ExtraKey, NumberField, NumberKey, PlanKey, RankKey, TextKey } from './fields';
 export {
   isChoiceCondition,
   isNumberCondition,

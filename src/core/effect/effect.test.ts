@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { CHANGE_PURPOSES, purposeOf } from '../changes';
 import { effectMeasure, MOST_WEEKS, touchedTargets } from '.';
 import type { EffectFeed, MadeChange, WeeksAround } from '.';
-import { steadyChance } from './chance';
+import { steadyChance } from '../evidence';
 
 const DAY = 1000;
 const SIZE = 60;

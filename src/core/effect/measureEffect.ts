@@ -1,6 +1,6 @@
 import { DAYS_PER_MONTH } from '../units';
 import type { Micros } from '../units';
-import { quantileOf } from './chance';
+import { quantileOf } from '../evidence';
 import { beforeAndAfter, FIRST_ANSWER, freeWeeks } from './effectFeed';
 import type { EffectFeed, MadeChange } from './effectFeed';
 import { makePools } from './pools';

@@ -1,4 +1,4 @@
-import { steadyChance } from './chance';
+import { steadyChance } from '../evidence';
 import { growthOf, outcomeOf, over } from './outcome';
 import type { Growth, Outcome, Unit } from './outcome';
 import type { Pool } from './pools';

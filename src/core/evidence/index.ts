@@ -13,3 +13,4 @@ export { usualInAccount, usualInCampaign } from './usual';
 export type { Usual } from './usual';
 export { estimateValuePerClick, orderValueOf } from './valuePerClick';
 export type { ValuePerClick } from './valuePerClick';
+export { quantileOf, steadyChance } from './chance';

@@ -40,6 +40,9 @@ export function lensReader(table: LensTable): RowReader {
     campaignState: () => '',
     flex: () => '',
     aim: () => '',
+    // Of organic ranks alone.
+    coreTerm: () => '',
+    lossAccepted: () => '',
     seen: (row) => (table.termKind[row] === '' ? '' : SEEN[table.isNew[row] === 1 ? 0 : 1]),
   };
   return {
@@ -70,7 +73,7 @@ function numberReader(table: LensTable, key: NumberKey): NumberAt {
     };
   }
   // What a plan says is read where there is one.
-  if (key.startsWith('plan.')) return () => null;
+  if (key.startsWith('plan.') || key.startsWith('rank.')) return () => null;
   const extra = EXTRA[key as ExtraKey];
   return extra ? extra(table) : measureReader(table.now, key as MeasureKey);
 }

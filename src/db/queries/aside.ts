@@ -1,7 +1,7 @@
 import type { Aside } from '../../contract/aside';
 import type { Query } from '../connection';
 
-/** What is put aside on a day, of all queues. */
+/** What is put aside on a day, of all queues, but for accepted losses. */
 export async function listAside(sql: Query, accountId: number, today: string): Promise<Aside[]> {
   return sql<Aside[]>`
     select queue, subject, verdict, until_day as until, note

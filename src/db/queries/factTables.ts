@@ -23,7 +23,7 @@ export function factTable(kind: ReportKind): FactTable {
     figures: spec.figures.map(({ field, column, unit }) => ({
       field,
       column,
-      type: unit === 'count' ? 'int4' : 'int8',
+      type: unit === 'amount' ? 'int8' : 'int4',
     })),
   };
 }

@@ -128,11 +128,14 @@ export async function meanRanks(
   before: { from: string; to: string },
   now: { from: string; to: string },
 ): Promise<{ before: number; now: number; terms: number } | null> {
+  // Beyond the last page: at least one place worse than the worst that is told.
+  const place = sql`case when r.organic_rank > 0 then r.organic_rank else 1 + (
+    select max(d.organic_rank) from mowing.rank_day d where d.account_id = ${accountId} and d.day between ${before.from} and ${now.to}) end`;
   const [row] = await sql<{ before: number | null; now: number | null; terms: number }[]>`
     with ranked as (
       select r.product_id, r.term_id,
-        avg(ln(greatest(1, r.organic_rank))) filter (where r.day between ${before.from} and ${before.to}) as before,
-        avg(ln(greatest(1, r.organic_rank))) filter (where r.day between ${now.from} and ${now.to}) as now
+        avg(ln(${place})) filter (where r.day between ${before.from} and ${before.to}) as before,
+        avg(ln(${place})) filter (where r.day between ${now.from} and ${now.to}) as now
       from mowing.rank_day r
       where r.account_id = ${accountId} and r.day between ${before.from} and ${now.to} and r.product_id in (
         select g.product_id from mowing.ad_group g where g.account_id = ${accountId} and g.campaign_id = any(${campaigns as number[]}::integer[]))

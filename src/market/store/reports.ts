@@ -1,6 +1,9 @@
 import type { MarketReportKind } from '../../contract/market';
 import type { MarketDb } from './connection';
 
+/** Ranks beyond this are on pages that nobody is told of. */
+const RANKS_TOLD = 96;
+
 /** What is asked of a report. */
 export interface ReportQuestion {
   account: string;
@@ -85,7 +88,7 @@ export function reportRows(sql: MarketDb, question: ReportQuestion): AsyncIterab
       .cursor(2000) as AsyncIterable<unknown[][]>;
   if (kind === 'ranks')
     return sql`
-      select f.day, p.item_code, p.name, f.term, f.rank, f.weekly_searches
+      select f.day, p.item_code, p.name, f.term, case when f.rank <= ${RANKS_TOLD} then f.rank end, f.weekly_searches
       from quaymarket.rank_day f ${product} where ${span} order by f.day, p.id, f.term`
       .values()
       .cursor(2000) as AsyncIterable<unknown[][]>;

@@ -1,7 +1,7 @@
 // Loads the demo's accounts from the stand-in market unless they are there; --fresh drops them first.
 // --size large loads the large set instead.
 import { parseArgs } from 'node:util';
-import { deleteDemoAccounts, listLoadedDemos, refreshStatistics } from '../../db/queries/accounts';
+import { deleteDemoAccounts, listLoadedDemos } from '../../db/queries/accounts';
 import { closeContext, db } from '../context/context';
 import { market } from '../market/market';
 import { accountOfMarket } from '../market/openMarket';
@@ -58,7 +58,6 @@ try {
   const loaded = await listLoadedDemos(db());
   const wanted = keys.filter((key) => !loaded.includes(key));
   for (const key of wanted) await load(key);
-  if (wanted.length > 0) await refreshStatistics(db());
 } finally {
   await closeContext();
 }

@@ -10,6 +10,7 @@ import { db } from '../context/context';
 import { needAccount } from '../accounts/accounts';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
+import { standingLosses } from '../aside/losses';
 import { growthWanted } from './growth/growthWanted';
 import { newTermsWanted } from './newTerms/newTermsWanted';
 import { ruleReader } from './ruleReader';
@@ -73,13 +74,15 @@ async function byHand(
           (['staged', 'sending'] as const).map((state) => listChangeRows(db(), accountId, { state })),
         )
       : [];
+  const accepted = new Set((await standingLosses(accountId)).flatMap(({ targets }) => targets));
   const { rows, changes } = planByConditions(index, sums, rule.hand, limits ?? USUAL_LIMITS, {
     ...rule.bid,
     waitDays: rule.waitDays,
     staged: stagedOf(pending.flat()),
   });
   const wanted = changes.flatMap(({ targetId, name, place, figures, change }): RuleWanted[] =>
-    isIn({ kind: 'target', id: targetId, place: index.placeOfTarget(targetId) })
+    // What a loss is accepted for keeps its bid, whoever would move it.
+    !accepted.has(targetId) && isIn({ kind: 'target', id: targetId, place: index.placeOfTarget(targetId) })
       ? [
           {
             subject: `target ${targetId}`,

@@ -3,7 +3,13 @@ import type { EntityKind, MarketEntities } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { FetchedReport, MarketClient } from '../../connect/market';
 import type { Query } from '../../db/connection';
-import { findAccount, keepEntityCursor, raiseRevision, updateMarketFacts } from '../../db/queries/accounts';
+import {
+  findAccount,
+  keepEntityCursor,
+  raiseRevision,
+  refreshStatistics,
+  updateMarketFacts,
+} from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import {
   upsertAdGroups,
@@ -61,6 +67,8 @@ export async function syncAccount(
   const first = later(remote.firstDay, addDays(remote.today, -HISTORY_DAYS));
   const orders = planOrders(await listSyncDays(db(), accountId), first, remote.today);
   const result = await fetchAll({ ...account, marketDay: remote.today }, market, orders, onProgress);
+  // Before the first questions: a database that does not know how much came in answers them by long ways.
+  if (account.marketDay === null) await refreshStatistics(db());
   await onProgress({ doing: 'how late orders arrive', done: orders.length, total: orders.length + 1 });
   await learnCompletion(accountId, remote, market);
   await keepSnapshots(db(), accountId, remote.today);

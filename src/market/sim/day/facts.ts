@@ -77,6 +77,8 @@ export interface SimState {
   spent: Record<string, number>;
   /** What the seller has set in the shop. */
   shop?: ShopSettings;
+  /** Orders that do not move the standing yet, by the query's text: a list a day, where the market lets them wait. */
+  waiting?: Record<string, number>[];
   /** Purchases and refunds still to come, by day. */
   coming: Record<string, ProductFact[]>;
 }

@@ -10,9 +10,12 @@ const FORGETS = 0.035;
 const PER_ORDER = 0.035;
 const LAST_RANK = 120;
 
+/** What the logarithm of the rank loses for one of standing. */
+const PER_STANDING = 1.5;
+
 /** Rank in the unpaid results from standing: 0 stands at 120, 1 near 30, 3 at the top. */
 export function rankOf(standing: number): number {
-  return Math.max(1, Math.round(LAST_RANK * Math.exp(-1.5 * standing)));
+  return Math.max(1, Math.round(LAST_RANK * Math.exp(-PER_STANDING * standing)));
 }
 
 /** Share of searches whose shopper clicks the unpaid result at a rank. */
@@ -74,12 +77,24 @@ export class Organic {
     if (query.kind === 'core' && orders > 0) this.orders.set(query, (this.orders.get(query) ?? 0) + orders);
   }
 
+  /** The orders that move the standing today: the day's own, or those of the day that the market's lag goes back to. */
+  private orderedBefore(): Record<string, number> {
+    const own = Object.fromEntries([...this.orders].map(([{ text }, count]) => [text, count]));
+    const lag = this.world.scenario.nature?.rankLag ?? 0;
+    if (lag === 0) return own;
+    const waiting = (this.state.waiting ??= []);
+    waiting.push(own);
+    return waiting.length > lag ? waiting.shift()! : {};
+  }
+
   /** Moves every standing by the day's orders, and tells the ranks that shoppers saw. */
   close(): RankFact[] {
     const { world, state } = this;
+    const orders = this.orderedBefore();
+    const more = world.scenario.nature?.ordersMore ?? 0;
     return rankedQueries(world).map((query) => {
       const before = state.standing[query.text] ?? 0;
-      const gain = PER_ORDER * Math.min(6, this.orders.get(query) ?? 0);
+      const gain = PER_ORDER * Math.min(6, (orders[query.text] ?? 0) + more);
       state.standing[query.text] = Math.max(0, Math.min(4, before * (1 - FORGETS) + gain));
       return {
         productId: world.products[query.product].id,

@@ -102,4 +102,8 @@ export interface Nature {
   flatPlacements: boolean;
   /** How much conversion varies by weekday x hour: standard deviation of its logarithm, by product line. Left out: as it usually does, by hour alone. */
   rhythm: number;
+  /** Days after which an order begins to move the organic rank of its search: 0, the day after. */
+  rankLag: number;
+  /** Orders a day that move the rank of every search beside those that were made: what they change is what orders do. */
+  ordersMore: number;
 }

@@ -16,6 +16,7 @@ import type { FieldState } from '../useFieldState';
 import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import type { LoadedLens } from '../../../plans/field';
 import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
+import { RankLines } from '../../shared/evidence/RankLines';
 import { History } from '../../shared/evidence/History';
 import { Money } from './Money';
 import { ScopeTarget } from './ScopeTarget';
@@ -55,6 +56,8 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
     staleTime: 60_000,
   });
   const below = belowOf(table, row);
+  const { entity } = lensNamed(table.lens);
+  const ranked = entity === 'term' || entity === 'product' ? entity : null;
   return (
     <>
       <EvidenceName
@@ -99,6 +102,13 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
           />
         )}
       />
+      {ranked && table.productId[row] > 0 && (
+        <RankLines
+          account={account.id}
+          product={table.productId[row]}
+          term={ranked === 'term' ? table.part[row] : undefined}
+        />
+      )}
       <SameElsewhere engine={engine} loaded={loaded} row={row} onRow={onRow} />
       <Notes account={account.id} subject={subject} />
     </>

@@ -16,7 +16,7 @@ import { BidEvidence } from './BidEvidence';
 import { BidRows } from './BidRows';
 import type { BidStepSpec } from './bidSpec';
 import { FirstRound } from './FirstRound';
-import { LossDialog } from './LossDialog';
+import { LossDialog } from '../../shared/losses/LossDialog';
 import { PaceBar } from './PaceBar';
 import { PlanColumnsMenu } from './PlanColumnsMenu';
 import { SecondSteps, testingSentence } from './Testing';
@@ -174,8 +174,9 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
       )}
       {lossOf && account && (
         <LossDialog
-          count={lossOf.length}
+          what={lossOf.length === 1 ? 'this target' : `${lossOf.length} targets`}
           today={account.today}
+          currency={account.currency}
           onDone={(loss) => {
             if (loss) void decisions.put(lossOf, 'accepted-loss', loss);
             setLossOf(null);

@@ -27,6 +27,8 @@ export interface DecisionPorts {
 export interface AsideMore {
   until?: string;
   note?: string;
+  /** Of an accepted loss, micros; null: whatever it is. */
+  most?: number | null;
 }
 
 /** An accepted row: its subject, and the changes that it comes to. */

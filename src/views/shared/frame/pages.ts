@@ -20,6 +20,8 @@ export const PARTS = [
   { page: 'words', part: 'negatives', label: 'Negatives that stand' },
   { page: 'words', part: 'lists', label: 'Negative lists' },
   { page: 'words', part: 'preview', label: 'What a keyword catches' },
+  { page: 'words', part: 'rank', label: 'Rank' },
+  { page: 'words', part: 'losses', label: 'Accepted losses' },
   { page: 'setup', part: 'products', label: 'Products and costs' },
   { page: 'setup', part: 'goals', label: 'Targets by scope' },
   { page: 'setup', part: 'words', label: 'Brands and words' },

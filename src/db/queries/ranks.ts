@@ -1,0 +1,138 @@
+import type { Query } from '../connection';
+
+/** The told days of a product's term, counted from the first day that was asked for. */
+export interface RankedTerm {
+  productId: number;
+  termId: number;
+  text: string;
+  at: number[];
+  /** 0: beyond the last page. */
+  rank: number[];
+  searches: number[];
+}
+
+/** Organic ranks of a window, a row for each product and term. */
+export async function listRanks(
+  sql: Query,
+  accountId: number,
+  { from, to }: { from: string; to: string },
+  only?: { productId: number; termId?: number },
+): Promise<RankedTerm[]> {
+  return sql<RankedTerm[]>`
+    select r.product_id as "productId", r.term_id as "termId", x.text, array_agg(r.day - ${from}::date order by r.day) as at,
+      array_agg(r.organic_rank order by r.day) as rank, array_agg(r.weekly_searches order by r.day) as searches
+    from mowing.rank_day r join mowing.term x on x.account_id = r.account_id and x.term_id = r.term_id
+    where r.account_id = ${accountId} and r.day between ${from} and ${to}
+      ${only ? sql`and r.product_id = ${only.productId}` : sql``}
+      ${only?.termId === undefined ? sql`` : sql`and r.term_id = ${only.termId}`}
+    group by 1, 2, 3 order by 1, 3`;
+}
+
+/** The first and the last day of an account's ranks; null where none were told. */
+export async function findRankDays(
+  sql: Query,
+  accountId: number,
+): Promise<{ from: string; to: string } | null> {
+  const [row] = await sql<{ from: string | null; to: string | null }[]>`
+    select min(day) as from, max(day) as to from mowing.rank_day where account_id = ${accountId}`;
+  return row.from === null || row.to === null ? null : { from: row.from, to: row.to };
+}
+
+/** Search terms of an account, as they were written: all, or those of some ids. */
+export async function listTermTexts(
+  sql: Query,
+  accountId: number,
+  only?: readonly number[],
+): Promise<{ id: number; text: string }[]> {
+  return sql<{ id: number; text: string }[]>`
+    select term_id as id, text from mowing.term
+    where account_id = ${accountId} ${only ? sql`and term_id = any(${only as number[]}::integer[])` : sql``} order by term_id`;
+}
+
+/** Ads of a product for a term on its days, from all campaigns. Money in micros. */
+export interface TermAds {
+  productId: number;
+  termId: number;
+  at: number[];
+  impressions: number[];
+  clicks: number[];
+  spend: number[];
+  orders: number[];
+  units: number[];
+  sales: number[];
+}
+
+/** What ads brought by product, term and day; ad groups of several products are left out: whose it was is not known. */
+export async function listTermAds(
+  sql: Query,
+  accountId: number,
+  terms: readonly number[],
+  { from, to }: { from: string; to: string },
+): Promise<TermAds[]> {
+  return sql<TermAds[]>`
+    select s.product_id as "productId", s.term_id as "termId", array_agg(s.at) as at, array_agg(s.impressions) as impressions,
+      array_agg(s.clicks) as clicks, array_agg(s.spend::float8) as spend, array_agg(s.orders) as orders, array_agg(s.units) as units,
+      array_agg(s.sales::float8) as sales
+    from (
+      select g.product_id, f.term_id, f.day - ${from}::date as at, sum(f.impressions)::integer as impressions, sum(f.clicks)::integer as clicks,
+        sum(f.spend_micros) as spend, sum(f.orders)::integer as orders, sum(f.units)::integer as units, sum(f.sales_micros) as sales
+      from mowing.term_day f
+      join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+      join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+      where f.account_id = ${accountId} and f.day between ${from} and ${to} and f.term_id = any(${terms as number[]}::integer[])
+        and g.product_id is not null
+      group by 1, 2, 3) s
+    group by 1, 2`;
+}
+
+/** Orders and sales of a product on a day, ads or not, and what its ads brought of them. Money in micros. */
+export interface ProductSalesDay {
+  productId: number;
+  at: number;
+  orders: number;
+  sales: number;
+  adClicks: number;
+  adOrders: number;
+  adSpend: number;
+  adSales: number;
+}
+
+/** Days of products whose sales are known whole. */
+export async function listProductSales(
+  sql: Query,
+  accountId: number,
+  { from, to }: { from: string; to: string },
+  productId?: number,
+): Promise<ProductSalesDay[]> {
+  const own = (column: string) => (productId === undefined ? sql`` : sql`and ${sql(column)} = ${productId}`);
+  return sql<ProductSalesDay[]>`
+    with ads as (
+      select g.product_id, f.day, sum(f.clicks) as clicks, sum(f.orders) as orders, sum(f.spend_micros) as spend, sum(f.sales_micros) as sales
+      from mowing.target_day f
+      join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+      join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+      where f.account_id = ${accountId} and f.day between ${from} and ${to} and g.product_id is not null ${own('g.product_id')}
+      group by 1, 2)
+    select p.product_id as "productId", p.day - ${from}::date as at, p.orders, p.sales_micros::bigint as sales,
+      coalesce(a.clicks, 0)::integer as "adClicks", coalesce(a.orders, 0)::integer as "adOrders", coalesce(a.spend, 0)::bigint as "adSpend",
+      coalesce(a.sales, 0)::bigint as "adSales"
+    from mowing.product_day p left join ads a on a.product_id = p.product_id and a.day = p.day
+    where p.account_id = ${accountId} and p.day between ${from} and ${to} ${own('p.product_id')}
+    order by 1, 2`;
+}
+
+/** Targets that caught a term for a product in a window. */
+export async function listTargetsOfTerm(
+  sql: Query,
+  accountId: number,
+  productId: number,
+  termId: number,
+  { from, to }: { from: string; to: string },
+): Promise<number[]> {
+  const rows = await sql<{ id: number }[]>`
+    select distinct f.target_id as id from mowing.term_day f
+    join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+    join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+    where f.account_id = ${accountId} and f.day between ${from} and ${to} and f.term_id = ${termId} and g.product_id = ${productId}`;
+  return rows.map(({ id }) => id);
+}

@@ -1,0 +1,156 @@
+import type { RankAnswer, RankSpan } from '../../contract/rank';
+import { productTermSubject } from '../../contract/aside';
+import { matchForm } from '../../core/matching';
+import { NO_SUMS, SUM_KEYS } from '../../core/measures';
+import type { Sums } from '../../core/measures';
+import {
+  DAYS_OF_MONTH,
+  organicShare,
+  RANK_DAYS,
+  rankEffect,
+  rankWorth,
+  shrunkConversion,
+  standOver,
+  USUAL_SHARE,
+} from '../../core/rank';
+import type { RankRow } from '../../core/rank';
+import { groupBy } from '../../core/order';
+import { indexTree } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
+import { addDays, daysIn } from '../../core/units';
+import { coreCount } from '../../core/words';
+import { listPinned } from '../../db/queries/coreTerms';
+import { findRankDays, listProductSales } from '../../db/queries/ranks';
+import type { TermAds } from '../../db/queries/ranks';
+import { needAccount } from '../accounts/accounts';
+import { chooseWindow } from '../accounts/chooseWindow';
+import { standingLosses } from '../aside/losses';
+import { db } from '../context/context';
+import { loadTree } from '../field/loadTree';
+import { organicWeeks, usualOf } from './productWeeks';
+import { loadRankFeed } from './rankFeed';
+import type { RankPair } from './rankFeed';
+
+/** Days of ranks and ads that are looked at, at most. */
+export const RANK_HISTORY = 180;
+
+/** Organic ranks of an account's products and terms beside their ads: the list, what ads did to ranks, and what a rank brings. */
+export async function loadRank(accountId: number, span: RankSpan): Promise<RankAnswer> {
+  const account = await needAccount(accountId);
+  const { to: settled } = await chooseWindow(account);
+  const window = { from: addDays(settled, 1 - span), to: settled };
+  const before = { from: addDays(window.from, -span), to: addDays(window.from, -1) };
+  const told = await findRankDays(db(), accountId);
+  if (!told)
+    return {
+      days: null,
+      window,
+      before,
+      deepest: 1,
+      effect: { verdict: 'early', days: 0, pairs: 0 },
+      organic: USUAL_SHARE,
+      rows: [],
+    };
+  const days = { from: later(told.from, addDays(told.to, 1 - RANK_HISTORY)), to: told.to };
+  const [feed, sales, tree, pinned, losses] = await Promise.all([
+    loadRankFeed(accountId, days),
+    listProductSales(db(), accountId, { from: days.from, to: settled }),
+    loadTree(accountId),
+    listPinned(db(), accountId),
+    standingLosses(accountId),
+  ]);
+  const index = indexTree(tree);
+  const usual = usualOf(sales);
+  const effect = rankEffect(feed.panel);
+  const organic = organicShare(organicWeeks(feed, sales, usual));
+  const homeOf = homes(index);
+  const accepted = new Map(losses.map(({ subject, until }) => [subject, until]));
+  const last = feed.panel.days;
+  const sumsIn = (ads: readonly TermAds[], { from, to }: typeof window): Sums =>
+    sumOf(ads, daysIn(days.from, from) - 1, daysIn(days.from, to) - 1);
+  const rows = feed.pairs.map((pair, at): RankRow => {
+    const { term, ads } = pair;
+    const ranks = feed.panel.rank.subarray(at * last, (at + 1) * last);
+    const product = index.products.get(term.productId);
+    const [sums, usually] = [sumsIn(ads, window), usual(term.productId)];
+    const spendAMonth = (sums.spend * DAYS_OF_MONTH) / span;
+    const weeklySearches = term.searches.at(-1) ?? 0;
+    const rank = standOver(ranks, last - RANK_DAYS, last);
+    return {
+      productId: term.productId,
+      product: product?.name ?? '',
+      line: index.lines.get(product?.lineId ?? 0) ?? '',
+      termId: term.termId,
+      term: term.text,
+      rank,
+      rankBefore: standOver(ranks, last - span - RANK_DAYS, last - span),
+      weeklySearches,
+      sums,
+      before: sumsIn(ads, before),
+      spendAMonth,
+      isCore: false,
+      home: homeOf(term.productId, term.text),
+      acceptedUntil: accepted.get(productTermSubject(term.productId, term.termId)) ?? null,
+      ...rankWorth(
+        {
+          rank,
+          weeklySearches,
+          ordersAWeek: (sums.orders * 7) / span,
+          conversion: shrunkConversion(sums.clicks, sums.orders, usually.conversion),
+          clickPrice: sums.clicks > 0 ? sums.spend / sums.clicks : usually.clickPrice,
+          orderValue: usually.orderValue,
+        },
+        organic,
+        effect,
+        feed.deepest,
+      ),
+    };
+  });
+  markCore(rows, feed.pairs, new Set(pinned.map(({ productId, form }) => `${productId} ${form}`)));
+  return { days, window, before, deepest: feed.deepest, effect, organic, rows };
+}
+
+const later = (a: string, b: string) => (a > b ? a : b);
+
+/** Sums of ads over days counted from the first one. */
+function sumOf(ads: readonly TermAds[], from: number, to: number): Sums {
+  const sums = { ...NO_SUMS };
+  for (const one of ads)
+    one.at.forEach((day, index) => {
+      if (day < from || day > to) return;
+      for (const key of SUM_KEYS) sums[key] += one[key][index];
+    });
+  return sums;
+}
+
+/** Marks the terms that matter for their product: pinned, or among those of its ranked terms that bring four fifths of their ad sales. */
+function markCore(rows: RankRow[], pairs: readonly RankPair[], pinned: ReadonlySet<string>): void {
+  const all = pairs.map(({ ads }) => sumOf(ads, 0, Infinity));
+  const ofProduct = groupBy(
+    rows.map((row, at) => ({ row, sums: all[at] })),
+    ({ row }) => row.productId,
+  );
+  for (const list of ofProduct.values()) {
+    const bySales = list.sort((a, b) => b.sums.sales - a.sums.sales || b.sums.clicks - a.sums.clicks);
+    const total = bySales.reduce((sum, { sums }) => sum + sums.sales, 0);
+    const count = coreCount(
+      bySales.map(({ sums }) => sums),
+      total,
+    );
+    bySales.forEach(({ row }, at) => {
+      row.isCore = at < count || pinned.has(`${row.productId} ${matchForm(row.term)}`);
+    });
+  }
+}
+
+/** The ad group that bids on exactly a term for a product. */
+function homes({ tree, adGroups }: TreeIndex): (productId: number, term: string) => RankRow['home'] {
+  const found = new Map<string, { adGroupId: number; name: string }>();
+  for (const { kind, match, expression, adGroupId, state } of tree.targets) {
+    const group = adGroups.get(adGroupId);
+    if (kind !== 'keyword' || match !== 'exact' || state !== 'enabled' || !group) continue;
+    const key = `${group.productId} ${matchForm(expression)}`;
+    if (!found.has(key)) found.set(key, { adGroupId, name: group.name });
+  }
+  return (productId, term) => found.get(`${productId} ${matchForm(term)}`) ?? null;
+}
