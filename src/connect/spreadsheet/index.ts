@@ -1,3 +1,3 @@
 export { asText } from './asText';
 export { csvLine } from './csvLine';
-export { neutralCell, writeWorkbook, XLSX_TYPE } from './writeWorkbook';
+export { neutralCell, writeSheets, writeWorkbook, XLSX_TYPE } from './writeWorkbook';

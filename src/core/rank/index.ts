@@ -19,3 +19,4 @@ export { RANK_SWATHS } from './readySwaths';
 export { atLeast, RANK_DAYS, standOver } from './stand';
 export { rankWorth, shrunkConversion } from './worth';
 export type { RankWorth, Worth } from './worth';
+export { rankEffectWords } from './effectWords';

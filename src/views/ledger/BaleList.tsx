@@ -3,6 +3,7 @@ import type { BaleInfo } from '../../contract/changes';
 import { formatTime } from '../shared/formatTime';
 import { PartList } from '../shared/kit';
 import type { PartEntry } from '../shared/kit';
+import { LEDGER_VIEWS } from './useLedger';
 import type { LedgerState } from './useLedger';
 import { WORKED_TITLE } from './effects/title';
 
@@ -21,6 +22,12 @@ function outcome({ changes, accepted, refused, state, carriedOn }: BaleInfo): st
 }
 
 const WORKED: PartEntry = { key: 'worked', label: WORKED_TITLE, keys: 'w' };
+const REPORTS: PartEntry = {
+  key: 'reports',
+  label: 'Reports',
+  does: 'For paper, or for somebody else',
+  keys: 'p',
+};
 
 const entryOf = (bale: BaleInfo): PartEntry => ({
   key: bale.id,
@@ -42,14 +49,18 @@ const entryOf = (bale: BaleInfo): PartEntry => ({
 
 /** What was sent, the newest first. */
 export function BaleList({ ledger }: { ledger: LedgerState }) {
-  const { bales, bale, isWorkedOpen } = ledger;
+  const { bales, bale, view } = ledger;
   return (
     <PartList
       title="Ledger"
       label="Bales"
-      entries={bales.length > 0 ? [WORKED, ...bales.map(entryOf)] : []}
-      current={isWorkedOpen ? WORKED.key : bale?.id}
-      onChoose={(key) => (key === WORKED.key ? ledger.showWorked() : ledger.choose(Number(key)))}
+      entries={bales.length > 0 ? [REPORTS, WORKED, ...bales.map(entryOf)] : [REPORTS]}
+      current={view ?? bale?.id}
+      onChoose={(key) => {
+        const chosen = LEDGER_VIEWS.find((one) => one === key);
+        if (chosen) ledger.show(chosen);
+        else ledger.choose(Number(key));
+      }}
     />
   );
 }

@@ -5,6 +5,7 @@ import { pageLink } from '../shared/frame/pages';
 import { BaleChanges } from './BaleChanges';
 import { BaleList } from './BaleList';
 import { WhatWorked } from './effects/WhatWorked';
+import { ReportsPart } from './reports/ReportsPart';
 import { UndoDialog } from './UndoDialog';
 import { LEDGER_KEYS, useLedger } from './useLedger';
 
@@ -13,13 +14,15 @@ export function Place({ account, error, tray }: PlaceProps) {
   const ledger = useLedger(account?.id);
   useOffer(LEDGER_KEYS);
   const fault = error ?? ledger.error;
-  const isEmpty = !ledger.isWorkedOpen && !ledger.bale;
+  const { view } = ledger;
+  const isEmpty = view === null && !ledger.bale;
   return (
     <Columns name="ledger" left={<BaleList ledger={ledger} />} leftWidth={280}>
       <main className="page" tabIndex={0} aria-label="Bale">
         {fault && <Trouble error={fault} />}
-        {ledger.isWorkedOpen && account && <WhatWorked account={account} />}
-        {!ledger.isWorkedOpen && ledger.bale && account && (
+        {view === 'worked' && account && <WhatWorked account={account} />}
+        {view === 'reports' && account && <ReportsPart key={account.id} account={account} />}
+        {view === null && ledger.bale && account && (
           <BaleChanges bale={ledger.bale} ledger={ledger} tray={tray} account={account} />
         )}
         {isEmpty && !fault && ledger.isLoading && <Loading>Opening the ledger …</Loading>}

@@ -13,8 +13,13 @@ export type AnswerFilter = 'all' | 'accepted' | 'refused' | 'sending';
 export const LEDGER_KEYS: KeyLine[] = [
   ['↑ ↓', 'bale'],
   ['w', 'which changes worked'],
+  ['p', 'reports for paper'],
   ['r', 'show refused changes only, or all'],
 ];
+
+/** What the ledger shows besides bales. */
+export const LEDGER_VIEWS = ['worked', 'reports'] as const;
+export type LedgerView = (typeof LEDGER_VIEWS)[number];
 
 /** Bales of an account, the chosen one and its changes. */
 export function useLedger(account: number | undefined) {
@@ -58,9 +63,9 @@ export function useLedger(account: number | undefined) {
     onSettled: refresh,
   });
   const undo = useUndo(account, () => void refresh());
-  const isWorkedOpen = values.get('view') === 'worked';
+  const view = LEDGER_VIEWS.find((one) => one === values.get('view')) ?? null;
   const choose = (id: number) => set({ bale: String(id), view: null });
-  const showWorked = () => set({ view: 'worked' });
+  const show = (next: LedgerView | null) => set({ view: next });
   const step = (by: number) => {
     const next = list[list.findIndex(({ id }) => id === bale?.id) + by];
     if (next) choose(next.id);
@@ -68,7 +73,8 @@ export function useLedger(account: number | undefined) {
   useKeys({
     arrowdown: () => step(1),
     arrowup: () => step(-1),
-    w: () => (isWorkedOpen ? set({ view: null }) : showWorked()),
+    w: () => show(view === 'worked' ? null : 'worked'),
+    p: () => show(view === 'reports' ? null : 'reports'),
     r: () => setFilter(filter === 'refused' ? 'all' : 'refused'),
   });
   return {
@@ -81,8 +87,9 @@ export function useLedger(account: number | undefined) {
     filter,
     setFilter,
     choose,
-    isWorkedOpen,
-    showWorked,
+    /** What is shown in place of a bale. */
+    view,
+    show,
     effects: effects.data,
     retry,
     settle,

@@ -1,4 +1,4 @@
-/** What a workbook of one sheet consists of, by the open standard ISO/IEC 29500 (Office Open XML). */
+/** What a workbook consists of, by the open standard ISO/IEC 29500 (Office Open XML). */
 const MAIN = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
 const RELATED = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
 const PACKAGE = 'http://schemas.openxmlformats.org/package/2006';
@@ -6,30 +6,49 @@ const TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
 const DECLARED = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n';
 const LONGEST_TITLE = 31;
 
-export const SHEET_PART = 'xl/worksheets/sheet1.xml';
+/** Where a sheet stands. @param number from 1 */
+export const sheetPart = (number: number): string => `xl/worksheets/sheet${number}.xml`;
 export const SHEET_HEAD = `${DECLARED}<worksheet xmlns="${MAIN}"><sheetData>`;
 export const SHEET_FOOT = '</sheetData></worksheet>';
 
-/** All parts but the sheet, by name. @param title of the sheet */
-export function bookParts(title: string): Record<string, string> {
-  const name = escaped(title.replace(/[[\]:*?/\\]/g, ' ').slice(0, LONGEST_TITLE));
+/** All parts but the sheets, by name. @param titles of the sheets; two of one name are told apart by a number */
+export function bookParts(titles: readonly string[]): Record<string, string> {
+  const names = namesOf(titles);
+  const each = (write: (number: number, name: string) => string) =>
+    names.map((name, at) => write(at + 1, escaped(name))).join('');
   return {
     '[Content_Types].xml':
       `${DECLARED}<Types xmlns="${PACKAGE}/content-types">` +
       '<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>' +
       `<Override PartName="/xl/workbook.xml" ContentType="${TYPE}.sheet.main+xml"/>` +
-      `<Override PartName="/${SHEET_PART}" ContentType="${TYPE}.worksheet+xml"/></Types>`,
-    '_rels/.rels': relation('officeDocument', 'xl/workbook.xml'),
+      `${each((number) => `<Override PartName="/${sheetPart(number)}" ContentType="${TYPE}.worksheet+xml"/>`)}</Types>`,
+    '_rels/.rels': relations('officeDocument', ['xl/workbook.xml']),
     'xl/workbook.xml':
       `${DECLARED}<workbook xmlns="${MAIN}" xmlns:r="${RELATED}"><sheets>` +
-      `<sheet name="${name}" sheetId="1" r:id="rId1"/></sheets></workbook>`,
-    'xl/_rels/workbook.xml.rels': relation('worksheet', 'worksheets/sheet1.xml'),
+      `${each((number, name) => `<sheet name="${name}" sheetId="${number}" r:id="rId${number}"/>`)}</sheets></workbook>`,
+    'xl/_rels/workbook.xml.rels': relations(
+      'worksheet',
+      names.map((_, at) => `worksheets/sheet${at + 1}.xml`),
+    ),
   };
 }
 
-const relation = (type: string, target: string) =>
+/** What sheets may be called: no longer than 31 letters, without some signs, each once. */
+function namesOf(titles: readonly string[]): string[] {
+  const taken = new Set<string>();
+  return titles.map((title) => {
+    const plain = title.replace(/[[\]:*?/\\]/g, ' ').slice(0, LONGEST_TITLE);
+    let name = plain;
+    for (let number = 2; taken.has(name.toLowerCase()); number += 1)
+      name = `${plain.slice(0, LONGEST_TITLE - 4)} ${number}`;
+    taken.add(name.toLowerCase());
+    return name;
+  });
+}
+
+const relations = (type: string, targets: readonly string[]) =>
   `${DECLARED}<Relationships xmlns="${PACKAGE}/relationships">` +
-  `<Relationship Id="rId1" Type="${RELATED}/${type}" Target="${target}"/></Relationships>`;
+  `${targets.map((target, at) => `<Relationship Id="rId${at + 1}" Type="${RELATED}/${type}" Target="${target}"/>`).join('')}</Relationships>`;
 
 /** A row of a sheet. @param number from 1 */
 export function rowXml(number: number, cells: readonly (string | number)[]): string {

@@ -9,6 +9,7 @@ import { nextSwitchOf } from '../../trials/tendTrials';
 import { runNight } from '../../standing/runNight';
 import { nextNightOf } from '../../standing/rules';
 import { askToTell } from './hook';
+import { askForReports } from './report';
 import { askForNight } from './standing';
 import { bringUpToDate } from './sync';
 
@@ -54,7 +55,10 @@ async function passInSpans(marketId: string, until: string, at: JobAt<Input>): P
     if (to !== until) {
       await runNight(at.accountId);
       await askToTell(at.accountId);
-    } else await askForNight(at.accountId);
+    } else {
+      await askForNight(at.accountId);
+      await askForReports(at.accountId);
+    }
     if (to === until) return told;
   }
 }

@@ -2,6 +2,7 @@ import type { JobKind } from '../kind';
 import { advance } from './advance';
 import { hook } from './hook';
 import { play } from './play';
+import { report } from './report';
 import { standing } from './standing';
 import { sync } from './sync';
 
@@ -12,6 +13,7 @@ export const JOB_KINDS: readonly JobKind[] = [
   advance as unknown as JobKind,
   play as unknown as JobKind,
   hook,
+  report,
 ];
 
 export const jobKind = (name: string): JobKind | undefined => JOB_KINDS.find((kind) => kind.name === name);

@@ -5,6 +5,7 @@ import { market } from '../../market/market';
 import { syncAccount } from '../../sync/syncAccount';
 import { tendTrials } from '../../trials/tendTrials';
 import type { JobAt, JobKind } from '../kind';
+import { askForReports } from './report';
 import { askForNight } from './standing';
 
 /** Brings an account up to date with its market; by itself in the early morning of the account. */
@@ -13,6 +14,7 @@ export const sync: JobKind = {
   run: async (at) => {
     const told = await bringUpToDate(at);
     await askForNight(at.accountId);
+    await askForReports(at.accountId);
     return told;
   },
   tries: 6,

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { RANK_SPANS } from '../../../contract/rank';
 import { MEASURES } from '../../../core/measures';
 import { RANK_FIELDS } from '../../../core/conditions';
-import { RANK_SWATHS } from '../../../core/rank';
+import { RANK_SWATHS, rankEffectWords } from '../../../core/rank';
 import { counted, formatCount } from '../../../core/units';
 import { VirtualTable } from '../../../table';
 import { saveTable } from '../../shared/api';
@@ -21,7 +21,6 @@ import type { PlainPartProps } from '../wordsPartProps';
 import { rankColumns, rankTable } from './rankColumns';
 import { RankPanel } from './RankPanel';
 import { RankTrend } from './RankTrend';
-import { effectSentence } from '../../shared/rank/rankWords';
 import { useRank } from './useRank';
 
 const FIELDS = {
@@ -72,7 +71,7 @@ export function RankPart({ account }: PlainPartProps) {
     <Columns name="rank" panel="open">
       <main className="tableGrid rankGrid">
         <div className="tableHead">
-          <Head>{effectSentence(answer)}</Head>
+          <Head>{rankEffectWords(answer.effect)}</Head>
           <div className="bar">
             <ToggleButtonGroup
               size="small"

@@ -1,0 +1,3 @@
+export { cellText } from './cells';
+export { textsOf } from './houseWords';
+export { reportPage } from './page';
