@@ -10,8 +10,11 @@ export function cellText(unit: CellUnit, value: ReportCell): string {
       return formatMoney(value);
     case 'share':
       return formatShare(value);
-    case 'points':
-      return `${value > 0 ? '+' : value < 0 ? '−' : ''}${formatNumber(Math.abs(value) * 100, 1)}`;
+    case 'points': {
+      const size = formatNumber(Math.abs(value) * 100, 1);
+      // What rounds to nothing has no sign.
+      return /[1-9]/.test(size) ? `${value > 0 ? '+' : '−'}${size}` : size;
+    }
     case 'rank':
       return value === 0 ? 'beyond the last page' : formatNumber(value, value < 10 ? 1 : 0);
     case 'count':

@@ -16,6 +16,7 @@ body { margin: 0 auto; padding: 20mm 16mm; max-width: ${paper === 'A4' ? '210mm'
 h1, h2 { font-family: Fraunces, Georgia, "Liberation Serif", serif; font-weight: 600; line-height: 1.2; margin: 0; }
 h1 { font-size: 21pt; }
 h2 { font-size: 14pt; margin-top: 9mm; padding-bottom: 1mm; border-bottom: 1px solid #17211a; break-after: avoid; }
+h2 + p { break-after: avoid; }
 h1 + p { margin-top: 1mm; color: #444; }
 p { margin: 2mm 0; max-width: 160mm; orphans: 3; widows: 3; }
 .note { border-left: 2.5pt solid #17211a; padding-left: 3mm; white-space: pre-line; }

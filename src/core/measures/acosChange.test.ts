@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { ACOS_CAUSES, acosChange, causesInTenths } from '.';
+import { ACOS_CAUSES, acosChange, addedToAcos, causesInTenths } from '.';
 import type { PartSums, Sums } from '.';
 
 const sums = (clicks: number, spend: number, orders: number, sales: number): Sums => ({
@@ -67,6 +67,8 @@ test('whatever happened, the causes come to the whole change, and rounded they s
     const sum = (of: (key: (typeof ACOS_CAUSES)[number]) => number) =>
       ACOS_CAUSES.reduce((all, key) => all + of(key), 0);
     expect(sum((key) => change[key])).toBeCloseTo(change.now - change.before, 9);
+    const added = parts.reduce((all, one) => all + addedToAcos(one, parts), 0);
+    expect(added).toBeCloseTo(change.now - change.before, 9);
     const { total, causes } = causesInTenths(change);
     expect(sum((key) => causes[key])).toBeCloseTo(total, 9);
     for (const key of ACOS_CAUSES) expect(Math.abs(causes[key] - change[key])).toBeLessThan(0.0025);

@@ -55,6 +55,19 @@ export function acosChange(parts: readonly PartSums[]): AcosChange | null {
   return change;
 }
 
+/**
+ * What a part adds to the change of the ACOS of all, a share: its spend over all sales less the mean ACOS of all times its share of the sales, now
+ * less before. The parts come to the whole change, for their shares of the sales come to one in both periods. Both periods need sales.
+ */
+export function addedToAcos(part: PartSums, all: readonly PartSums[]): number {
+  const total = (of: 'now' | 'before', key: 'spend' | 'sales') =>
+    all.reduce((sum, one) => sum + one[of][key], 0);
+  const [now, before] = [total('now', 'sales'), total('before', 'sales')];
+  const middle = (total('now', 'spend') / now + total('before', 'spend') / before) / 2;
+  const left = ({ spend, sales }: Sums) => spend - middle * sales;
+  return left(part.now) / now - left(part.before) / before;
+}
+
 /** Whether all of a part's rates are known. */
 const isSold = ({ clicks, spend, orders, sales }: Sums): boolean =>
   clicks > 0 && spend > 0 && orders > 0 && sales > 0;

@@ -59,7 +59,8 @@ function byDay(spec: FactSpec, hasSums: boolean): Source {
   const place = PLACES[spec.place];
   const detail = spec.detail === null ? null : DETAILS[spec.detail];
   const figures = spec.figures.map(({ column, unit }) =>
-    unit === 'amount' ? money(`f.${column}`) : `f.${column}`,
+    // Beyond the last page there is no number: the cell is empty, and is read so again.
+    unit === 'amount' ? money(`f.${column}`) : unit === 'rank' ? `nullif(f.${column}, 0)` : `f.${column}`,
   );
   const currency = spec.hasMoney;
   return {

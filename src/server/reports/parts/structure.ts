@@ -23,7 +23,7 @@ export const structure: MakePart = async ({ account }) => {
         list.length,
         list.reduce((sum, { money }) => sum + money, 0),
         labels.get(kind)?.money === 'sales' ? 'ad sales' : 'spend',
-        `${list[0].name} (${list[0].place})`,
+        list[0].place === '' ? list[0].name : `${list[0].name} (${list[0].place})`,
       ]),
     ),
     ...(aside > 0 ? [text(`${aside} more are put aside.`)] : []),

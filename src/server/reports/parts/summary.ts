@@ -81,7 +81,9 @@ export const summary: MakePart = async (at) => {
   const late = overview.window.unsettled;
   if (late.length > 0)
     blocks.push(
-      text(`${late.length === 1 ? 'One day is' : `${late.length} days are`} unsettled and left out.`),
+      text(
+        `${late.length === 1 ? 'One unsettled day follows this period and is' : `${late.length} unsettled days follow this period and are`} left out.`,
+      ),
     );
   return [...blocks, ...monthBlocks(overview, account.currency)];
 };
@@ -97,8 +99,10 @@ const pointsText = (now: number | null, before: number | null) =>
   now === null || before === null
     ? null
     : signed(now - before, (size) => `${(size * 100).toFixed(1)} points`);
-const signed = (value: number, show: (size: number) => string) =>
-  `${value > 0 ? '+' : value < 0 ? '−' : ''}${show(Math.abs(value))}`;
+const signed = (value: number, show: (size: number) => string) => {
+  const size = show(Math.abs(value));
+  return /[1-9]/.test(size) ? `${value > 0 ? '+' : '−'}${size}` : size;
+};
 
 function byDay(
   days: readonly { day: string; spend: number; sales: number }[],

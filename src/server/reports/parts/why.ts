@@ -1,4 +1,4 @@
-import { ACOS_CAUSES, acosChange, causesInTenths } from '../../../core/measures';
+import { ACOS_CAUSES, acosChange, addedToAcos, causesInTenths } from '../../../core/measures';
 import type { AcosCause } from '../../../core/measures';
 import { formatShare } from '../../../core/units';
 import { columns, groupsOf, text } from '../reportAt';
@@ -40,7 +40,7 @@ function byLine(lines: readonly GroupSums[]) {
   if (!change || lines.length < 2) return [];
   const parts = lines.map((line) => ({
     name: line.name === '' ? 'without a product line' : line.name,
-    added: addedBy(line, lines),
+    added: addedToAcos(line, lines),
   }));
   return [
     {
@@ -59,15 +59,3 @@ function byLine(lines: readonly GroupSums[]) {
 }
 
 const ratio = ({ spend, sales }: { spend: number; sales: number }) => (sales > 0 ? spend / sales : null);
-
-/**
- * What a group adds to the change of the ACOS of all: its spend over all sales less the mean ACOS of all times its share of the sales, now less
- * before. The parts come to the whole change, for their shares of sales come to one in both periods.
- */
-export function addedBy(line: GroupSums, all: readonly GroupSums[]): number {
-  const sales = (of: 'now' | 'before') => all.reduce((sum, one) => sum + one[of].sales, 0);
-  const spend = (of: 'now' | 'before') => all.reduce((sum, one) => sum + one[of].spend, 0);
-  const middle = (spend('now') / sales('now') + spend('before') / sales('before')) / 2;
-  const at = (of: 'now' | 'before') => (line[of].spend - middle * line[of].sales) / sales(of);
-  return at('now') - at('before');
-}
