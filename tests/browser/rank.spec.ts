@@ -60,7 +60,11 @@ test('rank falls after spend was cut, the loss is accepted with an end, and the 
     await pick(page, 'Field', 'Search term');
     await page.getByLabel('Value').fill(term);
     await press(page, 'Enter');
-    const row = table.getByRole('row').filter({ hasText: term }).filter({ hasText: product }).first();
+    const row = table
+      .getByRole('row')
+      .filter({ has: page.getByText(term, { exact: true }) })
+      .filter({ hasText: product })
+      .first();
     await row.click();
     await expect(panel.getByRole('heading', { name: term, exact: true })).toBeVisible();
     await expect(panel.getByText(/^Rank .+, before .+ searches a week\.$/)).toBeVisible();
@@ -82,16 +86,17 @@ test('rank falls after spend was cut, the loss is accepted with an end, and the 
     await panel.getByRole('button', { name: 'Accept its loss …' }).click();
     await page.getByLabel('Why', { exact: true }).fill('The season ends; let it fall.');
     await page.getByRole('checkbox', { name: 'only while it loses less than' }).click();
-    await press(page, 'Enter');
+    await expect(page.getByLabel('Most loss in 30 days')).toBeVisible();
     await page.getByRole('button', { name: 'Accept the loss' }).click();
     const losses = async () =>
       ((await (await request.get(`/api/losses?account=${account}`)).json()) as { losses: LossInfo[] }).losses;
-    await expect.poll(async () => (await losses()).length).toBe(1);
-    expect((await losses())[0]).toMatchObject({ name: term, state: 'standing', most: 50_000_000 });
+    await expect
+      .poll(async () => (await losses()).find(({ name }) => name === term))
+      .toMatchObject({ state: 'standing', most: 50_000_000 });
     await expect(panel.getByText(/^Loss accepted until/)).toBeVisible();
     await page.getByRole('button', { name: /^Accepted losses/ }).click();
     const accepted = page.getByRole('table', { name: 'Accepted losses' });
-    await expect(accepted.getByRole('row').nth(1)).toContainText('let it fall');
+    await expect(accepted.getByRole('row').filter({ hasText: term })).toContainText('let it fall');
   });
 
   await test.step('the report of the weeks is made, printed by the browser, and shown by a link until it is taken back', async () => {
@@ -123,8 +128,7 @@ test('rank falls after spend was cut, the loss is accepted with an end, and the 
       expect(whole).toContain(words);
     await sheet.close();
     const kept = page.getByRole('table', { name: 'Kept reports' });
-    await expect(kept.getByRole('row')).toHaveCount(2);
-    await kept.getByRole('button', { name: 'Make a link …' }).click();
+    await kept.getByRole('button', { name: 'Make a link …' }).first().click();
     await page.getByRole('button', { name: 'Make the link' }).click();
     await expect(kept.getByRole('button', { name: 'Take it back' })).toBeVisible();
     const { reports } = (await (

@@ -133,7 +133,7 @@ export function LossesPart({ account }: PlainPartProps) {
                   </TableCell>
                   <TableCell className="figure">
                     <Button
-                      sx={{ padding: 0 }}
+                      sx={{ padding: '0 6px' }}
                       aria-label={`Renew ${one.name}`}
                       onClick={() => setRenewed(one)}
                     >
@@ -142,7 +142,7 @@ export function LossesPart({ account }: PlainPartProps) {
                     {one.state !== 'ended' && (
                       <>
                         <Button
-                          sx={{ padding: 0 }}
+                          sx={{ padding: '0 6px' }}
                           aria-label={`End ${one.name}`}
                           onClick={() =>
                             void change(
@@ -154,7 +154,7 @@ export function LossesPart({ account }: PlainPartProps) {
                           End
                         </Button>
                         <Button
-                          sx={{ padding: 0 }}
+                          sx={{ padding: '0 6px' }}
                           aria-label={`Change the bid of ${one.name}`}
                           title="Ends it, and puts the bid that is proposed into the tray"
                           onClick={() =>

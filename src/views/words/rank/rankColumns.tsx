@@ -17,24 +17,24 @@ import { rankText } from '../../shared/rank/rankWords';
 
 /** Figures of the list, in the order in which they stand, with their widths. */
 const FIGURES: [key: NumberKey, width: number][] = [
-  ['rank.now', 44],
-  ['rank.before', 48],
-  ['rank.change', 50],
-  ['rank.searches', 58],
-  ['spend', 48],
-  ['orders', 44],
-  ['acos', 46],
-  ['rank.organic', 54],
-  ['rank.holds', 46],
-  ['rank.gainCost', 52],
-  ['rank.gains', 46],
+  ['rank.now', 48],
+  ['rank.before', 54],
+  ['rank.change', 56],
+  ['rank.searches', 66],
+  ['spend', 74],
+  ['orders', 54],
+  ['sales', 80],
+  ['acos', 54],
+  ['rank.organic', 90],
+  ['rank.adShare', 70],
+  ['rank.holds', 76],
+  ['rank.gainCost', 90],
+  ['rank.gains', 76],
 ];
 /** Figures that stand in files and conditions alone. */
 const FURTHER: NumberKey[] = [
   'rank.spendChange',
-  'rank.adShare',
   'clicks',
-  'sales',
   'rank.holdCost',
   'rank.holdPays',
   'rank.gainPays',
@@ -52,7 +52,9 @@ export function rankColumns(currency: string, targetAcos: number, deepest: numbe
     {
       key: 'term',
       label: 'Term',
-      width: 'minmax(150px, 1fr)',
+      width: 190,
+      grows: 1,
+      pinnedAt: 0,
       sortable: true,
       cell: (row) => (
         <span
@@ -80,6 +82,13 @@ export function rankColumns(currency: string, targetAcos: number, deepest: numbe
         cell: (row) => cellOf(key, row, targetAcos, deepest),
       };
     }),
+    {
+      key: 'place',
+      label: 'Home',
+      width: 90,
+      sortable: true,
+      cell: ({ home }) => home?.name ?? <span className="faint">none</span>,
+    },
   ];
 }
 
