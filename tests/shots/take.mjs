@@ -60,8 +60,6 @@ await keep(page, 'round-over');
 await press(page, 'Escape');
 await visit(page, '/round?step=harvest', 'Search terms');
 await keep(page, 'round-harvest');
-await visit(page, '/round?step=placements', 'Campaigns');
-await keep(page, 'round-placements');
 await page.goto(`${url}/round?step=budgets`);
 await page.getByRole('button', { name: 'Plan with it' }).first().click();
 await page.getByRole('table', { name: 'Campaigns', exact: true }).getByRole('row').nth(2).waitFor();
@@ -78,9 +76,6 @@ await keep(page, 'field-cross-tab');
 await page.goto(`${url}/hours`);
 await page.getByRole('img', { name: /^How clicks sell/ }).waitFor();
 await keep(page, 'hours');
-await page.goto(`${url}/hours?part=schedules`);
-await page.getByText(/In campaigns with room in their budget, a/).waitFor();
-await keep(page, 'hours-schedule');
 await visit(page, '/build', 'Findings');
 await keep(page, 'build-structure');
 await page.goto(`${url}/build?part=plan`);
@@ -158,6 +153,11 @@ await keep(page, 'standing-growth');
 
 await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');
+await visit(page, '/words?part=rank', 'Organic ranks');
+await press(page, 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown');
+await page.getByRole('region', { name: 'Over time' }).getByText('fermentation crock').waitFor();
+await page.waitForTimeout(800);
+await keep(page, 'words-rank');
 await page.goto(`${url}/routes`);
 await page.getByRole('button', { name: /^Approve these/ }).waitFor();
 await keep(page, 'routes');
@@ -195,6 +195,17 @@ await page.getByText(/14 days passed/).waitFor({ timeout: 240_000 });
 await dusk.goto(`${url}/ledger`);
 await dusk.getByText(/compared with untouched/).waitFor();
 await keep(dusk, 'ledger-effect-dusk');
+
+// The report of these two weeks, as it is printed: its first page.
+await page.goto(`${url}/ledger?view=reports`);
+const [sheet] = await Promise.all([
+  page.waitForEvent('popup'),
+  page.getByRole('button', { name: 'Make the report' }).click(),
+]);
+await sheet.waitForURL(/\/report\/\d+/);
+await sheet.setViewportSize({ width: 800, height: 1131 });
+await keep(sheet, 'report');
+await sheet.close();
 
 // The week that the hours propose on trial, and what came of it once its weeks are over and their orders are in.
 await page.goto(`${url}/hours?part=schedules`);

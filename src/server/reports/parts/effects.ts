@@ -10,7 +10,7 @@ export const effects: MakePart = async ({ account }) => {
   const { purposes, settledThrough } = await loadPurposeEffects(account.id);
   return [
     text(
-      `What each sort of change did since it was sent, up to ${formatFullDay(settledThrough)}, against like targets that were left alone. In brackets the range that holds the truth in four of five cases.`,
+      `What each sort of change did since it was sent, up to ${formatFullDay(settledThrough)}, against like targets that were left alone. Expected is what was said of ad sales a month before they were sent; in brackets the range that holds the truth in four of five cases.`,
     ),
     tableOr(
       'No change was made in the last half year.',
@@ -18,14 +18,16 @@ export const effects: MakePart = async ({ account }) => {
       columns(
         ['Sort'],
         ['Changes', 'count'],
+        ['Sales expected', 'money'],
         ['Spend', 'count'],
         ['Ad sales', 'count'],
         ['ACOS', 'count'],
         ['Verdict'],
       ),
-      purposes.map(({ purpose, changes, effect }) => [
+      purposes.map(({ purpose, changes, expected, effect }) => [
         CHANGE_PURPOSES[purpose],
         changes,
+        expected.sales,
         moved(effect.spend),
         moved(effect.sales),
         moved(effect.acos),

@@ -14,6 +14,7 @@ import type { TermDecisions } from './useTermWork';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
 import { StepEvidence } from '../frame/StepEvidence';
 import { Conversion } from '../../shared/evidence/Conversion';
+import { RankLines } from '../../shared/evidence/RankLines';
 import { DayByDay } from '../../shared/evidence/DayByDay';
 import type { ReviewEngine } from '../../shared/reviewEngine/reviewEngine';
 import type { LoadedReview, ReviewSettings, RowDetail } from '../../../plans/terms';
@@ -65,6 +66,7 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
   const detail = useDetail(props);
   const adGroupId = table.adGroupId[row];
   const termId = table.termId[row];
+  const product = productAt(review, row);
   const last = window.unsettled.at(-1) ?? window.to;
   const days = useQuery({
     queryKey: ['term-days', account.id, adGroupId, termId, last],
@@ -110,9 +112,10 @@ function Evidence(props: EvidencePanelProps & { review: LoadedReview; row: numbe
         last={last}
         settledTo={window.to}
         targetAcos={props.settings.targetAcos}
-        margin={review.margins.find(({ productId }) => productId === productAt(review, row))?.share ?? null}
+        margin={review.margins.find(({ productId }) => productId === product)?.share ?? null}
         asked={days}
       />
+      {product != null && <RankLines account={account.id} product={product} term={termId} />}
       {detail && (
         <Elsewhere detail={detail} proposal={decisions.edited(detail.proposal)} review={review} row={row} />
       )}
