@@ -3,7 +3,7 @@ import { orderByNumbers, textPlaces } from '../order';
 import { isChoiceCondition, isTextCondition } from './condition';
 import type { AnyOf, Condition, Stack } from './condition';
 import { isChoiceKey, isTextKey, numberField, shownScale } from './fields';
-import type { ChoiceKey, NumberKey, TextKey } from './fields';
+import type { ChoiceKey, NumberKey, TextKey } from './keys';
 
 /** How the fields of a table's rows are read. */
 export interface RowReader {

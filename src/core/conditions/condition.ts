@@ -1,5 +1,5 @@
 import { isChoiceKey, isNumberKey, isTextKey, shownScale } from './fields';
-import type { ChoiceKey, NumberKey, TextKey } from './fields';
+import type { ChoiceKey, NumberKey, TextKey } from './keys';
 
 /**
  * A condition on a number. `value` is in the field's inner unit: micros, share, count. Equal is what is shown as equal; between holds both ends,

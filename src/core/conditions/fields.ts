@@ -1,68 +1,12 @@
 import { SEEN, TERM_KINDS } from '../matching';
 import { BUSINESS_MEASURES, MEASURES, measure } from '../measures';
-import type { MeasureKey, MeasureUnit } from '../measures';
+import type { MeasureKey } from '../measures';
 import { MICROS_PER_UNIT } from '../units';
-
-/** What a number field is about, beyond the measures themselves. */
-export type ExtraKey =
-  | 'bid'
-  | 'targetAcos'
-  | 'vsTarget'
-  | 'loss'
-  | 'breakEvenLoss'
-  | 'profit'
-  | 'age'
-  | 'totalSales'
-  | 'organicSales'
-  | 'tacos';
-/** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
-/** What only a plan of bids knows of a row. */
-export type PlanKey =
-  'plan.dry' | 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
-/** What only the list of organic ranks knows of a row. */
-export type RankKey =
-  | 'rank.now'
-  | 'rank.before'
-  | 'rank.up'
-  | 'rank.change'
-  | 'rank.searches'
-  | 'rank.spendChange'
-  | 'rank.organic'
-  | 'rank.adShare'
-  | 'rank.holdCost'
-  | 'rank.holds'
-  | 'rank.holdPays'
-  | 'rank.gainCost'
-  | 'rank.gains'
-  | 'rank.gainPays';
-export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey | RankKey;
-/** A text of a row; `term` is the name of a row that is a search term. */
-export type TextKey = 'term' | 'name' | 'place' | 'product' | 'line';
-/** Something a row is one of. */
-export type ChoiceKey =
-  | 'kind'
-  | 'state'
-  | 'standing'
-  | 'evidence'
-  | 'termKind'
-  | 'seen'
-  | 'judged'
-  | 'running'
-  | 'campaignState'
-  | 'chosen'
-  | 'flex'
-  | 'aim'
-  | 'coreTerm'
-  | 'lossAccepted';
-
-/** A number field as data. */
-export interface NumberField {
-  key: NumberKey;
-  label: string;
-  unit: MeasureUnit;
-  decimals: number;
-  definition: string;
-}
+import type { ChoiceKey, ExtraKey, NumberKey, TextKey } from './keys';
+import { extra } from './numberField';
+import type { NumberField } from './numberField';
+import { PLAN_FIELDS } from './planFields';
+import { RANK_FIELDS } from './rankFields';
 
 const EXTRA: readonly NumberField[] = [
   extra(
@@ -101,16 +45,6 @@ const EXTRA: readonly NumberField[] = [
   ),
 ];
 
-function extra<K extends ExtraKey | PlanKey | RankKey>(
-  key: K,
-  label: string,
-  unit: MeasureUnit,
-  decimals: number,
-  definition: string,
-): NumberField & { key: K } {
-  return { key, label, unit, decimals, definition };
-}
-
 const MOVES: NumberField[] = MEASURES.map(({ key, label, unit, decimals }) => ({
   key: `d.${key}`,
   label: `${label} ±`,
@@ -122,100 +56,6 @@ const MOVES: NumberField[] = MEASURES.map(({ key, label, unit, decimals }) => ({
 /** All number fields, in the order in which they are offered. */
 export const NUMBER_FIELDS: readonly NumberField[] = [...MEASURES, ...EXTRA, ...MOVES];
 
-/** What a plan of bids says of a row. */
-export const PLAN_FIELDS: readonly (NumberField & { key: PlanKey })[] = [
-  extra('plan.to', 'Proposed bid', 'money', 2, 'The bid that is proposed, after the step of the pace.'),
-  extra('plan.step', 'Step', 'share', 0, 'Proposed bid ÷ present bid − 1.'),
-  extra('plan.wanted', 'Wanted bid', 'money', 2, 'What it would be bid without the step of the pace.'),
-  extra(
-    'plan.chance',
-    'Chance',
-    'share',
-    0,
-    'Chance that it reaches its target ACOS at its present cost per click.',
-  ),
-  extra(
-    'plan.profit',
-    'Profit ±',
-    'money',
-    2,
-    'Margin × sales − spend that a month is expected to change by; a dash where costs are not known.',
-  ),
-  extra(
-    'plan.dry',
-    'Ran dry',
-    'share',
-    0,
-    'Share of the last 7 days on which its campaign spent its budget.',
-  ),
-  extra(
-    'plan.learnt',
-    'Learnt per cost',
-    'factor',
-    2,
-    'Of a test: what it earns if it proves good × the chance of that ÷ what it costs at most.',
-  ),
-];
-
-/** What the list of organic ranks says of a product's term. */
-export const RANK_FIELDS: readonly (NumberField & { key: RankKey })[] = [
-  extra(
-    'rank.now',
-    'Rank',
-    'count',
-    1,
-    'Organic rank: mean of the last seven days that were told (geometric).',
-  ),
-  extra('rank.before', 'Rank before', 'count', 1, 'The same over the seven days before the compared ones.'),
-  extra('rank.up', 'Places up', 'count', 1, 'Rank before − rank: above zero it went up.'),
-  extra('rank.change', 'Rank ±', 'share', 0, 'Rank ÷ rank before − 1: above zero it lost places.'),
-  extra('rank.searches', 'Searches', 'count', 0, 'Searches a week, as the market last told them.'),
-  extra('rank.spendChange', 'Spend ± share', 'share', 0, 'Spend ÷ spend of as many days before − 1.'),
-  extra(
-    'rank.organic',
-    'Organic sales',
-    'money',
-    0,
-    'Sales a month that the rank brings without ads, estimated: searches × share of shoppers at the rank × conversion × order value.',
-  ),
-  extra(
-    'rank.adShare',
-    'Ad share',
-    'share',
-    0,
-    'Ad sales ÷ (ad sales + estimated organic sales) of the term, a month.',
-  ),
-  extra('rank.holdCost', 'Cost to hold', 'money', 0, 'Spend a month at the pace of the compared days.'),
-  extra(
-    'rank.holds',
-    'Holds',
-    'money',
-    0,
-    'Organic sales a month that would be lost in eight weeks without its ad orders, estimated.',
-  ),
-  extra(
-    'rank.holdPays',
-    'Holds ÷ cost',
-    'factor',
-    1,
-    'Organic sales that its ad orders hold, per money spent.',
-  ),
-  extra(
-    'rank.gainCost',
-    'Cost to gain',
-    'money',
-    0,
-    'Further spend a month for the ad orders that halve the rank number in eight weeks, estimated.',
-  ),
-  extra(
-    'rank.gains',
-    'Gains',
-    'money',
-    0,
-    'Organic sales a month that half the rank number adds, estimated.',
-  ),
-  extra('rank.gainPays', 'Gains ÷ cost', 'factor', 1, 'Organic sales added per money spent on gaining.'),
-];
 /** Fields that only whole products have: all their sales, with ads or without. */
 export const OF_PRODUCTS: ReadonlySet<NumberKey> = new Set(['totalSales', 'organicSales', 'tacos']);
 

@@ -6,13 +6,14 @@ export {
   movedMeasure,
   NUMBER_FIELDS,
   OF_PRODUCTS,
-  PLAN_FIELDS,
-  RANK_FIELDS,
   numberField,
   shownScale,
   TEXT_LABELS,
 } from './fields';
-export type { ChoiceKey, ExtraKey, NumberField, NumberKey, PlanKey, RankKey, TextKey } from './fields';
+export type { ChoiceKey, ExtraKey, NumberKey, PlanKey, RankKey, TextKey } from './keys';
+export type { NumberField } from './numberField';
+export { PLAN_FIELDS } from './planFields';
+export { RANK_FIELDS } from './rankFields';
 export {
   isChoiceCondition,
   isNumberCondition,

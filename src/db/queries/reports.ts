@@ -1,17 +1,11 @@
-import type { ReportContent, ReportTemplate } from '../../contract/report';
+import type { ReportContent, ReportInfo, ReportTemplate } from '../../contract/report';
 import type { Query } from '../connection';
 
 /** Reports of an account that are kept. */
 const KEPT = 12;
 
-export interface ReportRow {
-  id: number;
-  title: string;
-  from: string;
-  to: string;
-  madeAt: string;
-  template: string | null;
-}
+/** A kept report, without its content. */
+export type ReportRow = Omit<ReportInfo, 'links'>;
 
 export async function listReports(sql: Query, accountId: number): Promise<ReportRow[]> {
   return sql<ReportRow[]>`

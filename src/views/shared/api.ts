@@ -42,8 +42,7 @@ import type {
   Swath,
 } from '../../contract/field';
 import type { BaleEffects, PurposeEffects } from '../../contract/effects';
-import type { Aside, AsideRequest, LossAnswer, LossInfo, LossRequest } from '../../contract/aside';
-import type { RankAnswer, RankDaysAnswer, RankLinesAnswer } from '../../contract/rank';
+import type { Aside, AsideRequest } from '../../contract/aside';
 import type { BidFeed } from '../../core/bids';
 import type { LensGrain } from '../../core/lenses';
 import type { AccountTree } from '../../core/structure';
@@ -58,6 +57,7 @@ import type { ImportKind } from '../../contract/reportFields';
 import { ApiError, ask, query, send } from './ask';
 import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
+import { rankApi } from './rank/rankApi';
 
 export { ApiError };
 
@@ -71,19 +71,7 @@ interface PinnedTerm {
 export const api = {
   ...moneyApi,
   ...hoursApi,
-  rank: (account: number, span: number) => ask<RankAnswer>(`/api/rank?${query({ account, span })}`),
-  rankDays: (asked: {
-    account: number;
-    product: number;
-    term: number;
-    days?: number;
-    from?: string;
-    to?: string;
-  }) => ask<RankDaysAnswer>(`/api/rank/days?${query(asked)}`),
-  rankLines: (asked: { account: number; product: number; term?: number }) =>
-    ask<RankLinesAnswer>(`/api/rank/lines?${query(asked)}`),
-  losses: (account: number) => ask<{ losses: LossInfo[] }>(`/api/losses?${query({ account })}`),
-  changeLosses: (request: LossRequest) => ask<LossAnswer>('/api/losses', send('POST', request)),
+  ...rankApi,
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
   health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
