@@ -12,7 +12,6 @@ export type ExtraKey =
   | 'totalSales'
   | 'organicSales'
   | 'tacos';
-/** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
 /** What only a plan of bids knows of a row. */
 export type PlanKey =
   'plan.dry' | 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
@@ -32,6 +31,7 @@ export type RankKey =
   | 'rank.gainCost'
   | 'rank.gains'
   | 'rank.gainPays';
+/** A number of a row: a measure, the move of a measure against the window before ("d.spend"), or something known of the row. */
 export type NumberKey = MeasureKey | `d.${MeasureKey}` | ExtraKey | PlanKey | RankKey;
 /** A text of a row; `term` is the name of a row that is a search term. */
 export type TextKey = 'term' | 'name' | 'place' | 'product' | 'line';

@@ -16,6 +16,27 @@ export const BEYOND = 0;
 /** Whether a place is a rank that was told as a number. */
 export const isPlace = (rank: number): boolean => rank > 0;
 
+/**
+ * The pairs of a large panel that say most of what orders do: those with the most orders, and beside them some of those with the fewest, which tell
+ * what happened anyway. A panel of no more than `most` stays as it is.
+ */
+export function tellingPairs(panel: RankPanel, most: number): RankPanel {
+  const { pairs, days, rank, orders } = panel;
+  if (pairs <= most) return panel;
+  const sums = Array.from({ length: pairs }, (_, pair) =>
+    orders.subarray(pair * days, (pair + 1) * days).reduce((sum, one) => sum + one, 0),
+  );
+  const bySum = sums.map((_, pair) => pair).sort((a, b) => sums[b] - sums[a] || a - b);
+  const few = Math.floor(most / 4);
+  const chosen = [...bySum.slice(0, most - few), ...bySum.slice(pairs - few)];
+  const told = emptyPanel(most, days);
+  chosen.forEach((pair, at) => {
+    told.rank.set(rank.subarray(pair * days, (pair + 1) * days), at * days);
+    told.orders.set(orders.subarray(pair * days, (pair + 1) * days), at * days);
+  });
+  return told;
+}
+
 /** An empty panel: nothing told, no orders. */
 export function emptyPanel(pairs: number, days: number): RankPanel {
   const cells = pairs * days;

@@ -70,6 +70,11 @@ describe('what ad orders did to organic ranks', () => {
     expect(rankEffectWords(few)).toMatch(/^Too early to say/);
   });
 
+  test('is taken from the pairs that say most of it where there are very many, and is found all the same', () => {
+    const told = rankEffect(playedPanel({ lag: 2, days: 70, pairs: 2600 }));
+    expect(told).toMatchObject({ verdict: 'known', lag: 2 });
+  });
+
   test('is the same each time it is asked, gaps and days beyond the last page left out', () => {
     const panel = playedPanel({ lag: 3 });
     panel.rank.forEach((_, cell) => {

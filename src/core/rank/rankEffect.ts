@@ -1,5 +1,6 @@
 import { fitAt, momentsOf } from './moments';
 import type { Fit, Moments } from './moments';
+import { tellingPairs } from './panel';
 import type { RankPanel } from './panel';
 import { LONGEST_LAG, sampleOf } from './sample';
 import { quantileOf, steadyChance } from '../evidence';
@@ -13,6 +14,8 @@ export const LEAST_DAYS = 56;
 export const LEAST_PAIRS = 8;
 const LEAST_ORDERS = 5;
 const RESAMPLES = 200;
+/** More pairs than these make it no surer, and slower. */
+const MOST_PAIRS = 2000;
 /** The interval holds so much. */
 export const RANK_INTERVAL = 0.9;
 
@@ -41,10 +44,11 @@ export type RankEffect =
  * without, before and after (two-way differences). A panel this short bends such fits toward coming back too soon; half-panel jackknife (Dhaene and
  * Jochmans, 2015) takes that out. The interval comes from drawing pairs anew; the lag is chosen anew in each drawing.
  */
-export function rankEffect(panel: RankPanel): RankEffect {
-  const { days } = panel;
-  const withAds = pairsWithAds(panel);
+export function rankEffect(all: RankPanel): RankEffect {
+  const { days } = all;
+  const withAds = pairsWithAds(all);
   if (days < LEAST_DAYS || withAds < LEAST_PAIRS) return { verdict: 'early', days, pairs: withAds };
+  const panel = tellingPairs(all, MOST_PAIRS);
   const middle = Math.floor((LONGEST_LAG + days - 1) / 2);
   const [whole, first, second] = [
     [LONGEST_LAG, days],
