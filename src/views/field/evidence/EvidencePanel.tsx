@@ -19,6 +19,7 @@ import { SameElsewhere } from '../../shared/evidence/SameElsewhere';
 import { RankLines } from '../../shared/evidence/RankLines';
 import { History } from '../../shared/evidence/History';
 import { Money } from './Money';
+import { RowLoss } from './RowLoss';
 import { ScopeTarget } from './ScopeTarget';
 import { Notes } from '../../shared/evidence/Notes';
 import { belowOf } from './below';
@@ -81,6 +82,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         days={daysIn(window.from, window.to)}
         guides={account.choices.guides}
       />
+      <RowLoss account={account} table={table} row={row} />
       <ScopeTarget key={subject} account={account} engine={engine} table={table} row={row} />
       {table.now.clicks[row] > 0 && <Conversion {...conversionAt(table, row)} />}
       <DayByDay

@@ -61,7 +61,7 @@ export function LossesPart({ account }: PlainPartProps) {
       </Head>
       {losses.length === 0 ? (
         <Empty
-          why="A loss above the target ACOS can be worth it, for the rank that it holds. Accept one in the round (a row’s menu) or at a term under Rank; its bid is then left alone until a day."
+          why="A loss above the target ACOS can be worth it, for the rank that it holds. Accept one at a target or campaign in the Field, in the round, or at a term under Rank; its bid is then left alone until a day."
           next={<PlaceLink href={`${pageLink('words', account.id)}&part=rank`}>See ranks</PlaceLink>}
         >
           Nothing is lost on purpose.

@@ -1,18 +1,13 @@
-import Button from '@mui/material/Button';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { productTermSubject } from '../../../contract/aside';
 import type { RankAnswer } from '../../../contract/rank';
 import { EFFECT_DAYS, isPlace, moveOf, rankValue } from '../../../core/rank';
 import type { RankRow } from '../../../core/rank';
-import { formatCount, formatDay, formatNumber, formatShare } from '../../../core/units';
-import { api } from '../../shared/api';
-import { LossDialog } from '../../shared/losses/LossDialog';
+import { formatCount, formatNumber, formatShare } from '../../../core/units';
+import { AcceptLoss } from '../../shared/losses/AcceptLoss';
 import { pageLink } from '../../shared/frame/pages';
 import { Notes } from '../../shared/evidence/Notes';
 import { PlaceLink, SidePanel } from '../../shared/kit';
-import { useTell } from '../../shared/useTell';
 import { LongerTerms } from './LongerTerms';
 import { wholeMoney } from './rankColumns';
 import { rankSentence } from '../../shared/rank/rankWords';
@@ -25,9 +20,6 @@ interface RankPanelProps {
 
 /** What a product's rank for a term is worth, what it would cost to hold or gain, and what can be done about it. */
 export function RankPanel({ account, answer, row }: RankPanelProps) {
-  const [isAsking, setIsAsking] = useState(false);
-  const client = useQueryClient();
-  const tell = useTell();
   if (!row)
     return (
       <SidePanel label="The term">
@@ -35,18 +27,6 @@ export function RankPanel({ account, answer, row }: RankPanelProps) {
       </SidePanel>
     );
   const subject = productTermSubject(row.productId, row.termId);
-  const change = async (run: () => Promise<unknown>, said: string) => {
-    try {
-      await run();
-      await client.invalidateQueries({ queryKey: ['rank'] });
-      await client.invalidateQueries({ queryKey: ['losses'] });
-      await client.invalidateQueries({ queryKey: ['aside'] });
-      await client.invalidateQueries({ queryKey: ['notes'] });
-      tell(said);
-    } catch (error) {
-      tell((error as Error).message, { kind: 'fault' });
-    }
-  };
   return (
     <SidePanel label="The term">
       <h2 className="pageTitle">{row.term}</h2>
@@ -62,25 +42,7 @@ export function RankPanel({ account, answer, row }: RankPanelProps) {
         </p>
       ))}
       <div className="bar">
-        {row.acceptedUntil === null ? (
-          <Button variant="outlined" onClick={() => setIsAsking(true)}>
-            Accept its loss …
-          </Button>
-        ) : (
-          <>
-            <span>Loss accepted until {formatDay(row.acceptedUntil)}.</span>
-            <Button
-              onClick={() =>
-                void change(
-                  () => api.changeLosses({ account: account.id, subjects: [subject], does: 'end' }),
-                  'The loss is accepted no longer; its bids are proposed again.',
-                )
-              }
-            >
-              End it
-            </Button>
-          </>
-        )}
+        <AcceptLoss account={account} subject={subject} what="this term" until={row.acceptedUntil} />
         <PlaceLink
           href={`${pageLink('field', account.id)}&lens=terms&where=${encodeURIComponent(`name~${row.term}`)}&where=${encodeURIComponent(`product~${row.product}`)}`}
         >
@@ -89,21 +51,6 @@ export function RankPanel({ account, answer, row }: RankPanelProps) {
       </div>
       <LongerTerms row={row} answer={answer} currency={account.currency} />
       <Notes account={account.id} subject={subject} />
-      {isAsking && (
-        <LossDialog
-          what="this term"
-          today={account.today}
-          currency={account.currency}
-          onDone={(loss) => {
-            setIsAsking(false);
-            if (loss)
-              void change(
-                () => api.changeLosses({ account: account.id, subjects: [subject], does: 'accept', ...loss }),
-                `The loss is accepted until ${formatDay(loss.until)}; the bids on the term stay as they are.`,
-              );
-          }}
-        />
-      )}
     </SidePanel>
   );
 }
