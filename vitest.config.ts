@@ -29,8 +29,9 @@ export default defineConfig({
           name: 'database',
           include: ['tests/db/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 60_000,
-          hookTimeout: 120_000,
+          // A limit ends what hangs; it says nothing of how quick a thing is. Machines are busy with other things.
+          testTimeout: 180_000,
+          hookTimeout: 240_000,
           // A process each keeps their pools apart, and each worker has a database of its own.
           pool: 'forks',
           setupFiles: ['tests/db/ownDatabase.ts'],
