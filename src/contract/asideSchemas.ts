@@ -1,6 +1,6 @@
 // Joi schema of the requests that put proposals aside.
 import Joi from 'joi';
-import { ASIDE_VERDICTS } from './aside';
+import { ASIDE_VERDICTS, BID_QUEUE } from './aside';
 import type { AsideRequest, LossRequest } from './aside';
 import { day, id, money, subject } from './schemas';
 
@@ -15,6 +15,8 @@ export const asideRequest = Joi.object<AsideRequest>({
   subjects: Joi.array().items(subject).min(1).max(20_000).required(),
   verdict: Joi.string()
     .valid(...ASIDE_VERDICTS, 'back')
+    // A loss is accepted for bids; the other queues have none.
+    .when('queue', { not: BID_QUEUE, then: Joi.invalid('accepted-loss') })
     .required(),
   until: day,
   note,
