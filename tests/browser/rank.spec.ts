@@ -101,6 +101,7 @@ test('rank falls after spend was cut, the loss is accepted with an end, and the 
 
   await test.step('the report of the weeks is made, printed by the browser, and shown by a link until it is taken back', async () => {
     await page.goto(`/ledger?account=${account}`);
+    await expect(page.getByRole('button', { name: /^Reports/ })).toBeVisible();
     await press(page, 'p');
     await expect(page.getByRole('heading', { name: 'Reports' })).toBeVisible();
     await page.getByLabel('Note on Left on purpose').fill('As agreed in autumn.');
