@@ -155,7 +155,7 @@ await visit(page, '/words?length=2', 'Word parts');
 await keep(page, 'words-parts');
 await visit(page, '/words?part=rank', 'Organic ranks');
 await press(page, 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown');
-await page.getByRole('region', { name: 'Over time' }).getByText('fermentation crock').waitFor();
+await page.getByRole('heading', { name: 'fermentation crock', exact: true }).waitFor();
 await page.waitForTimeout(800);
 await keep(page, 'words-rank');
 await page.goto(`${url}/routes`);
