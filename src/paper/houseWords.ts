@@ -12,7 +12,7 @@ const HOUSE_WORDS: readonly [word: RegExp, meaning: string][] = [
   [/\bnegatives?\b/i, 'terms for which ads are kept from showing'],
   [/\baccepted loss(es)?\b/i, 'costs above the target that are wanted for a time'],
   [/\bput aside\b/i, 'proposals that are not to come up again before a day'],
-  [/\bunsettled\b/i, 'days whose orders are still coming in'],
+  [/\bunsettled days?\b/i, 'their orders are still coming in'],
   [/\borganic rank\b/i, 'place in the search results that nobody pays for'],
   [/\bfindings?\b/i, 'what a campaign structure lacks or has too much of'],
 ];
