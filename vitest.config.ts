@@ -11,7 +11,7 @@ export default defineConfig({
           name: 'unit',
           include: ['src/**/*.test.ts', 'tests/rooms.test.ts'],
           environment: 'node',
-          testTimeout: 30_000,
+          testTimeout: 90_000,
         },
       },
       {
@@ -20,7 +20,7 @@ export default defineConfig({
           include: ['src/**/*.test.tsx'],
           environment: 'happy-dom',
           // A machine that is busy with other things may take its time.
-          testTimeout: 30_000,
+          testTimeout: 90_000,
           setupFiles: ['tests/componentSetup.ts'],
         },
       },

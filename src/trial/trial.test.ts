@@ -7,7 +7,7 @@ import type { Week } from './runTrial';
 const acos = (weeks: Week[]) =>
   weeks.reduce((sum, { spend }) => sum + spend, 0) / weeks.reduce((sum, { sales }) => sum + sales, 0);
 
-describe('a trial', { timeout: 60_000 }, () => {
+describe('a trial', { timeout: 240_000 }, () => {
   test('with the same seed and policy gives the same figures', () =>
     expect(runTrial(7, 2, mowing('steady'))).toEqual(runTrial(7, 2, mowing('steady'))));
 

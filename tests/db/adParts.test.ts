@@ -21,7 +21,7 @@ beforeAll(async () => {
   const { key: _, ...fernhollow } = scenarios.get('fernhollow')!;
   shop = await aShop({ ...fernhollow, accountName: 'Shop of ads', days: 5 });
   ({ account } = shop);
-}, 120_000);
+}, 240_000);
 beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop.end();

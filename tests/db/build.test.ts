@@ -22,7 +22,7 @@ let account: number;
 beforeAll(async () => {
   shop = await aShop();
   ({ account } = shop);
-}, 120_000);
+}, 240_000);
 beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop.end();

@@ -33,7 +33,7 @@ beforeAll(async () => {
   const { products: open } = await loadGrowthPlans(account);
   product = open.find(({ name }) => name === products[2].name)!.id;
   ({ id: plan } = await beginGrowth(THIS_MACHINE, { account, productId: product }));
-}, 120_000);
+}, 240_000);
 afterAll(async () => {
   await shop.end();
   await closeContext();

@@ -27,7 +27,7 @@ beforeAll(async () => {
   )!;
   keyword = target.id;
   bid = target.bid!;
-}, 120_000);
+}, 240_000);
 beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop.end();

@@ -40,7 +40,7 @@ beforeAll(async () => {
   url = `http://127.0.0.1:${(listener.address() as AddressInfo).port}/nights`;
   const rule = { ...USUAL_RULE, name: 'Bids', work: 'bids' } as const;
   await saveRule(THIS_MACHINE, { account, rule, isOn: true });
-}, 120_000);
+}, 240_000);
 beforeEach(async () => {
   await shop.calm();
   heard.length = 0;

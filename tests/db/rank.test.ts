@@ -30,7 +30,7 @@ beforeAll(async () => {
   shop = await aShop({ days: 80 });
   ({ account } = shop);
   ({ today } = await loadTree(account));
-}, 120_000);
+}, 240_000);
 afterAll(async () => {
   await shop.end();
   await closeContext();

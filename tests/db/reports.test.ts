@@ -28,7 +28,7 @@ beforeAll(async () => {
   ({ account } = shop);
   days = (await loadReports(account)).usual;
   days = { from: addDays(days.to, -6), to: days.to };
-}, 120_000);
+}, 240_000);
 afterAll(async () => {
   await shop.end();
   await closeContext();

@@ -25,7 +25,7 @@ let account: number;
 beforeAll(async () => {
   shop = await aShop({ days: 75 });
   ({ account } = shop);
-}, 120_000);
+}, 240_000);
 afterAll(async () => {
   await shop.end();
   await closeContext();

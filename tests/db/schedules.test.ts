@@ -33,7 +33,7 @@ beforeAll(async () => {
     .filter(({ left }) => left !== 'not running')
     .sort((a, b) => b.now.sales - a.now.sales)
     .map(({ campaignId }) => campaignId);
-}, 120_000);
+}, 240_000);
 beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop?.end();
@@ -211,7 +211,7 @@ describe('a trial by weeks', () => {
     expect(others.effect).toBeLessThan(0.1);
     const staged = await actOnTrial(THIS_MACHINE, account, over.id, 'keep');
     expect(staged.staged).toHaveLength(1);
-  }, 120_000);
+  }, 240_000);
 
   test('takes what waits in the tray, and is stopped by hand: its changes go off', async () => {
     const { staged } = await give([second], NIGHTS);

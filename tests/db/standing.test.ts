@@ -25,7 +25,7 @@ let account: number;
 beforeAll(async () => {
   shop = await aShop({ days: 75 });
   ({ account } = shop);
-}, 120_000);
+}, 240_000);
 beforeEach(async () => {
   await shop.calm();
   for (const { id } of (await loadRules(account)).rules)
@@ -253,7 +253,7 @@ describe('a rule that sends by itself', () => {
       if (change.kind === 'set-bid')
         expect(bids.find(({ id: target }) => target === entitiesOf(change).target)!.bid).toBe(change.from);
     expect((await nights()).find((one) => one.id === last.id)).toMatchObject({ undone: last.made });
-  }, 120_000);
+  }, 240_000);
 
   test('stops itself when a week leaves what is usual, and says why', async () => {
     const id = await sending(aRule());

@@ -27,7 +27,7 @@ beforeAll(async () => {
   await tryRule(THIS_MACHINE, { account, id: rules[0].id, rule, nights: 1, back: 0 });
   await playRule(THIS_MACHINE, { account, id: rules[0].id, weeks: 1, markets: 1 });
   await saveRule(THIS_MACHINE, { account, id: rules[0].id, rule: { ...rule, sends: true }, isOn: true });
-}, 120_000);
+}, 240_000);
 afterAll(async () => {
   await shop.end();
   await closeContext();
@@ -68,7 +68,7 @@ test('killed at twenty moments of a night, it is done once, with each change onc
       select bid_micros as bid from mowing.target where account_id = ${account} and target_id = ${change.targetId}`;
     expect(row.bid).toBe(change.to);
   }
-}, 120_000);
+}, 240_000);
 
 test('two runs at once do the night once', async () => {
   await shop.pass(1);

@@ -23,7 +23,7 @@ beforeAll(async () => {
   const { key: _, ...fernhollow } = scenarios.get('fernhollow')!;
   shop = await aShop({ ...fernhollow, accountName: 'Third shop', days: 15 });
   ({ account } = shop);
-}, 120_000);
+}, 240_000);
 beforeEach(() => shop.calm());
 afterAll(async () => {
   await shop.end();

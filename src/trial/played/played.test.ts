@@ -27,7 +27,7 @@ const LIKE: PlayLike = {
 };
 const rule = (over: Partial<Rule> = {}): Rule => ({ ...USUAL_RULE, name: 'Played', work: 'bids', ...over });
 
-describe('a market like a part of an account', { timeout: 60_000 }, () => {
+describe('a market like a part of an account', { timeout: 240_000 }, () => {
   test('comes near the clicks and the orders that are asked for, whatever they are', () => {
     for (const asked of [LIKE, { ...LIKE, clicksPerDay: 12, conversion: 0.05 }]) {
       const { scenario, like } = likeScenario(asked, 501);
@@ -40,7 +40,7 @@ describe('a market like a part of an account', { timeout: 60_000 }, () => {
   });
 });
 
-describe('a rule that is played', { timeout: 60_000 }, () => {
+describe('a rule that is played', { timeout: 240_000 }, () => {
   const { scenario } = likeScenario(LIKE, 502);
   const play = (policy: Policy) => playScenario(scenario, 2, policy, undefined, 1);
 
@@ -104,7 +104,7 @@ test.each<[Rule['work'], Partial<Rule>, (keyof typeof BOOKS)[]]>([
     expect([...changed].sort()).toEqual([...moved].sort());
     expect(weeks[2].clicks).toBeGreaterThan(0);
   },
-  60_000,
+  240_000,
 );
 
 test('a growth plan that is played makes, tries and moves up, and its budgets never come to more than its total', () => {
@@ -127,4 +127,4 @@ test('a growth plan that is played makes, tries and moves up, and its budgets ne
   expect(weeks[3].sales).toBeGreaterThan(0);
   // The product had no campaign before: without the plan nothing is spent on it.
   expect(playScenario(scenario, 1, doNothing(), undefined, 7, firstProductSums)[0].spend).toBe(0);
-}, 60_000);
+}, 240_000);
