@@ -241,4 +241,11 @@ describe('the list', () => {
     expect(rankValue('rank.up', rows[1], 96)).toBe(-77);
     expect(rankValue('rank.now', rows[4], 96)).toBeNull();
   });
+
+  test('tells no move of ads where the days before are not all known', () => {
+    const cut = { ...rows[1], before: null };
+    expect(rankValue('rank.spendChange', cut, 96)).toBeNull();
+    expect(rankValue('d.spend', cut, 96)).toBeNull();
+    expect(rankValue('d.spend', rows[1], 96)).toBe(-9e6);
+  });
 });

@@ -16,9 +16,9 @@ export interface RankRow extends RankWorth {
   rank: number | null;
   rankBefore: number | null;
   weeklySearches: number;
-  /** Of all campaigns' ads for the term on the product, over the compared days, and over as many before them. */
+  /** Of all campaigns' ads for the term on the product, over the compared days, and over as many before them; null where these are not all known. */
   sums: Sums;
-  before: Sums;
+  before: Sums | null;
   spendAMonth: number;
   isCore: boolean;
   /** Ad group that bids on exactly this term for the product. */
@@ -36,7 +36,8 @@ const RANK_VALUES: Record<string, (row: RankRow, deepest: number) => number | nu
   'rank.change': ({ rank, rankBefore }, deepest) =>
     rank === null || rankBefore === null ? null : atLeast(rank, deepest) / atLeast(rankBefore, deepest) - 1,
   'rank.searches': ({ weeklySearches }) => weeklySearches,
-  'rank.spendChange': ({ sums, before }) => (before.spend > 0 ? sums.spend / before.spend - 1 : null),
+  'rank.spendChange': ({ sums, before }) =>
+    before && before.spend > 0 ? sums.spend / before.spend - 1 : null,
   'rank.organic': ({ organic }) => organic,
   'rank.adShare': ({ organic, sums, spendAMonth }) => {
     // Ad sales at the pace of a month, as spend is.
@@ -62,7 +63,7 @@ export function rankValue(key: string, row: RankRow, deepest: number): number | 
   if (!known) return null;
   const { of } = measure(known.key);
   if (!isMove) return of(row.sums);
-  const [now, before] = [of(row.sums), of(row.before)];
+  const [now, before] = [of(row.sums), row.before && of(row.before)];
   return now === null || before === null ? null : now - before;
 }
 

@@ -66,14 +66,18 @@ export async function loadRank(accountId: number, span: RankSpan): Promise<RankA
   const homeOf = homes(index);
   const accepted = new Map(losses.map(({ subject, until }) => [subject, until]));
   const last = feed.panel.days;
+  // Ads are read for the days of ranks: what is not whole among them is not told as if it were.
+  const shown = { from: later(window.from, days.from), to: window.to };
+  const length = Math.max(1, daysIn(shown.from, shown.to));
+  const isBeforeKnown = before.from >= days.from;
   const sumsIn = (ads: readonly TermAds[], { from, to }: typeof window): Sums =>
     sumOf(ads, daysIn(days.from, from) - 1, daysIn(days.from, to) - 1);
   const rows = feed.pairs.map((pair, at): RankRow => {
     const { term, ads } = pair;
     const ranks = feed.panel.rank.subarray(at * last, (at + 1) * last);
     const product = index.products.get(term.productId);
-    const [sums, usually] = [sumsIn(ads, window), usual(term.productId)];
-    const spendAMonth = (sums.spend * DAYS_OF_MONTH) / span;
+    const [sums, usually] = [sumsIn(ads, shown), usual(term.productId)];
+    const spendAMonth = (sums.spend * DAYS_OF_MONTH) / length;
     const weeklySearches = term.searches.at(-1) ?? 0;
     const rank = standOver(ranks, last - RANK_DAYS, last);
     return {
@@ -86,7 +90,7 @@ export async function loadRank(accountId: number, span: RankSpan): Promise<RankA
       rankBefore: standOver(ranks, last - span - RANK_DAYS, last - span),
       weeklySearches,
       sums,
-      before: sumsIn(ads, before),
+      before: isBeforeKnown ? sumsIn(ads, before) : null,
       spendAMonth,
       isCore: false,
       home: homeOf(term.productId, term.text),
@@ -95,7 +99,7 @@ export async function loadRank(accountId: number, span: RankSpan): Promise<RankA
         {
           rank,
           weeklySearches,
-          ordersAWeek: (sums.orders * 7) / span,
+          ordersAWeek: (sums.orders * 7) / length,
           conversion: shrunkConversion(sums.clicks, sums.orders, usually.conversion),
           clickPrice: sums.clicks > 0 ? sums.spend / sums.clicks : usually.clickPrice,
           orderValue: usually.orderValue,
@@ -107,7 +111,7 @@ export async function loadRank(accountId: number, span: RankSpan): Promise<RankA
     };
   });
   markCore(rows, feed.pairs, new Set(pinned.map(({ productId, form }) => `${productId} ${form}`)));
-  return { days, window, before, deepest: feed.deepest, effect, organic, rows };
+  return { days, window: shown, before, deepest: feed.deepest, effect, organic, rows };
 }
 
 const later = (a: string, b: string) => (a > b ? a : b);

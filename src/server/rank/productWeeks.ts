@@ -16,20 +16,14 @@ export interface ProductUsual {
 
 const WEEK = 7;
 
-/** @param account what is usual over all products, for one that was hardly clicked */
+const noSales = () => ({ orders: 0, sales: 0, adClicks: 0, adOrders: 0, adSpend: 0, adSales: 0 });
+
+/** What is usual of a product; one that was hardly clicked converts as all of them do. */
 export function usualOf(days: readonly ProductSalesDay[]): (productId: number) => ProductUsual {
-  const sums = new Map<number, Omit<ProductSalesDay, 'productId' | 'at'>>();
-  const all = { orders: 0, sales: 0, adClicks: 0, adOrders: 0, adSpend: 0, adSales: 0 };
+  const sums = new Map<number, ReturnType<typeof noSales>>();
+  const all = noSales();
   for (const { productId, at: _, ...day } of days) {
-    const own = sums.get(productId) ?? {
-      ...all,
-      orders: 0,
-      sales: 0,
-      adClicks: 0,
-      adOrders: 0,
-      adSpend: 0,
-      adSales: 0,
-    };
+    const own = sums.get(productId) ?? noSales();
     for (const key of Object.keys(day) as (keyof typeof day)[]) {
       own[key] += day[key];
       all[key] += day[key];

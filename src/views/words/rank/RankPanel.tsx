@@ -56,7 +56,11 @@ export function RankPanel({ account, answer, row }: RankPanelProps) {
 }
 
 /** What is known of a rank's worth, sentence by sentence; what cannot be known is not said. */
-function worthSentences(row: RankRow, { effect, deepest }: RankAnswer, currency: string): string[] {
+function worthSentences(
+  row: RankRow,
+  { effect, deepest, organic: fitted }: RankAnswer,
+  currency: string,
+): string[] {
   const money = (micros: number | null) => `${wholeMoney(micros)} ${currency}`;
   const { organic, holds, gains, gainCost, rank, spendAMonth } = row;
   const share = rankValue('rank.adShare', row, deepest);
@@ -66,7 +70,7 @@ function worthSentences(row: RankRow, { effect, deepest }: RankAnswer, currency:
   if (organic !== null && rank !== null)
     list.push(
       isPlace(rank)
-        ? `At this rank about ${money(organic)} of sales a month come without ads${share === null ? '' : `; ads bring ${formatShare(share, 0)} of all`}. Estimated from what ranks brought in this account.`
+        ? `At this rank about ${money(organic)} of sales a month come without ads${share === null ? '' : `; ads bring ${formatShare(share, 0)} of all`}. ${ownWords(fitted.own)}`
         : 'Beyond the last page nobody finds it without ads.',
     );
   if (effect.verdict !== 'known') {
@@ -88,6 +92,12 @@ function worthSentences(row: RankRow, { effect, deepest }: RankAnswer, currency:
     );
   return list;
 }
+
+/** What an estimate of organic sales rests on. */
+const ownWords = (own: number) =>
+  own < 0.005
+    ? 'Estimated from what ranks usually bring; this account has not shown it yet.'
+    : `Estimated: ${formatShare(own, 0)} of how ranks sell is from this account, the rest from what is usual.`;
 
 const fallWords = (to: number) => (isPlace(to) ? `to about ${rankSentence(to)}` : rankSentence(to));
 
