@@ -1,4 +1,5 @@
 // What the pages and scripts get from the server, and send to it. Money in micros unless a name says otherwise.
+import type { Numbers } from '../core/order';
 import type { PlanChoices } from './choices';
 import type { MarketOptions } from './market';
 import type { BreakEven, ProductCosts } from '../core/economics';
@@ -177,14 +178,14 @@ export interface GoalsAnswer {
 export interface FieldSumsAnswer {
   window: SettledWindow;
   before: ComparedWindow;
-  /** Rows without a click that were left out because there are too many of them. */
-  without: { rows: number; impressions: number };
+  /** Whether terms without a click were left out because there are too many of them. */
+  isCut: boolean;
   /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
-  columns: Record<string, number[]>;
+  columns: Record<string, Numbers>;
   /** All sales of products over the window, with ads or without; null where not all its days are known. */
-  totals: { id: number[]; sales: number[] } | null;
+  totals: { id: Numbers; sales: Numbers } | null;
   /** Texts of the search terms and the days since 1970 on which they were first seen, for the grain that has them. */
-  terms: { id: number[]; first: number[]; text: string[] };
+  terms: { id: Numbers; first: Numbers; text: string[] };
 }
 
 /** How every refusal of a request reads. */

@@ -3,7 +3,11 @@ import type { Change } from '../core/changes';
 import type { KeywordMatch } from '../core/matching';
 import type { LensName, PeriodStep } from '../core/lenses';
 import type { Sums } from '../core/measures';
+import type { AccountTree, TargetColumns } from '../core/structure';
 import type { ComparedWindow, SettledWindow } from '../core/windows';
+
+/** An account's tree whose targets are columns. */
+export type AccountTreeColumns = Omit<AccountTree, 'targets'> & { targets: TargetColumns };
 
 /** Rows of a lens: ids of targets, campaigns, ad groups or products; `parts` are their terms, or placements (0-2). */
 export interface RowsRequest {

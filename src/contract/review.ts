@@ -1,40 +1,41 @@
 // What a review of search terms gets from the server. Money in micros.
+import type { Numbers } from '../core/order';
 import type { SettledWindow } from '../core/windows';
 import type { Sums } from '../core/measures';
 import type { NegativeList } from '../core/negatives';
 import type { Route } from '../core/routes';
-import type { Structure } from '../core/structure';
+import type { Structure, TargetColumns } from '../core/structure';
 import type { WordLists } from '../core/matching';
 import type { AccountInfo } from './api';
 
 /** Search terms of a window as columns; see core/terms for their meaning. */
 export interface TermColumns {
-  termId: number[];
+  termId: Numbers;
   term: string[];
-  adGroupId: number[];
-  campaignId: number[];
-  targetId: number[];
-  targetCount: number[];
+  adGroupId: Numbers;
+  campaignId: Numbers;
+  targetId: Numbers;
+  targetCount: Numbers;
   /** Days with a click; the first day ever seen, in days since 1970 (0: not known). */
-  days: number[];
-  firstDay: number[];
-  impressions: number[];
-  clicks: number[];
-  spend: number[];
-  orders: number[];
-  units: number[];
-  sales: number[];
+  days: Numbers;
+  firstDay: Numbers;
+  impressions: Numbers;
+  clicks: Numbers;
+  spend: Numbers;
+  orders: Numbers;
+  units: Numbers;
+  sales: Numbers;
   /** Over all settled days that count for estimates, and of the last 30, 60 and 90 of them. */
-  allClicks: number[];
-  allSpend: number[];
-  allOrders: number[];
-  allSales: number[];
-  spend30: number[];
-  sales30: number[];
-  spend60: number[];
-  sales60: number[];
-  spend90: number[];
-  sales90: number[];
+  allClicks: Numbers;
+  allSpend: Numbers;
+  allOrders: Numbers;
+  allSales: Numbers;
+  spend30: Numbers;
+  sales30: Numbers;
+  spend60: Numbers;
+  sales60: Numbers;
+  spend90: Numbers;
+  sales90: Numbers;
 }
 
 /** Steps that go through search terms, and those that go through bids. */
@@ -81,9 +82,16 @@ export interface ReviewData {
   /** Words that tell brands, and what is never wanted. */
   lists: WordLists;
   rows: TermColumns;
+  /** Whether terms without a click were left out because there are too many. */
+  isCut: boolean;
   /** Named lists of negatives that are kept over many campaigns. */
   negativeLists: NegativeList[];
 }
+
+/** The same whose targets are columns. */
+export type ReviewColumns = Omit<ReviewData, 'structure'> & {
+  structure: Omit<Structure, 'targets'> & { targets: TargetColumns };
+};
 
 /** The days of one term in one ad group. */
 export interface TermDays {

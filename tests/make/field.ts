@@ -13,7 +13,7 @@ export function aFieldAnswer(rows: Record<string, number>[], texts: string[] = [
   return {
     window: { from: '2026-10-16', to: '2026-11-14', unsettled: [], sums: [] },
     before: { from: '2026-09-16', to: '2026-10-15', isCovered: true },
-    without: { rows: 0, impressions: 0 },
+    isCut: false,
     totals: null,
     columns: Object.fromEntries(keys.map((key) => [key, rows.map((row) => row[key] ?? 0)])),
     terms: { id: texts.map((_, at) => at + 1), first: texts.map(() => 20_000), text: texts },

@@ -5,6 +5,7 @@ export const hours = {
   kind: 'hours',
   label: 'Hours',
   table: 'campaign_hour',
+  weekTable: 'campaign_hour_week',
   ...AT_CAMPAIGN,
   detail: 'hour',
   detailColumn: 'hour',

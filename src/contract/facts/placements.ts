@@ -5,6 +5,7 @@ export const placements = {
   kind: 'placements',
   label: 'Placements',
   table: 'placement_day',
+  weekTable: 'placement_week',
   ...AT_CAMPAIGN,
   detail: 'placement',
   detailColumn: 'placement',

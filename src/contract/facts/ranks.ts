@@ -6,6 +6,7 @@ export const ranks = {
   kind: 'ranks',
   label: 'Organic ranks',
   table: 'rank_day',
+  weekTable: null,
   ...AT_PRODUCT,
   detail: 'term',
   detailColumn: 'term_id',

@@ -6,6 +6,7 @@ export const sales = {
   kind: 'sales',
   label: 'Product sales',
   table: 'product_day',
+  weekTable: 'product_week',
   ...AT_PRODUCT,
   detail: null,
   detailColumn: null,

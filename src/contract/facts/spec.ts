@@ -16,6 +16,8 @@ export interface FactSpec<F extends string = string> {
   label: string;
   /** In the schema mowing. */
   table: string;
+  /** Where the same rows are kept added up by week; null where days do not add up. */
+  weekTable: string | null;
   place: 'target' | 'campaign' | 'product';
   /** Ids that name the place where a report has all of them, and the texts that name it otherwise. */
   placeIds: readonly F[];

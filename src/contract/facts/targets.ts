@@ -5,6 +5,7 @@ export const targets = {
   kind: 'targets',
   label: 'Targets',
   table: 'target_day',
+  weekTable: 'target_week',
   ...AT_TARGET,
   detail: null,
   detailColumn: null,

@@ -6,6 +6,7 @@ export const terms = {
   kind: 'terms',
   label: 'Search terms',
   table: 'term_day',
+  weekTable: 'term_week',
   ...AT_TARGET,
   detail: 'term',
   detailColumn: 'term_id',

@@ -1,5 +1,6 @@
 import { PLACEMENTS, targetForm } from '../structure';
 import type { Place, Placement, TreeIndex } from '../structure';
+import type { Numbers } from '../order';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
 import type { BidObservations, BroughtAlong, EarlierModifiers } from './observations';
@@ -38,7 +39,7 @@ export interface BidFeed {
   month: { spent: Micros; daysLeft: number };
 }
 
-type Columns<K extends string> = Record<K, number[]>;
+type Columns<K extends string> = Record<K, Numbers>;
 
 /** What the engine is told of an account, and which target of it each index stands for. */
 export interface AccountObservations {
@@ -163,8 +164,17 @@ function placementsOf(feed: BidFeed, campaignAt: ReadonlyMap<number, number>): B
   };
 }
 
-const rowsWith = (ids: number[], at: ReadonlyMap<number, number>) =>
-  ids.flatMap((id, row) => (at.has(id) ? [row] : []));
+/** The rows whose thing is known. */
+function rowsWith(ids: Numbers, at: ReadonlyMap<number, number>): Int32Array {
+  const rows = new Int32Array(ids.length);
+  let count = 0;
+  for (let row = 0; row < ids.length; row += 1)
+    if (at.has(ids[row])) {
+      rows[count] = row;
+      count += 1;
+    }
+  return rows.subarray(0, count);
+}
 
 /** The last change of each target's bid: its day, and the bid before it. */
 function lastMoves(changes: BidFeed['bidChanges']) {

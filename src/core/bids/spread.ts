@@ -1,3 +1,5 @@
+import type { Numbers } from '../order';
+
 /** Figures that came summed over several days: the age that they stand on, and those that they cover; yesterday is 0. */
 export interface SummedAges {
   standsOn: number;
@@ -10,7 +12,7 @@ export interface SummedAges {
  * their age sees the ages that they have. Whole numbers stay whole and sums stay exact; days that are left without anything are dropped.
  * @param figures the columns to be spread; the others are kept
  */
-export function spreadSums<C extends Record<string, number[]> & { age: number[] }>(
+export function spreadSums<C extends Record<string, Numbers> & { age: Numbers }>(
   columns: C,
   figures: readonly (keyof C & string)[],
   sums: readonly SummedAges[],
@@ -20,7 +22,8 @@ export function spreadSums<C extends Record<string, number[]> & { age: number[] 
   const names = Object.keys(columns);
   const spread: Record<string, number[]> = Object.fromEntries(names.map((name) => [name, []]));
   const isFigure = new Set<string>(figures);
-  columns.age.forEach((age, row) => {
+  for (let row = 0; row < columns.age.length; row += 1) {
+    const age = columns.age[row];
     const { youngest, oldest } = byAge.get(age) ?? { youngest: age, oldest: age };
     const days = oldest - youngest + 1;
     for (let day = 0; day < days; day += 1) {
@@ -34,6 +37,6 @@ export function spreadSums<C extends Record<string, number[]> & { age: number[] 
           name === 'age' ? youngest + day : isFigure.has(name) ? part(name) : columns[name][row],
         );
     }
-  });
-  return spread as C;
+  }
+  return spread as Record<string, Numbers> as C;
 }

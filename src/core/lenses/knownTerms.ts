@@ -1,5 +1,6 @@
 import { kindReader, newTerms } from '../matching';
 import type { WordLists } from '../matching';
+import type { Numbers } from '../order';
 import { dayNumber } from '../units';
 import type { Day } from '../units';
 
@@ -12,13 +13,13 @@ export interface KnownTerm {
 
 /** Search terms of a window by id. @param first days on which they were first seen, since 1970 @param from first day of the window */
 export function knownTerms(
-  { id, first, text }: { id: readonly number[]; first: readonly number[]; text: readonly string[] },
+  { id, first, text }: { id: Numbers; first: Numbers; text: readonly string[] },
   from: Day,
   lists: WordLists,
 ): ReadonlyMap<number, KnownTerm> {
   const kindOf = kindReader(lists);
   const isNew = newTerms(first, dayNumber(from));
   return new Map(
-    id.map((one, at) => [one, { text: text[at], kind: kindOf(text[at]).name, isNew: isNew(first[at]) }]),
+    text.map((one, at) => [id[at], { text: one, kind: kindOf(one).name, isNew: isNew(first[at]) }]),
   );
 }

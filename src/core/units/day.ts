@@ -18,6 +18,9 @@ export function dayFromNumber(number: number): Day {
 /** Weekday of a day, 0 = Monday. */
 export const weekdayOf = (day: Day): number => (dayNumber(day) + 3) % 7;
 
+/** The Monday on which the week of a day begins. */
+export const mondayOf = (day: Day): Day => dayFromNumber(dayNumber(day) - weekdayOf(day));
+
 /** The day `count` days later (earlier when negative). */
 export function addDays(day: Day, count: number): Day {
   return dayFromNumber(dayNumber(day) + count);

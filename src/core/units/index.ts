@@ -9,6 +9,7 @@ export {
   daysIn,
   isDay,
   isRealDay,
+  mondayOf,
   weekdayOf,
 } from './day';
 export type { Day } from './day';

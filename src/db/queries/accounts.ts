@@ -21,6 +21,8 @@ export interface AccountRow {
   namePattern: string | null;
   /** Raised with new figures, entities and accepted changes. */
   revision: number;
+  /** Raised when facts or entities are written, with them. */
+  figures: number;
   /** What its plans go by; null: as at first. */
   choices: PlanChoices | null;
   /** Up to where the market's changes of entities were taken over. */
@@ -35,7 +37,7 @@ export interface AccountRow {
 const columns = (sql: Query) => sql`
   a.account_id as id, a.name, a.currency, a.target_acos as "targetAcos", a.market_id as "marketId",
   a.market_day as "marketDay", a.limits, a.options, a.funds_micros as funds, a.entity_cursor as "entityCursor",
-  a.time_zone as "timeZone", a.name_pattern as "namePattern", a.revision, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
+  a.time_zone as "timeZone", a.name_pattern as "namePattern", a.revision, a.figures, (select c.choices from mowing.plan_choices c where c.account_id = a.account_id and not c.taken_back
     order by c.choice_id desc limit 1) as choices,
   coalesce(terms.first_day, targets.first_day) as "firstDay", coalesce(terms.last_day, targets.last_day) as "lastDay",
   (select coalesce(jsonb_agg(distinct jsonb_build_object('from', s.first_day, 'to', s.last_day)), '[]') from mowing.summed s
@@ -136,6 +138,11 @@ export async function refreshStatistics(sql: Query): Promise<void> {
 /** Tells open pages that figures or entities are newer than what they show. */
 export async function raiseRevision(sql: Query, accountId: number): Promise<void> {
   await sql`update mowing.account set revision = revision + 1 where account_id = ${accountId}`;
+}
+
+/** Tells that facts or entities were written; in the transaction that did so. */
+export async function raiseFigures(tx: Query, accountId: number): Promise<void> {
+  await tx`update mowing.account set figures = figures + 1 where account_id = ${accountId}`;
 }
 
 /** Keeps up to where the market's changes of entities were taken over. */

@@ -1,8 +1,7 @@
 import type { Placement } from '../../core/structure';
 import type { Db, Query } from '../connection';
 import { targetTable } from './targetTable';
-import { printColumns } from './printColumns';
-import type { PrintedColumns } from './printColumns';
+import { readColumns } from './numberColumns';
 
 /**
  * The days of targets and of campaigns by placement from a day on, ages counted back from the day before `today`. Days without a click
@@ -14,26 +13,26 @@ export async function readBidDays(
   accountId: number,
   from: string,
   today: string,
-): Promise<{ days: PrintedColumns; placements: PrintedColumns; kind: 'targets' | 'terms' }> {
+) {
   const table = await targetTable(sql, accountId, from, today);
   const figures = 'sum(clicks) as clicks, sum(spend_micros) as spend, sum(orders) as orders';
   const age = `($3::date - 1 - day) as age`;
   const where = 'account_id = $1 and day >= $2::date and day < $3::date and (clicks > 0 or orders > 0)';
   const [days, placements] = await Promise.all([
-    printColumns(
+    readColumns(
       sql,
       [accountId, from, today],
       ['targetId', 'age', 'clicks', 'spend', 'orders', 'sales'],
       `select target_id as "targetId", ${age}, ${figures}, sum(sales_micros) as sales from mowing.${table} where ${where} group by target_id, day`,
     ),
-    printColumns(
+    readColumns(
       sql,
       [accountId, from, today],
       ['campaignId', 'placement', 'age', 'clicks', 'spend', 'orders'],
       `select campaign_id as "campaignId", placement, ${age}, ${figures} from mowing.placement_day where ${where} group by campaign_id, placement, day`,
     ),
   ]);
-  return { days, placements, kind: table === 'target_day' ? 'targets' : 'terms' };
+  return { days, placements, kind: table === 'target_day' ? ('targets' as const) : ('terms' as const) };
 }
 
 /** Accepted changes of the given kinds, which set bids, since a day. */

@@ -1,6 +1,5 @@
 import type { Db, Query } from '../connection';
-import { printColumns } from './printColumns';
-import type { PrintedColumns } from './printColumns';
+import { readColumns } from './numberColumns';
 
 /** The days of campaigns from a day on, summed over their hours; ages counted back from the day before `today`. */
 export const readOpenDays = (
@@ -8,8 +7,8 @@ export const readOpenDays = (
   accountId: number,
   from: string,
   today: string,
-): Promise<PrintedColumns> =>
-  printColumns(
+) =>
+  readColumns(
     sql,
     [accountId, from, today],
     ['campaignId', 'age', 'clicks'],
@@ -26,8 +25,8 @@ export const readNearHours = (
   accountId: number,
   from: string,
   today: string,
-): Promise<PrintedColumns> =>
-  printColumns(
+) =>
+  readColumns(
     sql,
     [accountId, from, today],
     ['campaignId', 'age', 'hour', 'clicks', 'spend'],

@@ -5,6 +5,8 @@ import type { FactSpec, ReportKind } from '../../contract/facts';
 export interface FactTable {
   /** With schema. */
   table: string;
+  /** Where its rows are added up by week, with schema; null where days do not add up. */
+  weekTable: string | null;
   /** Column of the entity that a row speaks of. */
   place: 'target_id' | 'campaign_id' | 'product_id';
   /** Column of what else tells the rows of a day apart; null where nothing does. */
@@ -18,6 +20,7 @@ export function factTable(kind: ReportKind): FactTable {
   const spec: FactSpec = FACTS[kind];
   return {
     table: `mowing.${spec.table}`,
+    weekTable: spec.weekTable === null ? null : `mowing.${spec.weekTable}`,
     place: `${spec.place}_id`,
     detail: spec.detailColumn,
     figures: spec.figures.map(({ field, column, unit }) => ({

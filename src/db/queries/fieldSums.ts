@@ -1,4 +1,9 @@
-import type { Db } from '../connection';
+import { columnOf } from '../../contract/packed';
+import type { Db, Transaction } from '../connection';
+import { ALL, clickedOnly, isMoreThan } from './clickedOnly';
+import type { Only } from './clickedOnly';
+import { addedUp } from './addedUp';
+import type { AddedUp, Span } from './addedUp';
 import { targetTable } from './targetTable';
 import { withRoom } from './withRoom';
 
@@ -6,17 +11,17 @@ import { withRoom } from './withRoom';
 export type FieldGrain = 'target' | 'term' | 'placement';
 
 /** Where a grain's figures are, and what tells its rows apart; the names are those of the answer's columns. */
-const GRAINS: Record<FieldGrain, { table: string; keys: [column: string, name: string][] }> = {
-  target: { table: 'target_day', keys: [['target_id', 'targetId']] },
+const GRAINS: Record<FieldGrain, { fact: string; keys: [column: string, name: string][] }> = {
+  target: { fact: 'target', keys: [['target_id', 'targetId']] },
   term: {
-    table: 'term_day',
+    fact: 'term',
     keys: [
       ['target_id', 'targetId'],
       ['term_id', 'termId'],
     ],
   },
   placement: {
-    table: 'placement_day',
+    fact: 'placement',
     keys: [
       ['campaign_id', 'campaignId'],
       ['placement', 'placement'],
@@ -33,28 +38,23 @@ const FIGURES = [
   ['sales_micros', 'sales'],
 ] as const;
 
-/** More rows than this are cut to those with clicks: no one reads half a million terms that were only shown. */
-const MOST_ROWS = 150_000;
-
-/** A window of days, both ends counted. */
-interface Span {
-  from: string;
-  to: string;
-}
+/** Where more rows than this are to be added up, only terms with a click are: no one reads half a million that were only shown. */
+const MOST_ROWS = 500_000;
 
 export interface FieldSums {
-  /** Column name -> its numbers, joined by commas; all columns are equally long. Money in micros. */
-  columns: Record<string, string>;
-  /** Rows without a click that were left out because there are too many, and their impressions. */
-  without: { rows: number; impressions: number };
-  /** Of the grain of terms: their ids and first days, joined by commas, and their texts as a JSON list. */
-  terms: { id: string; first: string; text: string };
+  /** By name; all columns are equally long. Money in micros. */
+  columns: Record<string, Int32Array | Float64Array>;
+  /** Whether terms without a click were left out because there are too many. */
+  isCut: boolean;
+  /** Of the grain of terms: their ids, first days and texts. */
+  terms: { id: Int32Array | Float64Array; first: Int32Array | Float64Array; text: string[] };
 }
 
-/**
- * The sums of a grain's every row over a window and the one that it is compared with, each column printed by PostgreSQL: a million
- * figures taken apart and printed again here would cost more than summing them.
- */
+/** What is printed of rows, by name: a column each. */
+const printed = (names: readonly [column: string, name: string][]) =>
+  names.map(([column, name]) => `string_agg(${column}::text, ',') as "${name}"`).join(', ');
+
+/** The sums of a grain's every row over a window and the one that it is compared with, as columns. */
 export async function readFieldSums(
   sql: Db,
   accountId: number,
@@ -63,53 +63,67 @@ export async function readFieldSums(
   before: Span,
 ): Promise<FieldSums> {
   const { keys } = GRAINS[grain];
-  const table =
-    grain === 'target' ? await targetTable(sql, accountId, window.from, window.to) : GRAINS[grain].table;
+  const fact =
+    grain === 'target'
+      ? (await targetTable(sql, accountId, window.from, window.to)).replace('_day', '')
+      : GRAINS[grain].fact;
+  const ids = keys.map(([column]) => column);
+  const source = addedUp(
+    {
+      table: `${fact}_day`,
+      weekTable: `${fact}_week`,
+      columns: [...ids, ...FIGURES.map(([column]) => column)],
+    },
+    { now: window, before },
+  );
+  return withRoom(sql, async (tx) => {
+    const isCut = grain === 'term' && (await isMoreThan(tx, accountId, source, MOST_ROWS));
+    const only = isCut ? await clickedOnly(tx, accountId, source) : ALL;
+    const [row] = await tx.unsafe<[Record<string, string | null>]>(sumsOf(source, keys, only), [
+      accountId,
+      ...only.values,
+    ]);
+    return {
+      columns: Object.fromEntries(namesOf(keys).map(([, name]) => [name, columnOf(row[name] ?? '')])),
+      isCut,
+      terms: grain === 'term' ? await termsOf(tx, accountId, row.termId ?? '') : NO_TERMS,
+    };
+  });
+}
+
+const namesOf = (keys: readonly [string, string][]): [column: string, name: string][] => [
+  ...keys,
+  ...FIGURES.flatMap(([column, name]): [string, string][] => [
+    [column, name],
+    [`${column}_before`, `${name}Before`],
+  ]),
+];
+
+function sumsOf(source: AddedUp, keys: readonly [column: string, name: string][], { where }: Only): string {
   const ids = keys.map(([column]) => `f.${column}`).join(', ');
   const sums = FIGURES.flatMap(([column]) => [
-    `coalesce(sum(f.${column}) filter (where f.day between $2::date and $4::date), 0)::bigint as ${column}`,
-    `coalesce(sum(f.${column}) filter (where f.day between $3::date and $5::date), 0)::bigint as ${column}_before`,
+    `coalesce(sum(f.${column}) filter (where ${source.isIn('now', 'f')}), 0)::bigint as ${column}`,
+    `coalesce(sum(f.${column}) filter (where ${source.isIn('before', 'f')}), 0)::bigint as ${column}_before`,
   ]);
-  const names: [column: string, name: string][] = [
-    ...keys,
-    ...FIGURES.flatMap(([column, name]): [string, string][] => [
-      [column, name],
-      [`${column}_before`, `${name}Before`],
-    ]),
-  ];
-  const isKept =
-    grain === 'term' ? `(select count(*) from s) <= ${MOST_ROWS} or clicks > 0 or clicks_before > 0` : 'true';
   // The order of the rows is nobody's choice, but it is the same in all columns: they are read in one pass.
-  const printed = names.map(
-    ([column, name]) => `string_agg(${column}::text, ',') filter (where is_kept) as "${name}"`,
+  return `with s as materialized (select ${ids}, ${sums.join(', ')} from ${source.rows} f where ${where} group by ${ids})
+    select ${printed(namesOf(keys))} from s`;
+}
+
+const NO_TERMS: FieldSums['terms'] = { id: new Int32Array(0), first: new Int32Array(0), text: [] };
+
+/** Texts of some terms, and the days since 1970 on which they were seen first. @param printedIds joined by commas, any of them often */
+async function termsOf(tx: Transaction, accountId: number, printedIds: string): Promise<FieldSums['terms']> {
+  if (printedIds === '') return NO_TERMS;
+  const [row] = await tx.unsafe<[{ id: string | null; first: string | null; text: string | null }]>(
+    `select string_agg(w.term_id::text, ',') as id, string_agg(coalesce(w.first_day - date '1970-01-01', 0)::text, ',') as first,
+       json_agg(w.text)::text as text
+     from mowing.term w where w.account_id = $1 and w.term_id in (select distinct unnest($2::integer[]))`,
+    [accountId, `{${printedIds}}`],
   );
-  const texts =
-    grain === 'term'
-      ? `, (select coalesce(string_agg(w.term_id::text, ','), '') || ' ' ||
-                coalesce(string_agg(coalesce(w.first_day - date '1970-01-01', 0)::text, ','), '') || ' ' || coalesce(json_agg(w.text), '[]')::text
-           from mowing.term w where w.account_id = $1 and w.term_id in (select k.term_id from k where k.is_kept)) as texts`
-      : '';
-  const question = `with s as materialized (
-       select ${ids}, ${sums.join(', ')} from mowing.${table} f
-       where f.account_id = $1 and (f.day between $2::date and $4::date or f.day between $3::date and $5::date) group by ${ids}),
-     k as materialized (select *, ${isKept} as is_kept from s)
-     select ${printed.join(', ')}, count(*) filter (where not is_kept) as "rows",
-       coalesce(sum(impressions) filter (where not is_kept), 0) as "shown" ${texts} from k`;
-  const [row] = await withRoom(sql, (tx) =>
-    tx.unsafe<[Record<string, string | null> & { rows: number; shown: number; texts?: string }]>(question, [
-      accountId,
-      window.from,
-      before.from,
-      window.to,
-      before.to,
-    ]),
-  );
-  const texted = row.texts ?? '  []';
-  const space = texted.indexOf(' ');
-  const next = texted.indexOf(' ', space + 1);
   return {
-    columns: Object.fromEntries(names.map(([, name]) => [name, row[name] ?? ''])),
-    without: { rows: row.rows, impressions: row.shown },
-    terms: { id: texted.slice(0, space), first: texted.slice(space + 1, next), text: texted.slice(next + 1) },
+    id: columnOf(row.id ?? ''),
+    first: columnOf(row.first ?? ''),
+    text: JSON.parse(row.text ?? '[]') as string[],
   };
 }

@@ -34,9 +34,9 @@ export async function insertSnapshots(sql: Query, accountId: number, list: Snaps
     on conflict (account_id, day, age, product_id) do nothing`;
 }
 
-/** The snapshots of the days since `from`. */
+/** The snapshots of the whole account of the days since `from`. */
 export async function listSnapshots(sql: Query, accountId: number, from: string): Promise<Snapshot[]> {
   return sql<Snapshot[]>`
     select day, age, product_id as "productId", clicks, orders from mowing.order_snapshot
-    where account_id = ${accountId} and day >= ${from} order by product_id, day, age`;
+    where account_id = ${accountId} and day >= ${from} and product_id = 0 order by day, age`;
 }

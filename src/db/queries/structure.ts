@@ -1,4 +1,7 @@
-import type { AdGroup, Campaign, Negative, Target } from '../../core/structure';
+import { columnOf } from '../../contract/packed';
+import { KEYWORD_MATCHES } from '../../core/matching';
+import { TARGET_KINDS, TARGET_STATES, toTargets } from '../../core/structure';
+import type { AdGroup, Campaign, Negative, Target, TargetColumns } from '../../core/structure';
 import type { Query } from '../connection';
 
 export async function listCampaigns(sql: Query, accountId: number): Promise<Campaign[]> {
@@ -12,11 +15,32 @@ export async function listAdGroups(sql: Query, accountId: number): Promise<AdGro
     from mowing.ad_group where account_id = ${accountId} order by ad_group_id`;
 }
 
-export async function listTargets(sql: Query, accountId: number): Promise<Target[]> {
-  return sql<Target[]>`
-    select target_id as id, ad_group_id as "adGroupId", kind, match, expression, bid_micros as bid, state
-    from mowing.target where account_id = ${accountId} order by target_id`;
+/** All targets of an account, by id. */
+export async function readTargets(sql: Query, accountId: number): Promise<TargetColumns> {
+  const place = (words: readonly string[], column: string) =>
+    sql`coalesce(array_position(${words}::text[], ${sql.unsafe(column)}) - 1, -1)`;
+  const [row] = await sql<[Record<keyof TargetColumns, string | null>]>`
+    select string_agg(id::text, ',') as id, string_agg("adGroupId"::text, ',') as "adGroupId", string_agg(kind::text, ',') as kind,
+      string_agg(match::text, ',') as match, string_agg(state::text, ',') as state, string_agg(bid::text, ',') as bid,
+      json_agg(expression)::text as expression
+    from (
+      select target_id as id, ad_group_id as "adGroupId", ${place(TARGET_KINDS, 'kind')} as kind, ${place(KEYWORD_MATCHES, 'match')} as match,
+        ${place(TARGET_STATES, 'state')} as state, coalesce(bid_micros, -1) as bid, expression
+      from mowing.target where account_id = ${accountId} order by target_id) t`;
+  const numbers = (name: keyof TargetColumns) => columnOf(row[name] ?? '');
+  return {
+    id: numbers('id'),
+    adGroupId: numbers('adGroupId'),
+    kind: numbers('kind'),
+    match: numbers('match'),
+    state: numbers('state'),
+    bid: numbers('bid'),
+    expression: JSON.parse(row.expression ?? '[]') as string[],
+  };
 }
+
+export const listTargets = async (sql: Query, accountId: number): Promise<Target[]> =>
+  toTargets(await readTargets(sql, accountId));
 
 export async function listNegatives(sql: Query, accountId: number): Promise<Negative[]> {
   return sql<Negative[]>`

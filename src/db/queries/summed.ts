@@ -1,5 +1,6 @@
 import type { Query } from '../connection';
 import type { FactTable } from './factTables';
+import { addUpWeeks } from './weeks';
 
 /** Days of a kind of report whose figures came summed, and the day that their rows stand on. */
 export interface SummedDays {
@@ -58,13 +59,14 @@ export async function removeSummed(
   accountId: number,
   kind: string,
   from: string,
-  { table }: FactTable,
+  facts: FactTable,
 ): Promise<number | null> {
   const [gone] = await tx<{ day: string }[]>`
     delete from mowing.summed where account_id = ${accountId} and kind = ${kind} and first_day = ${from}
     returning stands_on as day`;
   if (!gone) return null;
   const rows =
-    await tx`delete from ${tx.unsafe(table)} where account_id = ${accountId} and day = ${gone.day}`;
+    await tx`delete from ${tx.unsafe(facts.table)} where account_id = ${accountId} and day = ${gone.day}`;
+  await addUpWeeks(tx, accountId, facts, [gone.day]);
   return rows.count;
 }

@@ -1,5 +1,11 @@
 import type { TermColumns, TermDays } from '../../contract/review';
+import { columnOf } from '../../contract/packed';
+import { addDays } from '../../core/units';
 import type { Db, Query } from '../connection';
+import { addedUp } from './addedUp';
+import type { AddedUp } from './addedUp';
+import { ALL, clickedOnly, isMoreThan } from './clickedOnly';
+import type { Only } from './clickedOnly';
 import { withRoom } from './withRoom';
 
 /** The columns of search terms by ad group, and what they are in the query below. Money in micros. */
@@ -41,29 +47,37 @@ const FIGURES = {
 };
 /** Stretches of the last settled days. */
 const RECENT = [30, 60, 90];
-const sum = (of: string, days: string) => `coalesce(sum(f.${of}) filter (where ${days}), 0)::bigint`;
-const IN_WINDOW = 'f.day between $2::date and $3::date';
-const COUNTING = 'f.day between $4::date and $5::date';
-const recent = (days: number) => `f.day between greatest($4::date, $5::date - ${days - 1}) and $5::date`;
 
-const SUMS: Record<string, string> = {
-  ...Object.fromEntries(Object.entries(FIGURES).map(([name, of]) => [name, sum(of, IN_WINDOW)])),
-  ...Object.fromEntries(
-    (['clicks', 'spend', 'orders', 'sales'] as const).map((name) => [
-      `all_${name}`,
-      sum(FIGURES[name], COUNTING),
-    ]),
-  ),
-  ...Object.fromEntries(
-    RECENT.flatMap((days) =>
-      (['spend', 'sales'] as const).map((name) => [`${name}_${days}`, sum(FIGURES[name], recent(days))]),
+/** Where more rows than this are to be added up, only terms with a click are: nothing can be proposed for the others. */
+const MOST_ROWS = 500_000;
+
+export interface ReadTerms {
+  columns: TermColumns;
+  /** Whether terms without a click were left out because there are too many. */
+  isCut: boolean;
+}
+
+function sumsBy(source: AddedUp): Record<string, string> {
+  const sum = (of: string, span: string) =>
+    `coalesce(sum(f.${of}) filter (where ${source.isIn(span, 'f')}), 0)::bigint`;
+  return {
+    ...Object.fromEntries(Object.entries(FIGURES).map(([name, of]) => [name, sum(of, 'window')])),
+    ...Object.fromEntries(
+      (['clicks', 'spend', 'orders', 'sales'] as const).map((name) => [
+        `all_${name}`,
+        sum(FIGURES[name], 'counting'),
+      ]),
     ),
-  ),
-};
+    ...Object.fromEntries(
+      RECENT.flatMap((days) =>
+        (['spend', 'sales'] as const).map((name) => [`${name}_${days}`, sum(FIGURES[name], `last${days}`)]),
+      ),
+    ),
+  };
+}
 
 /**
- * The search terms of a window by ad group, with the target that brought most clicks, most spend first: each column as
- * the text of a JSON list, printed by PostgreSQL.
+ * The search terms of a window by ad group, with the target that brought most clicks, most spend first.
  * @param counting the settled days that estimates stand on
  */
 export async function readTermColumns(
@@ -72,41 +86,69 @@ export async function readTermColumns(
   from: string,
   to: string,
   counting: { from: string; to: string },
-): Promise<Record<keyof TermColumns, string>> {
+): Promise<ReadTerms> {
+  const last = (days: number) => {
+    const first = addDays(counting.to, 1 - days);
+    return { from: first > counting.from ? first : counting.from, to: counting.to };
+  };
+  const source = addedUp(
+    {
+      table: 'term_day',
+      weekTable: 'term_week',
+      columns: ['target_id', 'term_id', ...Object.values(FIGURES)],
+      withClickedDays: true,
+    },
+    {
+      window: { from, to },
+      counting,
+      ...Object.fromEntries(RECENT.map((days) => [`last${days}`, last(days)])),
+    },
+  );
+  return withRoom(sql, async (tx) => {
+    const isCut = await isMoreThan(tx, accountId, source, MOST_ROWS);
+    const only = isCut ? await clickedOnly(tx, accountId, source) : ALL;
+    const [row] = await tx.unsafe<[Record<keyof TermColumns, string | null>]>(termQuestion(source, only), [
+      accountId,
+      ...only.values,
+    ]);
+    const columns = Object.keys(TERM_COLUMNS).map((name) => {
+      const printed = row[name as keyof TermColumns];
+      return [name, name === 'term' ? (JSON.parse(printed ?? '[]') as string[]) : columnOf(printed ?? '')];
+    });
+    return { columns: Object.fromEntries(columns) as TermColumns, isCut };
+  });
+}
+
+function termQuestion(source: AddedUp, { where }: Only): string {
+  const sums = sumsBy(source);
+  const inWindow = source.isIn('window', 'f');
   const printed = Object.entries(TERM_COLUMNS).map(([name, column]) =>
     name === 'term'
-      ? `coalesce(json_agg(r.${column}), '[]')::text as "${name}"`
-      : `'[' || coalesce(string_agg(r.${column}::text, ','), '') || ']' as "${name}"`,
+      ? `json_agg(r.${column})::text as "${name}"`
+      : `string_agg(r.${column}::text, ',') as "${name}"`,
   );
-  const [row] = await withRoom(sql, (tx) =>
-    tx.unsafe<[Record<keyof TermColumns, string>]>(
-      `with by_target as (
-         select f.target_id, f.term_id, ${Object.entries(SUMS)
-           .map(([name, of]) => `${of} as ${name}`)
-           .join(', ')},
-                count(*) filter (where f.clicks > 0 and ${IN_WINDOW}) as days, bool_or(${IN_WINDOW}) as is_in_window
-         from mowing.term_day f
-         where f.account_id = $1 and (${IN_WINDOW} or ${COUNTING})
-         group by f.target_id, f.term_id
-       ), by_ad_group as (
-         select t.ad_group_id, b.term_id, (array_agg(b.target_id order by b.clicks desc, b.impressions desc))[1] as target_id,
-                count(*) filter (where is_in_window) as targets, max(b.days) as days, ${Object.keys(SUMS)
-                  .map((name) => `sum(b.${name}) as ${name}`)
-                  .join(', ')}
-         from by_target b join mowing.target t on t.account_id = $1 and t.target_id = b.target_id
-         group by t.ad_group_id, b.term_id
-         having bool_or(b.is_in_window)
-       )
-       select ${printed.join(', ')} from (
-         select a.*, w.text, coalesce(w.first_day - date '1970-01-01', 0) as first_day, g.campaign_id
-         from by_ad_group a
-         join mowing.term w on w.account_id = $1 and w.term_id = a.term_id
-         join mowing.ad_group g on g.account_id = $1 and g.ad_group_id = a.ad_group_id
-         order by a.spend desc, a.term_id, a.ad_group_id) r`,
-      [accountId, from, to, counting.from, counting.to],
-    ),
-  );
-  return row;
+  return `with by_target as (
+      select f.target_id, f.term_id, ${Object.entries(sums)
+        .map(([name, of]) => `${of} as ${name}`)
+        .join(', ')},
+        coalesce(sum(f.clicked_days) filter (where ${inWindow}), 0) as days, bool_or(${inWindow}) as is_in_window
+      from ${source.rows} f where ${where}
+      group by f.target_id, f.term_id
+    ), by_ad_group as (
+      select t.ad_group_id, b.term_id, (array_agg(b.target_id order by b.clicks desc, b.impressions desc))[1] as target_id,
+        count(*) filter (where is_in_window) as targets, max(b.days) as days, ${Object.keys(sums)
+          .map((name) => `sum(b.${name}) as ${name}`)
+          .join(', ')}
+      from by_target b join mowing.target t on t.account_id = $1 and t.target_id = b.target_id
+      group by t.ad_group_id, b.term_id
+      having bool_or(b.is_in_window)
+    )
+    select ${printed.join(', ')} from (
+      select a.*, w.text, coalesce(w.first_day - date '1970-01-01', 0) as first_day, g.campaign_id
+      from by_ad_group a
+      join mowing.term w on w.account_id = $1 and w.term_id = a.term_id
+      join mowing.ad_group g on g.account_id = $1 and g.ad_group_id = a.ad_group_id
+      order by a.spend desc, a.term_id, a.ad_group_id) r`;
 }
 
 /** The days of a term in an ad group, up to `to`, all that there are since `from`. */

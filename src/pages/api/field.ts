@@ -1,9 +1,10 @@
 import { fieldQuery } from '../../contract/schemas';
 import { loadFieldSums } from '../../server/field/loadFieldSums';
-import { endpoint, jsonText } from '../../server/http/endpoint';
+import { columnsAnswer } from '../../server/http/columnsAnswer';
+import { endpoint } from '../../server/http/endpoint';
 
 export const GET = endpoint({
   may: 'see',
   query: fieldQuery,
-  run: async ({ query }) => jsonText(await loadFieldSums(query)),
+  run: async ({ query, request }) => columnsAnswer(request, await loadFieldSums(query)),
 });

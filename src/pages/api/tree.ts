@@ -1,9 +1,11 @@
 import { accountQuery } from '../../contract/schemas';
-import { loadTree } from '../../server/field/loadTree';
+import { loadTree, loadTreeColumns } from '../../server/field/loadTree';
+import { asksForColumns, columnsAnswer } from '../../server/http/columnsAnswer';
 import { endpoint } from '../../server/http/endpoint';
 
 export const GET = endpoint({
   may: 'see',
   query: accountQuery,
-  run: ({ query: { account } }) => loadTree(account),
+  run: async ({ query: { account }, request }) =>
+    asksForColumns(request) ? columnsAnswer(request, await loadTreeColumns(account)) : loadTree(account),
 });

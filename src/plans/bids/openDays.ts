@@ -1,6 +1,7 @@
 import type { AccountObservations, BidFeed, BidObservations } from '../../core/bids';
 import { findDry } from '../../core/budgets';
 import type { RanDry } from '../../core/budgets';
+import type { Numbers } from '../../core/order';
 import { dayNumber } from '../../core/units';
 import type { Micros } from '../../core/units';
 
@@ -11,11 +12,11 @@ export function ranDryOf(feed: BidFeed, { observations, campaignIds }: AccountOb
   const { openDays, nearHours, byHour, today } = feed;
   const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
   const even = new Set(feed.evenPaced);
-  const rowsOf = ({ campaignId }: { campaignId: number[] }) => {
-    const rows = campaignId.flatMap((id, row) => (at.has(id) ? [row] : []));
+  const rowsOf = ({ campaignId }: { campaignId: Numbers }) => {
+    const rows = Array.from(campaignId, (_, row) => row).filter((row) => at.has(campaignId[row]));
     return {
       campaign: Int32Array.from(rows, (row) => at.get(campaignId[row])!),
-      column: (list: number[]) => Float64Array.from(rows, (row) => list[row]),
+      column: (list: Numbers) => Float64Array.from(rows, (row) => list[row]),
     };
   };
   const [days, hours] = [rowsOf(openDays), rowsOf(nearHours)];

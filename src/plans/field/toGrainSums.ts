@@ -3,7 +3,7 @@ import { noSumColumns, SUM_KEYS } from '../../core/lenses';
 import type { GrainSums } from '../../core/lenses';
 
 /** Sums of a grain, made ready for the lenses. */
-export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'without'> & {
+export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'isCut'> & {
   grainSums: GrainSums;
   terms: FieldSumsAnswer['terms'];
 };
@@ -14,7 +14,7 @@ const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
 export function toGrainSums({
   window,
   before,
-  without,
+  isCut,
   columns,
   totals,
   terms,
@@ -25,7 +25,7 @@ export function toGrainSums({
     now: noSumColumns(size),
     before: noSumColumns(size),
     isBeforeCovered: before.isCovered,
-    ...(totals && { totalSales: new Map(totals.id.map((id, at) => [id, totals.sales[at]])) }),
+    ...(totals && { totalSales: new Map(Array.from(totals.id, (id, at) => [id, totals.sales[at]])) }),
   };
   for (const key of SUM_KEYS) {
     grainSums.now[key] = Float64Array.from(columns[key]);
@@ -35,7 +35,7 @@ export function toGrainSums({
   return {
     window,
     before,
-    without,
+    isCut,
     grainSums,
     terms,
   };

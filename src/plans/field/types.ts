@@ -21,8 +21,8 @@ export interface LoadedLens {
   loadId: number;
   window: { from: string; to: string; unsettled: string[] };
   before: ComparedWindow;
-  /** Rows without a click that were left out because there are too many of them. */
-  without: { rows: number; impressions: number };
+  /** Whether terms without a click were left out because there are too many. */
+  isCut: boolean;
   table: LensTable;
 }
 

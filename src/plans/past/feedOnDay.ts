@@ -1,4 +1,5 @@
 import type { BidFeed } from '../../core/bids';
+import type { Numbers } from '../../core/order';
 import { dayNumber } from '../../core/units';
 import type { Day } from '../../core/units';
 
@@ -11,8 +12,8 @@ export function feedOnDay(feed: BidFeed, on: Day, today: Day): BidFeed {
   const later = dayNumber(today) - dayNumber(on);
   const at = (age: number) => feed.completion[age] ?? 1;
   const seen = (age: number) => Math.min(1, at(age) / (at(age + later) || 1));
-  const scaled = (ages: readonly number[], numbers: readonly number[]) =>
-    numbers.map((number, row) => number * seen(ages[row]));
+  const scaled = (ages: Numbers, numbers: Numbers) =>
+    Float64Array.from(numbers, (number, row) => number * seen(ages[row]));
   const { days, placements } = feed;
   return {
     ...feed,

@@ -1,9 +1,10 @@
 import type { ReviewData } from '../../contract/review';
+import type { Numbers } from '../../core/order';
 import type { TermTable } from '../../core/terms';
 
 /** Search terms as the server sends them, as the core takes them. */
 export function toTermTable(rows: ReviewData['rows'], historyDays: number): TermTable {
-  const numbers = (list: number[]) => Float64Array.from(list);
+  const numbers = (list: Numbers) => Float64Array.from(list);
   return {
     size: rows.term.length,
     term: rows.term,

@@ -1,5 +1,5 @@
 import { HISTORY_DAYS } from '../../core/bids';
-import type { SummedAges } from '../../core/bids';
+import type { BidFeed, SummedAges } from '../../core/bids';
 import { kindsThat } from '../../core/changes';
 import { addDays, dayNumber, DAYS_PER_MONTH } from '../../core/units';
 import type { Day } from '../../core/units';
@@ -18,13 +18,13 @@ import {
   sumByHour,
   sumSpend,
 } from '../../db/queries/budgetFeed';
-import type { PrintedColumns } from '../../db/queries/printColumns';
 import { DRY_DAYS, PROFILE_DAYS } from '../../core/budgets';
 import { lastDayOfMonth, monthOf } from '../../core/pace';
 import { listSummed } from '../../db/queries/summed';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead } from '../context/keptReads';
 import { loadCompletion } from '../sync/loadCompletion';
 
 /** A day that is past: what it did not know is left out, save changes of bids since; and how far is looked back. */
@@ -34,15 +34,16 @@ export interface FeedAsked {
 }
 
 /**
- * What bids are worked out from, as the text of a BidFeed. Its columns pass through as the database printed them. The day of
- * decision is the one after the last with data: what came later is not known.
+ * What bids are worked out from. The day of decision is the one after the last with data: what came later is not known.
  */
-export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked = {}): Promise<string> {
+export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked = {}): Promise<BidFeed> {
   const account = await needAccount(accountId);
   const today = on ?? (account.lastDay === null ? todayOf(account) : addDays(account.lastDay, 1));
   const from = addDays(today, -Math.min(HISTORY_DAYS, lookBack ?? HISTORY_DAYS));
   const hoursFrom = addDays(today, -PROFILE_DAYS);
   const month = monthOf(today);
+  const kept = <T>(what: string, read: () => Promise<T>) =>
+    keptRead(`bids ${accountId} ${what} ${from} ${today}`, String(account.figures), read);
   const [
     { days, placements, kind },
     bidChanges,
@@ -58,7 +59,7 @@ export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked
     budgetDays,
     spent,
   ] = await Promise.all([
-    readBidDays(db(), accountId, from, today),
+    kept('days', () => readBidDays(db(), accountId, from, today)),
     listBidChanges(
       db(),
       accountId,
@@ -75,12 +76,14 @@ export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked
     listTestCosts(db(), accountId, addDays(today, -Math.round(DAYS_PER_MONTH))),
     loadCompletion(accountId, today),
     account.sums.length > 0 ? listSummed(db(), accountId) : [],
-    readOpenDays(db(), accountId, hoursFrom, today),
-    readNearHours(db(), accountId, addDays(today, -DRY_DAYS), today),
+    kept('open days', () => readOpenDays(db(), accountId, hoursFrom, today)),
+    kept(`near hours ${account.revision}`, () =>
+      readNearHours(db(), accountId, addDays(today, -DRY_DAYS), today),
+    ),
     listEvenlyPaced(db(), accountId),
-    sumByHour(db(), accountId, hoursFrom, today),
+    kept('by hour', () => sumByHour(db(), accountId, hoursFrom, today)),
     listBudgetDays(db(), accountId),
-    sumSpend(db(), accountId, month, today),
+    kept('spend', () => sumSpend(db(), accountId, month, today)),
   ]);
   const ageOf = (day: string) => dayNumber(today) - 1 - dayNumber(day);
   const agesOf = (of: string): SummedAges[] =>
@@ -89,7 +92,11 @@ export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked
         ? [{ standsOn: ageOf(one.standsOn), youngest: ageOf(one.to), oldest: ageOf(one.from) }]
         : [],
     );
-  const rest = JSON.stringify({
+  return {
+    days,
+    placements,
+    openDays,
+    nearHours,
     today,
     completion: completion.map(({ share }) => share),
     bidChanges,
@@ -102,11 +109,5 @@ export async function loadBidFeed(accountId: number, { on, lookBack }: FeedAsked
     budgetDays,
     month: { spent, daysLeft: dayNumber(lastDayOfMonth(today)) - dayNumber(today) + 1 },
     sums: { targets: agesOf(kind), placements: agesOf('placements') },
-  });
-  return `{"days":${printed(days)},"placements":${printed(placements)},"openDays":${printed(openDays)},"nearHours":${printed(nearHours)},${rest.slice(1)}`;
+  };
 }
-
-const printed = (columns: PrintedColumns) =>
-  `{${Object.entries(columns)
-    .map(([name, numbers]) => `"${name}":[${numbers}]`)
-    .join(',')}}`;

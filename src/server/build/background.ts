@@ -54,14 +54,13 @@ export function loadBackground({ id, revision }: Pick<AccountRow, 'id' | 'revisi
 }
 
 async function prepare(accountId: number): Promise<Background> {
-  const [tree, negatives, products, sumsText, brands] = await Promise.all([
+  const [tree, negatives, products, sums, brands] = await Promise.all([
     loadTree(accountId),
     listNegatives(db(), accountId),
     listProducts(db(), accountId),
     loadFieldSums({ account: accountId, grain: 'target' }),
     listBrands(db(), accountId),
   ]);
-  const sums = JSON.parse(sumsText) as FieldSumsAnswer;
   const index = indexTree(tree);
   const ownCodes = new Set(products.map(({ itemCode }) => itemCode.toUpperCase()));
   const likes = likesOf(index, ownCodes, sums);
@@ -113,7 +112,7 @@ function likesOf(
 ): LikeTarget[] {
   const perMonth = DAYS_PER_MONTH / daysIn(window.from, window.to);
   const rowsOf = groupBy(
-    columns.targetId.map((id, row) => ({ id, row })),
+    Array.from(columns.targetId, (id, row) => ({ id, row })),
     ({ id }) => id,
   );
   return index.tree.targets.flatMap((target) => {

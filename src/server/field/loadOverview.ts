@@ -8,12 +8,15 @@ import { REPORT_LABELS } from '../../contract/reportFields';
 import { listProducts } from '../../db/queries/economics';
 import { findMonthGoal, upsertMonthGoal } from '../../db/queries/monthGoals';
 import { countChangeDays } from '../../db/queries/rowHistory';
+import { readProductSums } from '../../db/queries/productSums';
+import type { ProductSums } from '../../db/queries/productSums';
 import { readSums } from '../../db/queries/sums';
 import type { SumsGroup } from '../../db/queries/sums';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead, spanKey } from '../context/keptReads';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { costsOf } from '../economics/products';
@@ -35,8 +38,14 @@ export async function loadOverview(
   const first = [before.from, window.from, addDays(month, -WEIGH_DAYS)].sort()[0];
   const ask = { accountId, scope: null, completion: [] };
   const [days, products, list, goal, sync, changes] = await Promise.all([
-    readSums(db(), { ...ask, grain: 'day', from: first, to: lastDay, before: null }),
-    readSums(db(), { ...ask, grain: 'product', from: window.from, to: window.to, before }),
+    keptRead(`days ${accountId} ${first} ${lastDay}`, String(account.figures), () =>
+      readSums(db(), { ...ask, grain: 'day', from: first, to: lastDay, before: null }),
+    ),
+    keptRead(
+      `products ${accountId} ${spanKey(window)} ${spanKey(before)}`,
+      `${account.revision} ${account.figures}`,
+      () => readProductSums(db(), accountId, window, before),
+    ),
     listProducts(db(), accountId),
     findMonthGoal(db(), accountId, month),
     loadSync(accountId),
@@ -79,18 +88,18 @@ function toDay({
 }
 
 /** Margin x ad sales - spend, over products whose costs are known: what is not known is told, not taken for zero. */
-function profitOf(products: SumsGroup[], margins: Map<number, number | null>): OverviewAnswer['profit'] {
+function profitOf(products: ProductSums[], margins: Map<number, number | null>): OverviewAnswer['profit'] {
   const profit = { now: 0, before: 0, unknownSales: 0 };
   let known = 0;
   for (const one of products) {
     const margin = one.id === null ? null : (margins.get(one.id) ?? null);
     if (margin === null) {
-      profit.unknownSales += Number(one.sales);
+      profit.unknownSales += one.sales;
       continue;
     }
     known += 1;
-    profit.now += margin * Number(one.sales) - Number(one.spend);
-    profit.before += margin * Number(one.before?.sales ?? 0) - Number(one.before?.spend ?? 0);
+    profit.now += margin * one.sales - one.spend;
+    profit.before += margin * one.salesBefore - one.spendBefore;
   }
   if (known === 0) return { now: null, before: null, unknownSales: profit.unknownSales };
   return { ...profit, now: Math.round(profit.now), before: Math.round(profit.before) };

@@ -1,27 +1,37 @@
 import { marginOf } from '../../core/economics';
 import { entitiesOf, kindsThat } from '../../core/changes';
 import { PLACEMENT_STEP } from '../../plans/bids';
-import type { AccountTree, LastChange } from '../../core/structure';
+import type { AccountTreeColumns } from '../../contract/field';
+import { toTargets } from '../../core/structure';
+import type { AccountTree, LastChange, TargetColumns } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { loadStood } from '../changes/loadStood';
 import { listGoals, listProducts } from '../../db/queries/economics';
-import { listTargets } from '../../db/queries/structure';
+import { readTargets } from '../../db/queries/structure';
+import type { AccountRow } from '../../db/queries/accounts';
 import { listAdGroupNodes, listCampaignNodes, listLastAccepted, listLines } from '../../db/queries/tree';
 import { readWordLists } from '../../db/queries/wordLists';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead } from '../context/keptReads';
 import { costsOf } from '../economics/products';
 
 /** Everything of an account that its figures hang on. @param on a day that is past: before the changes that were made since */
 export async function loadTree(accountId: number, on?: Day): Promise<AccountTree> {
+  const [stood, tree] = await Promise.all([loadStood(accountId, on), loadTreeColumns(accountId, on)]);
+  return { ...tree, targets: stood.of('target', toTargets(tree.targets)) };
+}
+
+/** The same with its targets as columns, as they stand now. */
+export async function loadTreeColumns(accountId: number, on?: Day): Promise<AccountTreeColumns> {
   const account = await needAccount(accountId, on);
   const [stood, campaigns, adGroups, targets, products, lines, goals, lastChanges, lists] = await Promise.all(
     [
       loadStood(accountId, on),
       listCampaignNodes(db(), accountId),
       listAdGroupNodes(db(), accountId),
-      listTargets(db(), accountId),
+      loadTargets(account),
       listProducts(db(), accountId),
       listLines(db(), accountId),
       listGoals(db(), accountId),
@@ -33,7 +43,7 @@ export async function loadTree(accountId: number, on?: Day): Promise<AccountTree
     today: todayOf(account),
     campaigns: stood.of('campaign', campaigns),
     adGroups: stood.of('ad-group', adGroups),
-    targets: stood.of('target', targets),
+    targets,
     products: products.map((row) => {
       const costs = costsOf(row);
       const { id, itemCode, name, lineId } = row;
@@ -57,6 +67,10 @@ export async function loadTree(accountId: number, on?: Day): Promise<AccountTree
     lastChanges,
   };
 }
+
+/** The targets of an account, from memory where nothing was changed since. */
+export const loadTargets = ({ id, revision, figures }: AccountRow): Promise<TargetColumns> =>
+  keptRead(`targets ${id}`, `${revision} ${figures}`, () => readTargets(db(), id));
 
 /**
  * The day of the last accepted change of every target, campaign and ad group that was set to something, or made, from here. A base bid that

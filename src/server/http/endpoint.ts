@@ -100,10 +100,6 @@ const isCancelled = (error: unknown) =>
 /** Whoever reaches the application is this machine, for as long as nobody signs in. */
 const callerOf = (_: APIContext): Caller => THIS_MACHINE;
 
-/** An answer whose JSON is made already. */
-export const jsonText = (text: string): Response =>
-  new Response(text, { headers: { 'content-type': 'application/json' } });
-
 /** The answer to a script that asks for what no endpoint answers. */
 export const nothingThere = (method: string, path: string): Response =>
   errorResponse(new MowingError('not-found', `Nothing answers ${method} ${path}.`), path);

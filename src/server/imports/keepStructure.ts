@@ -1,6 +1,7 @@
 import type { ReportSpec } from '../../connect/reports';
 import { formatCount, formatFullDay } from '../../core/units';
 import type { Transaction } from '../../db/connection';
+import { raiseFigures } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { setEntityValues } from '../../db/queries/entityValues';
 import type { EntityValues } from '../../db/queries/entityValues';
@@ -50,6 +51,7 @@ export async function keepStructure(
     return [{ ...NOTHING, [spec.place === 'target' ? 'targetId' : 'campaignId']: place, ...said }];
   });
   const changed = await setEntityValues(tx, id, list);
+  await raiseFigures(tx, id);
   const what = spec.place === 'target' ? ['target', 'targets'] : ['campaign', 'campaigns'];
   const borneOut = await bearOut(tx, id, list);
   const taken = `It also says what stands: bids, budgets or states of ${formatCount(changed)} ${what[changed === 1 ? 0 : 1]} were taken over.`;

@@ -4,6 +4,7 @@ import { dayFromNumber } from '../../core/units';
 import { copyNumbers } from '../../db/binaryCopy';
 import type { CopyColumn } from '../../db/binaryCopy';
 import type { Transaction } from '../../db/connection';
+import { raiseFigures } from '../../db/queries/accounts';
 import { factTable } from '../../db/queries/factTables';
 import type { FactTable } from '../../db/queries/factTables';
 import {
@@ -16,6 +17,7 @@ import {
 import { resolvePlaces } from '../../db/queries/importPlaces';
 import type { PlaceTexts } from '../../db/queries/importPlaces';
 import { noteFirstDays, resolveTerms } from '../../db/queries/importTerms';
+import { addUpWeeks } from '../../db/queries/weeks';
 import { factDays } from './factDays';
 import type { FactDays } from './factDays';
 import { placeTexts } from './segmentWriter';
@@ -59,6 +61,8 @@ export class StagedImport {
   private readonly others = new Set<number>();
   /** Days that an earlier segment wrote rows of: more of them could repeat those. */
   private readonly written = new Set<number>();
+  /** Days of which a row was added or changed: their weeks are added up anew. */
+  private readonly changed = new Set<number>();
   private readonly factDays: FactDays;
   private readonly result: ImportResult = {
     kept: 0,
@@ -101,6 +105,8 @@ export class StagedImport {
   /** Waits for the last segment. */
   async finish(): Promise<ImportResult> {
     await this.under;
+    await addUpWeeks(this.tx, this.accountId, this.table, [...this.changed].map(dayFromNumber));
+    if (this.result.kept + this.result.unchanged > 0) await raiseFigures(this.tx, this.accountId);
     // Ranks name terms too, but say nothing of when shoppers typed them.
     if (this.spec.keepsFirstDays) await noteFirstDays(this.tx, this.accountId, this.firstDays);
     this.result.listed.sort((a, b) => a.line - b.line);
@@ -208,6 +214,7 @@ export class StagedImport {
     const account: CopyColumn = { name: 'account_id', type: 'int4', values: this.accountId };
     await copyNumbers(this.tx, this.table.table, [account, ...this.columns(segment)], rows);
     this.result.kept += rows.length;
+    for (const row of rows) this.changed.add(segment.day[row]);
   }
 
   private repeats() {
@@ -221,6 +228,7 @@ export class StagedImport {
     const { kept, unchanged, repeated } = await mergeStage(this.tx, this.accountId, this.table, firstSeen);
     this.result.kept += kept;
     this.result.unchanged += unchanged;
+    if (kept > 0) for (const row of rows) this.changed.add(segment.day[row]);
     if (repeated.length === 0) return;
     const rowOf = new Map(rows.map((row) => [segment.line[row], row]));
     for (const at of repeated) this.refuse(segment, rowOf.get(at)!, this.repeats());

@@ -1,7 +1,7 @@
 import type { SummedInfo } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
 import type { ReportKind } from '../../contract/reportFields';
-import { raiseRevision } from '../../db/queries/accounts';
+import { raiseFigures, raiseRevision } from '../../db/queries/accounts';
 import { renewCoverage } from '../../db/queries/coverage';
 import { factTable } from '../../db/queries/factTables';
 import { listSummed, removeSummed } from '../../db/queries/summed';
@@ -34,6 +34,7 @@ export async function removeSum(
     if (removed === null)
       throw new MowingError('not-found', `No ${kind} that begin on ${from} are summed here any more.`);
     await renewCoverage(tx, accountId, kind, table.table);
+    await raiseFigures(tx, accountId);
     await raiseRevision(tx, accountId);
     note({ what: 'remove summed figures', subject: `${kind} from ${from}`, from: { rows: removed } });
     return { removed };

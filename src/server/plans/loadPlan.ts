@@ -1,8 +1,7 @@
-import type { FieldSumsAnswer } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/plan';
 import { BID_QUEUE, idsOfSubject } from '../../contract/aside';
 import { isCampaignStep, isTermStep } from '../../contract/review';
-import type { BidQueue, CampaignStep, ReviewData } from '../../contract/review';
+import type { BidQueue, CampaignStep } from '../../contract/review';
 import type { BidFeed } from '../../core/bids';
 import { PACES } from '../../core/bids';
 import { PLACEMENTS } from '../../core/structure';
@@ -79,7 +78,7 @@ async function asideOf(accountId: number, queue: string, { on }: PlanHow): Promi
 
 /** What bids are worked out from, as it was known. */
 async function feedOf(accountId: number, how: PlanHow): Promise<BidFeed> {
-  const feed = read<BidFeed>(await loadBidFeed(accountId, how));
+  const feed = await loadBidFeed(accountId, how);
   return how.on === undefined ? feed : feedOnDay(feed, how.on, todayOf(await needAccount(accountId)));
 }
 
@@ -106,7 +105,7 @@ async function bidPlans(
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
     loadTree(id, how.on),
-    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     feedOf(id, how),
     asideOf(id, BID_QUEUE, how),
     pendingOf(id, how),
@@ -153,7 +152,7 @@ async function placementPlan(
   const account = accountInfo(await needAccount(id));
   const { placements: asks } = how;
   const sumsOf = (grain: 'target' | 'placement', days: { from?: string; to?: string } = { from, to }) =>
-    loadFieldSums({ account: id, grain, ...days }, how.on).then(read<FieldSumsAnswer>);
+    loadFieldSums({ account: id, grain, ...days }, how.on);
   const [tree, targets, placements, askedOf, feed, aside, pending] = await Promise.all([
     loadTree(id, how.on),
     sumsOf('target'),
@@ -192,7 +191,7 @@ async function budgetPlan(
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
     loadTree(id, how.on),
-    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     feedOf(id, how),
     asideOf(id, step, how),
     pendingOf(id, how),
@@ -226,7 +225,7 @@ async function hoursPlan(
   const account = accountInfo(await needAccount(id));
   const [tree, sums, { plan, offered }, aside, pending] = await Promise.all([
     loadTree(id, how.on),
-    loadFieldSums({ account: id, grain: 'target', from, to }, how.on).then(read<FieldSumsAnswer>),
+    loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     planSchedules(id, how.on),
     asideOf(id, step, how),
     pendingOf(id, how),
@@ -257,7 +256,7 @@ async function termPlan(
 ): Promise<LoadedPlan> {
   const { terms, goal, routes, on } = how;
   const [all, aside, pending] = await Promise.all([
-    loadReview(id, from, to, on).then(read<ReviewData>),
+    loadReview(id, from, to, on),
     asideOf(id, step, how),
     pendingOf(id, how),
   ]);
@@ -278,5 +277,4 @@ async function termPlan(
   };
 }
 
-const read = <T>(text: string): T => JSON.parse(text) as T;
 const days = ({ from, to }: { from: string; to: string }) => ({ from, to });

@@ -1,6 +1,7 @@
-import type { ReviewData } from '../../contract/review';
+import type { ReviewColumns, ReviewData } from '../../contract/review';
 import { HISTORY_DAYS } from '../../core/bids';
 import { marginOf } from '../../core/economics';
+import { toTargets } from '../../core/structure';
 import { addDays, daysIn } from '../../core/units';
 import type { Day } from '../../core/units';
 import { loadStood } from '../changes/loadStood';
@@ -9,36 +10,59 @@ import { costsOf } from '../economics/products';
 import { readWordLists } from '../../db/queries/wordLists';
 import { listRoutes } from '../../db/queries/routes';
 import { readNegativeLists } from '../../db/queries/negativeLists';
-import { listAdGroups, listCampaigns, listNegatives, listTargets } from '../../db/queries/structure';
+import { listAdGroups, listCampaigns, listNegatives } from '../../db/queries/structure';
 import { readTermColumns } from '../../db/queries/terms';
+import { loadTargets } from '../field/loadTree';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { db } from '../context/context';
+import { keptRead, spanKey } from '../context/keptReads';
 
 /**
- * Everything that a review of search terms needs, for a window or for the usual one, as the text of a ReviewData. Its
- * rows are columns that the database printed: they pass through as they are.
+ * Everything that a review of search terms needs, for a window or for the usual one.
  * @param on a day that is past: as it stood and was known then
  */
-export async function loadReview(accountId: number, from?: string, to?: string, on?: Day): Promise<string> {
+export async function loadReview(
+  accountId: number,
+  from?: string,
+  to?: string,
+  on?: Day,
+): Promise<ReviewData> {
+  const [stood, review] = await Promise.all([
+    loadStood(accountId, on),
+    loadReviewColumns(accountId, from, to, on),
+  ]);
+  const { structure } = review;
+  return { ...review, structure: { ...structure, targets: stood.of('target', toTargets(structure.targets)) } };
+}
+
+/** The same with its targets as columns, as they stand now. */
+export async function loadReviewColumns(
+  accountId: number,
+  from?: string,
+  to?: string,
+  on?: Day,
+): Promise<ReviewColumns> {
   const account = await needAccount(accountId, on);
   const [window, usual] = await Promise.all([chooseWindow(account, from, to), chooseWindow(account)]);
   const counting = { from: addDays(usual.to, 1 - HISTORY_DAYS), to: usual.to };
   const sql = db();
-  const [stood, campaigns, adGroups, targets, negatives, products, routes, lists, rows, negativeLists] =
+  const [stood, campaigns, adGroups, targets, negatives, products, routes, lists, terms, negativeLists] =
     await Promise.all([
       loadStood(accountId, on),
       listCampaigns(sql, accountId),
       listAdGroups(sql, accountId),
-      listTargets(sql, accountId),
+      loadTargets(account),
       listNegatives(sql, accountId),
       listProducts(sql, accountId),
       listRoutes(sql, accountId),
       readWordLists(sql, accountId),
-      readTermColumns(sql, accountId, window.from, window.to, counting),
+      keptRead(`terms ${accountId} ${spanKey(window)} ${spanKey(counting)}`, String(account.figures), () =>
+        readTermColumns(db(), accountId, window.from, window.to, counting),
+      ),
       readNegativeLists(sql, accountId),
     ]);
-  const rest: Omit<ReviewData, 'rows'> = {
+  return {
     account: accountInfo(account),
     window,
     historyDays: daysIn(
@@ -48,7 +72,7 @@ export async function loadReview(accountId: number, from?: string, to?: string, 
     structure: {
       campaigns: stood.of('campaign', campaigns),
       adGroups: stood.of('ad-group', adGroups),
-      targets: stood.of('target', targets),
+      targets,
       negatives: stood.of('negative', negatives),
     },
     margins: products.flatMap((row) => {
@@ -58,7 +82,7 @@ export async function loadReview(accountId: number, from?: string, to?: string, 
     routes,
     lists,
     negativeLists,
+    rows: terms.columns,
+    isCut: terms.isCut,
   };
-  const columns = Object.entries(rows).map(([name, list]) => `${JSON.stringify(name)}:${list}`);
-  return `${JSON.stringify(rest).slice(0, -1)},"rows":{${columns.join(',')}}}`;
 }

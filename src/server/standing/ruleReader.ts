@@ -1,4 +1,3 @@
-import type { FieldSumsAnswer } from '../../contract/api';
 import { lensNamed } from '../../core/lenses';
 import type { IdColumn, LensEntity } from '../../core/lenses';
 import type { Rule, RuleSwath, Subject } from '../../core/rules';
@@ -46,9 +45,7 @@ async function swathReader(
 ): Promise<InRule> {
   const { grain, entity } = lensNamed(lens);
   const window = from === null || to === null ? {} : { from, to };
-  const sums = JSON.parse(
-    await loadFieldSums({ account: accountId, grain, ...window }, on),
-  ) as FieldSumsAnswer;
+  const sums = await loadFieldSums({ account: accountId, grain, ...window }, on);
   const { table, rows } = meetRows(lens, index, sums, readConditions(conditions));
   const column = HELD_BY[entity];
   if (column) {

@@ -1,4 +1,3 @@
-import type { FieldSumsAnswer } from '../../contract/api';
 import type { RoundStep } from '../../contract/review';
 import type { Rule, RuleWork } from '../../core/rules';
 import { indexTree } from '../../core/structure';
@@ -65,9 +64,7 @@ async function byHand(
 ): Promise<FoundWanted> {
   const { limits } = await needAccount(accountId);
   const window = rule.lookBack === null ? {} : { from: `last${rule.lookBack}`, to: 'settled' };
-  const sums = JSON.parse(
-    await loadFieldSums({ account: accountId, grain: 'target', ...window }, on),
-  ) as FieldSumsAnswer;
+  const sums = await loadFieldSums({ account: accountId, grain: 'target', ...window }, on);
   const pending =
     on === undefined
       ? await Promise.all(

@@ -24,8 +24,7 @@ import { ruledSets } from './ruledSets';
 
 /** What is found in an account's structure, from the usual window. */
 export async function loadFindings(account: number): Promise<FindingsAnswer> {
-  const sumsOf = async (grain: 'target' | 'term') =>
-    JSON.parse(await loadFieldSums({ account, grain })) as FieldSumsAnswer;
+  const sumsOf = (grain: 'target' | 'term') => loadFieldSums({ account, grain });
   const row = await needAccount(account);
   const [tree, negatives, routes, targets, terms, { aside }, staged, sending, refined, sets, products] =
     await Promise.all([
@@ -79,7 +78,7 @@ export async function loadFindings(account: number): Promise<FindingsAnswer> {
 
 function rowsOf({ columns }: FieldSumsAnswer) {
   const { targetId, impressions, clicks, orders, spend, sales } = columns;
-  return targetId.map((id, row) => ({
+  return Array.from(targetId, (id, row) => ({
     targetId: id,
     impressions: impressions[row],
     clicks: clicks[row],
@@ -90,7 +89,7 @@ function rowsOf({ columns }: FieldSumsAnswer) {
 }
 
 function termsOf(answer: FieldSumsAnswer) {
-  const texts = new Map(answer.terms.id.map((id, at) => [id, answer.terms.text[at]]));
+  const texts = new Map(answer.terms.text.map((text, at) => [answer.terms.id[at], text]));
   return rowsOf(answer).flatMap((row, at) => {
     const termId = answer.columns.termId[at];
     const text = texts.get(termId);

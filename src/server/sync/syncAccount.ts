@@ -6,6 +6,7 @@ import type { Query } from '../../db/connection';
 import {
   findAccount,
   keepEntityCursor,
+  raiseFigures,
   raiseRevision,
   refreshStatistics,
   updateMarketFacts,
@@ -118,6 +119,7 @@ async function syncEntities(
     const upsert = UPSERTS[kind] as (sql: Query, accountId: number, list: unknown[]) => Promise<void>;
     for (let at = 0; at < items.length; at += ENTITIES_AT_ONCE)
       await upsert(db(), id, items.slice(at, at + ENTITIES_AT_ONCE));
+    if (items.length > 0) await raiseFigures(db(), id);
   }
   await keepEntityCursor(db(), id, next);
 }

@@ -12,7 +12,7 @@ interface FieldSentenceProps {
 
 /** What the rows come to, in one sentence: what they spend for what, how they stand, what moved. */
 export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps) {
-  const { table, before, without } = loaded;
+  const { table, before, isCut } = loaded;
   if (!arranged) return <p className="sentence">Looking …</p>;
   const { rows, now, before: old, standings } = arranged;
   const seen = countSeen(table, rows);
@@ -44,7 +44,7 @@ export function FieldSentence({ arranged, loaded, account }: FieldSentenceProps)
           : 'not compared, the data begin later'}
         {seen < rows.length &&
           ` · ${formatCount(rows.length - seen)} more were seen in the window before alone`}
-        {without.rows > 0 && ` · ${formatCount(without.rows)} terms without a click are left out`}
+        {isCut && ' · terms without a click are left out: there are too many'}
       </p>
     </div>
   );

@@ -27,8 +27,9 @@ import type {
   UndoAnswer,
 } from '../../contract/changes';
 import type { AskedWindow } from '../../contract/requests';
-import type { ReviewData, TermDays } from '../../contract/review';
+import type { ReviewColumns, ReviewData, TermDays } from '../../contract/review';
 import type {
+  AccountTreeColumns,
   HistoryAnswer,
   Note,
   OverviewAnswer,
@@ -45,6 +46,7 @@ import type { BaleEffects, PurposeEffects } from '../../contract/effects';
 import type { Aside, AsideRequest } from '../../contract/aside';
 import type { BidFeed } from '../../core/bids';
 import type { LensGrain } from '../../core/lenses';
+import { toTargets } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
 import type { ChangeState } from '../../core/changes';
 import type { ProductCosts } from '../../core/economics';
@@ -54,7 +56,7 @@ import type { Goal } from '../../core/goals';
 import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
-import { ApiError, ask, query, send } from './ask';
+import { ApiError, ask, askColumns, query, send } from './ask';
 import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
 import { rankApi } from './rank/rankApi';
@@ -80,8 +82,11 @@ export const api = {
   changeChoices: (request: ChoicesRequest) => ask<ChoicesAnswer>('/api/choices', send('PUT', request)),
   takeChoicesBack: (account: number) =>
     ask<ChoicesAnswer>(`/api/choices?${query({ account })}`, { method: 'DELETE' }),
-  review: (account: number, from?: string, to?: string) =>
-    ask<ReviewData>(`/api/review?${query({ account, from, to })}`),
+  review: async (account: number, from?: string, to?: string): Promise<ReviewData> => {
+    const review = await askColumns<ReviewColumns>(`/api/review?${query({ account, from, to })}`);
+    const { structure } = review;
+    return { ...review, structure: { ...structure, targets: toTargets(structure.targets) } };
+  },
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
     ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
   revision: (account: number) => ask<{ revision: number }>(`/api/revision?${query({ account })}`),
@@ -123,9 +128,12 @@ export const api = {
     ask<{ jobId: number }>('/api/advance', send('POST', { account, days })),
   cancelJob: (account: number, id: number) =>
     ask<{ state: string }>('/api/jobs/cancel', send('POST', { account, id })),
-  tree: (account: number) => ask<AccountTree>(`/api/tree?${query({ account })}`),
+  tree: async (account: number): Promise<AccountTree> => {
+    const tree = await askColumns<AccountTreeColumns>(`/api/tree?${query({ account })}`);
+    return { ...tree, targets: toTargets(tree.targets) };
+  },
   fieldSums: (account: number, grain: LensGrain, asked: AskedWindow) =>
-    ask<FieldSumsAnswer>(`/api/field?${query({ account, grain, ...asked })}`),
+    askColumns<FieldSumsAnswer>(`/api/field?${query({ account, grain, ...asked })}`),
   rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', send('POST', rows)),
   periods: (request: PeriodsRequest) => ask<RowPeriodColumns>('/api/periods', send('POST', request)),
   sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', send('POST', rows)),
@@ -151,7 +159,7 @@ export const api = {
     ask<RulesAnswer>('/api/rules', send('DELETE', { account, id, back })),
   suggestNew: (account: number, targets: NewTarget[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
-  bidFeed: (account: number) => ask<BidFeed>(`/api/bid-feed?${query({ account })}`),
+  bidFeed: (account: number) => askColumns<BidFeed>(`/api/bid-feed?${query({ account })}`),
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),

@@ -1,5 +1,6 @@
 // How views ask the server: one way to send, one error.
 import type { ErrorAnswer } from '../../contract/api';
+import { PACKED_TYPE, unpack } from '../../contract/packed';
 
 /** A request that was refused, or that got no answer (code 'no-answer'). */
 export class ApiError extends Error {
@@ -25,7 +26,7 @@ export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
       'Mowing does not answer. Is it still running? Nothing is lost; try again.',
     );
   }
-  const body = (await answer.json().catch(() => null)) as T | ErrorAnswer | null;
+  const body = (await bodyOf(answer).catch(() => null)) as T | ErrorAnswer | null;
   if (answer.ok && body !== null) return body as T;
   const error = (body as ErrorAnswer | null)?.error;
   throw new ApiError(
@@ -34,6 +35,12 @@ export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
     error?.faults,
   );
 }
+
+const bodyOf = async (answer: Response): Promise<unknown> =>
+  answer.headers.get('content-type') === PACKED_TYPE ? unpack(await answer.arrayBuffer()) : answer.json();
+
+/** Asks for an answer with columns of numbers, as they lie in memory. @throws ApiError */
+export const askColumns = <T>(path: string): Promise<T> => ask<T>(path, { headers: { accept: PACKED_TYPE } });
 
 /** A request with a body. */
 export const send = (method: string, value: unknown): RequestInit => ({

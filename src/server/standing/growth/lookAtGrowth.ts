@@ -1,4 +1,3 @@
-import type { BidFeed } from '../../../core/bids';
 import { planBudgets } from '../../../core/budgets';
 import type { BudgetProposal } from '../../../core/budgets';
 import { changeKey, movesOf, USUAL_LIMITS } from '../../../core/changes';
@@ -56,7 +55,7 @@ export async function lookAtGrowth(
   const plan = rule.growth!;
   const limits = account.limits ?? USUAL_LIMITS;
   const how = howOf(rule);
-  const [tree, feedText, staged, sending, { to: settled }, background] = await Promise.all([
+  const [tree, feed, staged, sending, { to: settled }, background] = await Promise.all([
     loadTree(accountId),
     loadBidFeed(accountId, how),
     listChangeRows(db(), accountId, { state: 'staged' }),
@@ -78,7 +77,7 @@ export async function lookAtGrowth(
     limits,
     aheadOf(open),
   );
-  const kept = keptBids(index, JSON.parse(feedText) as BidFeed);
+  const kept = keptBids(index, feed);
   const aim = index.aimOf(index.placeOfProduct(rule.scope.id));
   const acos = aim.acos ?? account.targetAcos;
   return {

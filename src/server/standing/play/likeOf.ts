@@ -1,4 +1,3 @@
-import type { FieldSumsAnswer } from '../../../contract/api';
 import type { PlayLike } from '../../../core/played';
 import type { Rule } from '../../../core/rules';
 import { USUAL_LIMITS } from '../../../core/changes';
@@ -42,16 +41,16 @@ interface Sum {
 /** What a rule works in is like: a market like it is played. */
 export async function likeOf(account: AccountRow, rule: Rule): Promise<ScopeLike> {
   const { scope, target } = rule;
-  const [tree, text] = await Promise.all([
+  const [tree, { columns, window }] = await Promise.all([
     loadTree(account.id),
     loadFieldSums({ account: account.id, grain: 'target', from: 'last60', to: 'settled' }),
   ]);
   const index = indexTree(tree);
   const isIn = await ruleReader(account.id, rule, index);
   const isOwn = (id: number, place: Place) => isIn({ kind: 'target', id, place });
-  const { columns, window } = JSON.parse(text) as FieldSumsAnswer;
   const [own, all] = [nothing(), nothing()];
-  columns.targetId.forEach((id, row) => {
+  for (let row = 0; row < columns.targetId.length; row += 1) {
+    const id = columns.targetId[row];
     const place = index.placeOfTarget(id);
     const { price = null, margin = null } = index.products.get(place.productId) ?? {};
     for (const sum of isOwn(id, place) ? [own, all] : [all]) {
@@ -69,7 +68,7 @@ export async function likeOf(account: AccountRow, rule: Rule): Promise<ScopeLike
         sum.margin += sales * margin;
       }
     }
-  });
+  }
   countTargets(own, all, index, isOwn);
   const known = own.clicks > 0 ? own : all;
   const offers = offersOf(account.options);

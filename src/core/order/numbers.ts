@@ -1,0 +1,2 @@
+/** A column of numbers, however it lies in memory. */
+export type Numbers = ArrayLike<number>;

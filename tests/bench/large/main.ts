@@ -1,0 +1,85 @@
+// npm run bench -- --large: every place and step of the large account in the browser, cold and entered again.
+import { chromium } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
+import { CHROMIUM_FLAGS } from '../../chromiumFlags.mjs';
+import { say } from '../timed';
+import { benchActs } from './acts';
+import { VISITS } from './visits';
+import type { Visit } from './visits';
+import { heldUp, pageMemory, painted, watchThread } from './watch';
+
+const URL_OF_APP = process.env.MOWING_URL!;
+const ONLY = process.env.MOWING_BENCH_ONLY ?? '';
+const PATIENCE_MS = 180_000;
+
+interface Seen {
+  cold: number;
+  warm: number;
+  held: number;
+  memory: number;
+}
+
+const faults: string[] = [];
+
+async function newPage(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  page.on('pageerror', (error) => faults.push(`${page.url()}: ${error.message}`));
+  page.on('console', (line) => line.type() === 'error' && faults.push(`${page.url()}: ${line.text()}`));
+  await page.addInitScript(() => localStorage.setItem('mowing-tour-at', '-1'));
+  await watchThread(page);
+  return page;
+}
+
+/** A place from a page without anything, and once more after another place was looked at. */
+async function look(browser: Browser, account: number, { at, sign }: Visit): Promise<Seen> {
+  const page = await newPage(browser);
+  try {
+    await page.goto(`${URL_OF_APP}${at}${at.includes('?') ? '&' : '?'}account=${account}`);
+    const cold = await painted(page, sign, PATIENCE_MS);
+    await page.waitForTimeout(1500);
+    await page.keyboard.press('g');
+    await page.keyboard.press(at.startsWith('/ledger') ? 's' : 'l');
+    await page.waitForFunction((from) => !location.pathname.startsWith(from), at.split('?')[0]);
+    await page.waitForTimeout(700);
+    const left = await page.evaluate(() => {
+      history.back();
+      return performance.now();
+    });
+    await page.waitForFunction((to) => location.pathname.startsWith(to), at.split('?')[0]);
+    const warm = (await painted(page, sign, PATIENCE_MS)) - left;
+    return { cold, warm, held: await heldUp(page), memory: pageMemory() };
+  } finally {
+    await page.context().close();
+  }
+}
+
+const browser = await chromium.launch({
+  executablePath: process.env.MOWING_CHROMIUM ?? '/usr/bin/chromium',
+  args: CHROMIUM_FLAGS,
+});
+try {
+  const accounts = (await (await fetch(`${URL_OF_APP}/api/accounts`)).json()) as { id: number; name: string }[];
+  const account = accounts[0].id;
+  say(`${accounts[0].name}, times in seconds, bars in brackets`);
+  say('place                     cold            again           page held up   memory');
+  const pad = (value: number, bar: number) => `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);
+  for (const visit of VISITS.filter(({ name }) => name.includes(ONLY))) {
+    try {
+      const seen = await look(browser, account, visit);
+      say(
+        `${visit.name.padEnd(24)}${pad(seen.cold / 1000, visit.bar.cold)}${pad(seen.warm / 1000, visit.bar.warm)}${String(Math.round(seen.held)).padStart(6)} ms ${String(Math.round(seen.memory / 1e6)).padStart(8)} MB`,
+      );
+    } catch (error) {
+      faults.push(`${visit.name}: ${(error as Error).message.split('\n')[0]}`);
+      say(`${visit.name.padEnd(24)}did not come up`);
+    }
+  }
+  const page = await newPage(browser);
+  if (ONLY === '' || ONLY === 'acts') await benchActs(page, URL_OF_APP, account);
+  say(`page errors               ${faults.length}   (bar: 0)`);
+  for (const fault of faults) say(`  ${fault}`);
+} finally {
+  await browser.close();
+}
+process.exitCode = faults.length > 0 ? 1 : 0;
