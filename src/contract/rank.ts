@@ -5,6 +5,7 @@ import type { ChangeDay } from './field';
 /** Days that a rank and what was spent are compared over. */
 export const RANK_SPANS = [7, 28, 60, 90] as const;
 export type RankSpan = (typeof RANK_SPANS)[number];
+export const USUAL_RANK_SPAN: RankSpan = 28;
 
 export interface RankAnswer {
   /** Null: no ranks were brought. */

@@ -1,7 +1,7 @@
 // Joi schemas of what is asked about organic ranks.
 import Joi from 'joi';
 import type { OfAccount } from './requests';
-import { RANK_SPANS } from './rank';
+import { RANK_SPANS, USUAL_RANK_SPAN } from './rank';
 import type { RankSpan } from './rank';
 import { day, id } from './schemas';
 
@@ -9,7 +9,7 @@ export const rankQuery = Joi.object<OfAccount & { span: RankSpan }>({
   account: id.required(),
   span: Joi.number()
     .valid(...RANK_SPANS)
-    .default(28),
+    .default(USUAL_RANK_SPAN),
 });
 
 export const rankLinesQuery = Joi.object<OfAccount & { product: number; term?: number }>({

@@ -35,7 +35,11 @@ function columnsIn(value: unknown, path: string[] = []): { path: string[]; colum
  */
 export function pack(value: object): Uint8Array<ArrayBuffer> {
   const columns = columnsIn(value);
-  const described = columns.map(({ path, column }): Described => ({ path, kind: kindOf(column), count: column.length }));
+  const described = columns.map(({ path, column }): Described => ({
+    path,
+    kind: kindOf(column),
+    count: column.length,
+  }));
   const rest = JSON.stringify([value, described], (_, part: unknown) => (isColumn(part) ? undefined : part));
   const text = new TextEncoder().encode(rest);
   let size = aligned(LENGTH_BYTES + text.length);

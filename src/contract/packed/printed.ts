@@ -36,7 +36,9 @@ export function columnOf(printed: string): Int32Array | Float64Array {
   for (let at = 0; at < column.length; at += 1) {
     const value = column[at];
     if (!Number.isSafeInteger(value))
-      throw new RangeError(`A figure of the database is not whole, or larger than can be counted exactly (${value}).`);
+      throw new RangeError(
+        `A figure of the database is not whole, or larger than can be counted exactly (${value}).`,
+      );
     if (value !== (value | 0)) isSmall = false;
   }
   return isSmall ? Int32Array.from(column) : column;

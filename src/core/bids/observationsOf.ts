@@ -1,5 +1,6 @@
 import { PLACEMENTS, targetForm } from '../structure';
 import type { Place, Placement, TreeIndex } from '../structure';
+import { pickNumbers, pickWhole, rowsKnown } from '../order';
 import type { Numbers } from '../order';
 import { dayNumber } from '../units';
 import type { Day, Micros } from '../units';
@@ -136,44 +137,35 @@ function daysOf(
   targetAt: ReadonlyMap<number, number>,
 ): BidObservations['days'] {
   const days = spreadSums(asKept, ['clicks', 'spend', 'orders', 'sales'], sums.targets);
-  const kept = rowsWith(days.targetId, targetAt);
-  const number = (key: keyof typeof days) => Float64Array.from(kept, (row) => days[key][row]);
+  const { rows, place: target } = rowsKnown(days.targetId, targetAt);
+  const number = (key: keyof typeof days) => pickNumbers(days[key], rows);
   const bidOn = bidHistory(bidChanges, today);
+  const bid = new Float64Array(rows.length).fill(NaN);
+  if (bidChanges.length > 0)
+    for (let at = 0; at < rows.length; at += 1) bid[at] = bidOn(days.targetId[rows[at]], days.age[rows[at]]);
   return {
-    target: Int32Array.from(kept, (row) => targetAt.get(days.targetId[row])!),
-    age: Int32Array.from(kept, (row) => days.age[row]),
+    target,
+    age: pickWhole(days.age, rows),
     clicks: number('clicks'),
     spend: number('spend'),
     orders: number('orders'),
     sales: number('sales'),
-    bid: Float64Array.from(kept, (row) => bidOn(days.targetId[row], days.age[row])),
+    bid,
   };
 }
 
 function placementsOf(feed: BidFeed, campaignAt: ReadonlyMap<number, number>): BidObservations['placements'] {
   const placements = spreadSums(feed.placements, ['clicks', 'spend', 'orders'], feed.sums.placements);
-  const kept = rowsWith(placements.campaignId, campaignAt);
-  const number = (key: keyof typeof placements) => Float64Array.from(kept, (row) => placements[key][row]);
+  const { rows, place: campaign } = rowsKnown(placements.campaignId, campaignAt);
+  const number = (key: keyof typeof placements) => pickNumbers(placements[key], rows);
   return {
-    campaign: Int32Array.from(kept, (row) => campaignAt.get(placements.campaignId[row])!),
-    placement: Int32Array.from(kept, (row) => placements.placement[row]),
-    age: Int32Array.from(kept, (row) => placements.age[row]),
+    campaign,
+    placement: pickWhole(placements.placement, rows),
+    age: pickWhole(placements.age, rows),
     clicks: number('clicks'),
     spend: number('spend'),
     orders: number('orders'),
   };
-}
-
-/** The rows whose thing is known. */
-function rowsWith(ids: Numbers, at: ReadonlyMap<number, number>): Int32Array {
-  const rows = new Int32Array(ids.length);
-  let count = 0;
-  for (let row = 0; row < ids.length; row += 1)
-    if (at.has(ids[row])) {
-      rows[count] = row;
-      count += 1;
-    }
-  return rows.subarray(0, count);
 }
 
 /** The last change of each target's bid: its day, and the bid before it. */

@@ -1,7 +1,14 @@
 import { KEYWORD_MATCHES } from '../matching';
 import type { State, Target, TargetKind } from './structure';
 
-export const TARGET_KINDS = ['keyword', 'item', 'category', 'brand', 'auto', 'unknown'] as const satisfies readonly TargetKind[];
+export const TARGET_KINDS = [
+  'keyword',
+  'item',
+  'category',
+  'brand',
+  'auto',
+  'unknown',
+] as const satisfies readonly TargetKind[];
 export const TARGET_STATES = ['enabled', 'paused', 'archived'] as const satisfies readonly State[];
 
 /** Targets as columns: a hundred thousand travel without an object each. */

@@ -11,3 +11,4 @@ export { termWords } from './termWords';
 export type { TermWords } from './termWords';
 export { LONGEST_PART, wordParts } from './wordParts';
 export type { PartSettings, WordPart } from './wordParts';
+export { WORDS_DAYS } from './pastDays';

@@ -42,22 +42,23 @@ export function addedUp(of: AddedUpOf, spans: Record<string, Span>): AddedUp {
   const names = Object.keys(spans);
   const columns = of.columns.join(', ');
   const clicked = (sql: string) => (of.withClickedDays ? `, ${sql} as clicked_days` : '');
-  const parts = (where: string) => stretches(Object.values(spans)).flatMap(({ from, until, bits }) => {
-    const first = mondayOf(addDays(from, 6));
-    const end = mondayOf(until);
-    const days = (a: Day, b: Day) =>
-      a < b
-        ? [
-            `select ${columns}${clicked('(clicks > 0)::integer')}, ${bits} as bits from mowing.${of.table} where account_id = $1 and day >= ${literal(a)} and day < ${literal(b)} ${where}`,
-          ]
-        : [];
-    if (first >= end) return days(from, until);
-    return [
-      `select ${columns}${clicked('clicked_days')}, ${bits} as bits from mowing.${of.weekTable} where account_id = $1 and week >= ${literal(first)} and week < ${literal(end)} ${where}`,
-      ...days(from, first),
-      ...days(end, until),
-    ];
-  });
+  const parts = (where: string) =>
+    stretches(Object.values(spans)).flatMap(({ from, until, bits }) => {
+      const first = mondayOf(addDays(from, 6));
+      const end = mondayOf(until);
+      const days = (a: Day, b: Day) =>
+        a < b
+          ? [
+              `select ${columns}${clicked('(clicks > 0)::integer')}, ${bits} as bits from mowing.${of.table} where account_id = $1 and day >= ${literal(a)} and day < ${literal(b)} ${where}`,
+            ]
+          : [];
+      if (first >= end) return days(from, until);
+      return [
+        `select ${columns}${clicked('clicked_days')}, ${bits} as bits from mowing.${of.weekTable} where account_id = $1 and week >= ${literal(first)} and week < ${literal(end)} ${where}`,
+        ...days(from, first),
+        ...days(end, until),
+      ];
+    });
   return {
     rows: `(${parts('').join(' union all ')})`,
     clicked: `(${parts('and clicks > 0').join(' union all ')})`,
@@ -70,7 +71,10 @@ function stretches(spans: readonly Span[]): Stretch[] {
   const ends = [...new Set(spans.flatMap(({ from, to }) => [from, addDays(to, 1)]))].sort();
   const found: Stretch[] = [];
   for (const [at, from] of ends.slice(0, -1).entries()) {
-    const bits = spans.reduce((sum, span, bit) => (span.from <= from && from <= span.to ? sum | (1 << bit) : sum), 0);
+    const bits = spans.reduce(
+      (sum, span, bit) => (span.from <= from && from <= span.to ? sum | (1 << bit) : sum),
+      0,
+    );
     if (bits === 0) continue;
     const last = found.at(-1);
     if (last?.until === from && last.bits === bits) last.until = ends[at + 1];

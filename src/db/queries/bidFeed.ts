@@ -8,12 +8,7 @@ import { readColumns } from './numberColumns';
  * or an order say nothing about a bid and are left out.
  * @returns with the kind of report that the days of targets are from
  */
-export async function readBidDays(
-  sql: Db,
-  accountId: number,
-  from: string,
-  today: string,
-) {
+export async function readBidDays(sql: Db, accountId: number, from: string, today: string) {
   const table = await targetTable(sql, accountId, from, today);
   const figures = 'sum(clicks) as clicks, sum(spend_micros) as spend, sum(orders) as orders';
   const age = `($3::date - 1 - day) as age`;

@@ -2,12 +2,7 @@ import type { Db, Query } from '../connection';
 import { readColumns } from './numberColumns';
 
 /** The days of campaigns from a day on, summed over their hours; ages counted back from the day before `today`. */
-export const readOpenDays = (
-  sql: Db,
-  accountId: number,
-  from: string,
-  today: string,
-) =>
+export const readOpenDays = (sql: Db, accountId: number, from: string, today: string) =>
   readColumns(
     sql,
     [accountId, from, today],
@@ -20,12 +15,7 @@ export const readOpenDays = (
  * The hours, from a day on, of campaigns that spent half of their daily budget or more on one of its days; by the least budget that they had, so that
  * none is missed that money may have held up. Each part is worked out once: on figures just written the planner would do so for every day.
  */
-export const readNearHours = (
-  sql: Db,
-  accountId: number,
-  from: string,
-  today: string,
-) =>
+export const readNearHours = (sql: Db, accountId: number, from: string, today: string) =>
   readColumns(
     sql,
     [accountId, from, today],

@@ -1,16 +1,19 @@
 import type { HoursQuery } from '../../contract/hours';
-import type { Query } from '../connection';
+import type { Db, Query } from '../connection';
+import { readColumns } from './numberColumns';
+import type { NumberColumns } from './numberColumns';
 
-/** Figures of a campaign in an hour of the week. Money in micros. */
-export interface CampaignWeekHour {
-  campaign: number;
-  cell: number;
-  impressions: number;
-  clicks: number;
-  orders: number;
-  spend: number;
-  sales: number;
-}
+/** Figures of campaigns by hour of the week, as columns. Money in micros. */
+export const WEEK_HOUR_COLUMNS = [
+  'campaign',
+  'cell',
+  'impressions',
+  'clicks',
+  'orders',
+  'spend',
+  'sales',
+] as const;
+export type WeekHours = NumberColumns<(typeof WEEK_HOUR_COLUMNS)[number]>;
 
 /** First and last day with hours; nulls without any. */
 export async function spanOfHours(
@@ -23,33 +26,35 @@ export async function spanOfHours(
 }
 
 /** Sums of each campaign by hour of the week: weekday x 24 + hour, weekday 0 Monday. A line's or product's campaigns are those with an ad group that advertises it first. */
-export const listWeekHours = (
-  sql: Query,
+export function readWeekHours(
+  sql: Db,
   { account, scope, scopeId }: Omit<HoursQuery, 'weeks' | 'until'>,
   from: string,
   to: string,
-) => {
-  const product = {
-    line: sql`p.line_id = ${scopeId}`,
-    product: sql`p.product_id = ${scopeId}`,
-  };
-  const only =
-    scope === 'account'
-      ? sql`true`
-      : scope === 'campaign'
-        ? sql`h.campaign_id = ${scopeId}`
-        : sql`h.campaign_id in (
-            select g.campaign_id from mowing.ad_group g
-            join mowing.product p on p.account_id = g.account_id and p.product_id = g.product_id
-            where g.account_id = ${account} and ${product[scope]})`;
-  return sql<CampaignWeekHour[]>`
-    select h.campaign_id as campaign, ((extract(isodow from h.day)::integer - 1) * 24 + h.hour) as cell,
-      sum(h.impressions)::integer as impressions, sum(h.clicks)::integer as clicks, sum(h.orders)::integer as orders,
-      sum(h.spend_micros)::bigint as spend, sum(h.sales_micros)::bigint as sales
-    from mowing.campaign_hour h
-    where h.account_id = ${account} and h.day between ${from} and ${to} and ${only}
-    group by 1, 2`;
-};
+): Promise<WeekHours> {
+  const id = Math.trunc(scopeId);
+  const advertises = (what: string) => `h.campaign_id in (
+    select g.campaign_id from mowing.ad_group g
+    join mowing.product p on p.account_id = g.account_id and p.product_id = g.product_id
+    where g.account_id = $1 and p.${what} = ${id})`;
+  const only = {
+    account: 'true',
+    campaign: `h.campaign_id = ${id}`,
+    line: advertises('line_id'),
+    product: advertises('product_id'),
+  }[scope];
+  // 1 January 2024 was a Monday: days counted from there are far cheaper to tell weekdays from than dates.
+  return readColumns(
+    sql,
+    [account, from, to],
+    WEEK_HOUR_COLUMNS,
+    `select h.campaign_id as campaign, mod(mod(h.day - date '2024-01-01', 7) + 7, 7) * 24 + h.hour as cell, sum(h.impressions) as impressions,
+       sum(h.clicks) as clicks, sum(h.orders) as orders, sum(h.spend_micros) as spend, sum(h.sales_micros) as sales
+     from mowing.campaign_hour h
+     where h.account_id = $1 and h.day between $2::date and $3::date and ${only}
+     group by 1, 2`,
+  );
+}
 
 /** All sales of each product of an account, a line, or one product alone, by weekday, 0 Monday; micros. */
 export const sumWeekdaySales = (

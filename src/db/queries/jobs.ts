@@ -175,3 +175,10 @@ export async function accountsDue(sql: Query, kind: string, hour: number): Promi
         else j.failed_at < now() - make_interval(secs => ${RENEWED_AFTER_S}) end`;
   return rows.map(({ id }) => id);
 }
+
+/** Whether figures of an account are coming in from its market. */
+export async function isSyncing(sql: Query, accountId: number): Promise<boolean> {
+  const [{ some }] = await sql<[{ some: boolean }]>`
+    select exists (select from mowing.job where account_id = ${accountId} and state = 'running' and kind in ('sync', 'advance')) as some`;
+  return some;
+}

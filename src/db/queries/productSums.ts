@@ -21,7 +21,11 @@ export async function readProductSums(
 ): Promise<ProductSums[]> {
   const fact = (await targetTable(sql, accountId, window.from, window.to)).replace('_day', '');
   const source = addedUp(
-    { table: `${fact}_day`, weekTable: `${fact}_week`, columns: ['target_id', 'spend_micros', 'sales_micros'] },
+    {
+      table: `${fact}_day`,
+      weekTable: `${fact}_week`,
+      columns: ['target_id', 'spend_micros', 'sales_micros'],
+    },
     { now: window, before },
   );
   const sum = (column: string, span: string) =>

@@ -1,6 +1,7 @@
 import type { AccountObservations, BidFeed, BidObservations } from '../../core/bids';
 import { findDry } from '../../core/budgets';
 import type { RanDry } from '../../core/budgets';
+import { pickNumbers, rowsKnown } from '../../core/order';
 import type { Numbers } from '../../core/order';
 import { dayNumber } from '../../core/units';
 import type { Micros } from '../../core/units';
@@ -13,11 +14,8 @@ export function ranDryOf(feed: BidFeed, { observations, campaignIds }: AccountOb
   const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
   const even = new Set(feed.evenPaced);
   const rowsOf = ({ campaignId }: { campaignId: Numbers }) => {
-    const rows = Array.from(campaignId, (_, row) => row).filter((row) => at.has(campaignId[row]));
-    return {
-      campaign: Int32Array.from(rows, (row) => at.get(campaignId[row])!),
-      column: (list: Numbers) => Float64Array.from(rows, (row) => list[row]),
-    };
+    const { rows, place } = rowsKnown(campaignId, at);
+    return { campaign: place, column: (list: Numbers) => pickNumbers(list, rows) };
   };
   const [days, hours] = [rowsOf(openDays), rowsOf(nearHours)];
   const history = historyOf(feed);

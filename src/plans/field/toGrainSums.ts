@@ -11,14 +11,7 @@ export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'isCut'> & 
 const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
 
 /** An answer's columns as typed columns. */
-export function toGrainSums({
-  window,
-  before,
-  isCut,
-  columns,
-  totals,
-  terms,
-}: FieldSumsAnswer): LoadedSums {
+export function toGrainSums({ window, before, isCut, columns, totals, terms }: FieldSumsAnswer): LoadedSums {
   const size = columns.impressions.length;
   const grainSums: GrainSums = {
     size,

@@ -12,6 +12,7 @@ import type { SettledWindow } from '../../core/windows';
 import { MowingError } from '../../contract/mowingError';
 import type { AccountRow } from '../../db/queries/accounts';
 import { loadCompletion } from '../sync/loadCompletion';
+import { needAccount } from './accounts';
 import { todayOf } from './today';
 
 /**
@@ -32,6 +33,10 @@ export async function chooseWindow(account: AccountRow, from?: string, to?: stri
   // Days inside a chosen window that are not settled are told, not left out: she asked for them.
   return whole(account, { ...days, unsettled: usual.unsettled });
 }
+
+/** The same by the account's id. @throws MowingError when there is no such account */
+export const loadWindow = async (accountId: number, from?: string, to?: string): Promise<SettledWindow> =>
+  chooseWindow(await needAccount(accountId), from, to);
 
 function whole({ sums }: AccountRow, window: Omit<SettledWindow, 'sums'>): SettledWindow {
   const days = withWholeSums(window, sums);

@@ -59,7 +59,9 @@ function bytesOf(value: unknown): number {
   // Lists are alike from end to end: their first entries tell.
   if (Array.isArray(value)) {
     const some = value.slice(0, 50);
-    return some.length === 0 ? 16 : (value.length * some.reduce<number>((sum, one) => sum + 16 + bytesOf(one), 0)) / some.length;
+    return some.length === 0
+      ? 16
+      : (value.length * some.reduce<number>((sum, one) => sum + 16 + bytesOf(one), 0)) / some.length;
   }
   return Object.values(value).reduce<number>((sum, one) => sum + 16 + bytesOf(one), 0);
 }

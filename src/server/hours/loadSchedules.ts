@@ -9,15 +9,28 @@ import { listRunningTrials } from '../../db/queries/weekTrials';
 import { hoursByCampaign, monthsUnder, planHours } from '../../plans/hours';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { loadStood } from '../changes/loadStood';
+import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead } from '../context/keptReads';
 import { loadTree } from '../field/loadTree';
-import { columnsOf, readWeekRows, weeksOf } from './weekRows';
+import { readWeekRows, weeksOf } from './weekRows';
 
 /** Weeks that schedules are planned from. */
 export const PLANNED_FROM = 12;
 
 /** The account's schedules, and what its hours propose. */
 export async function loadSchedules(accountId: number): Promise<SchedulesAnswer> {
+  const account = await needAccount(accountId);
+  const hangsOn = await Promise.all([
+    listNamedWeeks(db(), accountId),
+    listSchedules(db(), accountId),
+    listRunningTrials(db(), accountId),
+  ]);
+  const stamp = JSON.stringify([account.revision, account.figures, todayOf(account), hangsOn]);
+  return keptRead(`schedules ${accountId}`, stamp, () => workOutSchedules(accountId));
+}
+
+async function workOutSchedules(accountId: number): Promise<SchedulesAnswer> {
   const { plan, ...parts } = await planSchedules(accountId);
   const { offered, named, running, window } = parts;
   const { worth, proposal, rows } = plan;
@@ -48,7 +61,7 @@ export async function planSchedules(accountId: number, on?: Day) {
     .of('schedule', schedules)
     .flatMap(({ id, state, ...rest }) => (state === 'enabled' ? [{ scheduleId: id, ...rest }] : []));
   const campaigns = plannedCampaigns(nodes, adGroups);
-  const figures = columnsOf(await readWeekRows({ account: accountId, scope: 'account', scopeId: 0 }, window));
+  const figures = await readWeekRows(account, { scope: 'account', scopeId: 0 }, window);
   const offered = options?.schedules ?? null;
   const spent = window
     ? await listDailySpend(db(), accountId, addDays(window.to, 1 - USED_OVER), window.to)

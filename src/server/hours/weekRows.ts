@@ -1,11 +1,11 @@
 import type { HoursQuery } from '../../contract/hours';
-import type { HourFigures } from '../../plans/hours';
 import { addDays } from '../../core/units';
-import { listWeekHours, spanOfHours } from '../../db/queries/hours';
-import type { CampaignWeekHour } from '../../db/queries/hours';
+import { readWeekHours, spanOfHours, WEEK_HOUR_COLUMNS } from '../../db/queries/hours';
+import type { WeekHours } from '../../db/queries/hours';
 import type { AccountRow } from '../../db/queries/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { db } from '../context/context';
+import { keptRead, spanKey } from '../context/keptReads';
 
 /** Whole weeks up to a day, the last settled one unless told otherwise, as far back as hours are known; null where no week is. */
 export async function weeksOf(
@@ -24,19 +24,18 @@ export async function weeksOf(
   return null;
 }
 
-/** Each campaign's hours of the week over a window; none without one. */
-export const readWeekRows = async (
-  asked: Omit<HoursQuery, 'weeks' | 'until'>,
-  window: { from: string; to: string } | null,
-): Promise<CampaignWeekHour[]> =>
-  window === null ? [] : [...(await listWeekHours(db(), asked, window.from, window.to))];
+const NONE = Object.fromEntries(WEEK_HOUR_COLUMNS.map((name) => [name, new Int32Array(0)])) as WeekHours;
 
-/** The same as columns. */
-export const columnsOf = (rows: readonly CampaignWeekHour[]): HourFigures => ({
-  campaign: rows.map((row) => row.campaign),
-  cell: rows.map((row) => row.cell),
-  clicks: rows.map((row) => row.clicks),
-  orders: rows.map((row) => row.orders),
-  spend: rows.map((row) => row.spend),
-  sales: rows.map((row) => row.sales),
-});
+/** Each campaign's hours of the week over a window; none without one. */
+export async function readWeekRows(
+  { id, revision, figures }: AccountRow,
+  { scope, scopeId }: Pick<HoursQuery, 'scope' | 'scopeId'>,
+  window: { from: string; to: string } | null,
+): Promise<WeekHours> {
+  if (window === null) return NONE;
+  // Which campaigns are of a line or product may change without new figures.
+  const stamp = scope === 'account' ? String(figures) : `${revision} ${figures}`;
+  return keptRead(`hours ${id} ${scope} ${scopeId} ${spanKey(window)}`, stamp, () =>
+    readWeekHours(db(), { account: id, scope, scopeId }, window.from, window.to),
+  );
+}

@@ -17,7 +17,7 @@ const HOURS = 24;
 export async function weekdayTotals(
   asked: Omit<HoursQuery, 'weeks' | 'until'>,
   window: { from: string; to: string } | null,
-  rows: readonly { cell: number; spend: number }[],
+  spend: readonly number[],
 ): Promise<HoursAnswer['totals']> {
   if (window === null || asked.scope === 'campaign') return null;
   const isKnown = (await readTotalSales(db(), asked.account, window)) !== null;
@@ -37,6 +37,6 @@ export async function weekdayTotals(
     if (margin === null) isWhole = isWhole && one === 0;
     else profit[weekday] += margin * one;
   }
-  for (const { cell, spend } of rows) profit[Math.floor(cell / HOURS)] -= spend;
+  spend.forEach((one, cell) => (profit[Math.floor(cell / HOURS)] -= one));
   return { sales, profit: isWhole ? profit : null };
 }

@@ -19,6 +19,7 @@ export function columnsAnswer(request: Request, value: object): Response {
     vary: 'accept',
     etag,
   };
-  if (request.headers.get('if-none-match')?.includes(etag)) return new Response(null, { status: 304, headers });
+  if (request.headers.get('if-none-match')?.includes(etag))
+    return new Response(null, { status: 304, headers });
   return new Response(body, { headers });
 }

@@ -6,6 +6,7 @@ import { pathToFileURL } from 'node:url';
 import compression from 'compression';
 import sirv from 'sirv';
 import { resumeBales } from '../changes/sendBale';
+import { readAhead } from '../field/readAhead';
 import { askForDueJobs, runDueJobs } from '../jobs/runJobs';
 import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
@@ -61,6 +62,7 @@ const duties = [
   again('refusing abandoned imports', PICK_UP_EVERY_MS, () => refuseAbandonedImports(db())),
   again('delivering bales', PICK_UP_EVERY_MS, resumeBales),
   again('asking for due jobs', PICK_UP_EVERY_MS, askForDueJobs),
+  again('reading ahead', PICK_UP_EVERY_MS, readAhead),
 ];
 // Jobs are rows that any program takes: this one looks whenever it has a lane free, also while others are at work.
 duties.push(

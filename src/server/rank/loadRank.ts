@@ -22,7 +22,10 @@ import { coreCount } from '../../core/words';
 import { listPinned } from '../../db/queries/coreTerms';
 import { findRankDays, listProductSales } from '../../db/queries/ranks';
 import type { TermAds } from '../../db/queries/ranks';
+import type { AccountRow } from '../../db/queries/accounts';
 import { needAccount } from '../accounts/accounts';
+import { todayOf } from '../accounts/today';
+import { keptRead } from '../context/keptReads';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { standingLosses } from '../aside/losses';
 import { db } from '../context/context';
@@ -37,6 +40,19 @@ export const RANK_HISTORY = 180;
 /** Organic ranks of an account's products and terms beside their ads: the list, what ads did to ranks, and what a rank brings. */
 export async function loadRank(accountId: number, span: RankSpan): Promise<RankAnswer> {
   const account = await needAccount(accountId);
+  const [pinned, losses] = await Promise.all([listPinned(db(), accountId), standingLosses(accountId)]);
+  // What it hangs on beside figures and entities is part of its stamp: half a million terms are gone through once.
+  const stamp = JSON.stringify([account.revision, account.figures, todayOf(account), pinned, losses]);
+  return keptRead(`rank ${accountId} ${span}`, stamp, () => workOutRank(account, span, pinned, losses));
+}
+
+async function workOutRank(
+  account: AccountRow,
+  span: RankSpan,
+  pinned: Awaited<ReturnType<typeof listPinned>>,
+  losses: Awaited<ReturnType<typeof standingLosses>>,
+): Promise<RankAnswer> {
+  const accountId = account.id;
   const { to: settled } = await chooseWindow(account);
   const window = { from: addDays(settled, 1 - span), to: settled };
   const before = { from: addDays(window.from, -span), to: addDays(window.from, -1) };
@@ -52,12 +68,10 @@ export async function loadRank(accountId: number, span: RankSpan): Promise<RankA
       rows: [],
     };
   const days = { from: later(told.from, addDays(told.to, 1 - RANK_HISTORY)), to: told.to };
-  const [feed, sales, tree, pinned, losses] = await Promise.all([
+  const [feed, sales, tree] = await Promise.all([
     loadRankFeed(accountId, days),
     listProductSales(db(), accountId, { from: days.from, to: settled }),
     loadTree(accountId),
-    listPinned(db(), accountId),
-    standingLosses(accountId),
   ]);
   const index = indexTree(tree);
   const usual = usualOf(sales);

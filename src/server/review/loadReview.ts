@@ -33,7 +33,10 @@ export async function loadReview(
     loadReviewColumns(accountId, from, to, on),
   ]);
   const { structure } = review;
-  return { ...review, structure: { ...structure, targets: stood.of('target', toTargets(structure.targets)) } };
+  return {
+    ...review,
+    structure: { ...structure, targets: stood.of('target', toTargets(structure.targets)) },
+  };
 }
 
 /** The same with its targets as columns, as they stand now. */

@@ -35,13 +35,13 @@ export async function guardsOf(accountId: number): Promise<RuleGuards> {
 /** An account's rules, in their order. */
 export async function loadRules(accountId: number): Promise<RulesAnswer> {
   const account = await needAccount(accountId);
-  const [rows, last, guards, tree] = await Promise.all([
+  const [rows, last, guards] = await Promise.all([
     listRules(db(), accountId),
     findLastNight(db(), accountId),
     guardsOf(accountId),
-    loadTree(accountId),
   ]);
-  const index = indexTree(tree);
+  if (rows.length === 0) return { rules: [], guards, lastNight: last ?? null };
+  const index = indexTree(await loadTree(accountId));
   const tomorrow = addDays(todayOf(account), 1);
   return {
     rules: rows.map((row) => infoOf(row, account, index, guards, tomorrow)),

@@ -8,7 +8,7 @@ import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 import { PLANNED_FROM } from '../hours/loadSchedules';
-import { columnsOf, readWeekRows, weeksOf } from '../hours/weekRows';
+import { readWeekRows, weeksOf } from '../hours/weekRows';
 import { settledWeeks, watchedOf } from './weeksKnown';
 
 const MOST_WORDS = 5;
@@ -60,9 +60,7 @@ export async function loadTrials(accountId: number): Promise<TrialInfo[]> {
 export async function trialNeeds(accountId: number, campaigns: readonly number[]): Promise<TrialNeeds> {
   const account = await needAccount(accountId);
   const window = await weeksOf(account, PLANNED_FROM);
-  const { campaign, orders } = columnsOf(
-    await readWeekRows({ account: accountId, scope: 'account', scopeId: 0 }, window),
-  );
+  const { campaign, orders } = await readWeekRows(account, { scope: 'account', scopeId: 0 }, window);
   const own = new Set(await withSameProducts(db(), accountId, campaigns));
   const sums = { orders: 0, untouched: 0 };
   for (let row = 0; row < orders.length; row += 1)

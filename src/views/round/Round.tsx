@@ -1,10 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { api } from '../shared/api';
 import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
 import { RoundBody } from './RoundBody';
 import { roundKeys } from './roundKeys';
 import { ROUND_STEPS } from './steps';
-import { useReview } from './terms/useReview';
 import { useRoundState } from './useRoundState';
 
 const KEYS = roundKeys(ROUND_STEPS);
@@ -13,7 +14,12 @@ const NAMES = ROUND_STEPS.map(({ name }) => name);
 /** The guided review: its steps on the left, the one that is worked on beside them. */
 export function Place({ account, error, tray }: PlaceProps) {
   const state = useRoundState(account, NAMES);
-  const { review, error: fault } = useReview(account, state.from, state.to);
+  const { data: shown, error: fault } = useQuery({
+    queryKey: ['window', account?.id, account?.revision, state.from, state.to],
+    queryFn: () => api.window(account!.id, state.from ?? undefined, state.to ?? undefined),
+    enabled: account !== undefined,
+    staleTime: Infinity,
+  });
   const [isWindowOpen, openWindow] = useState(false);
   useOffer(KEYS);
   return (
@@ -23,7 +29,7 @@ export function Place({ account, error, tray }: PlaceProps) {
       fault={error ?? fault}
       state={state}
       tray={tray}
-      window={{ shown: review?.window, isOpen: isWindowOpen, onOpen: openWindow, onWindow: state.setWindow }}
+      window={{ shown, isOpen: isWindowOpen, onOpen: openWindow, onWindow: state.setWindow }}
     />
   );
 }

@@ -56,6 +56,7 @@ import type { Goal } from '../../core/goals';
 import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
+import type { SettledWindow } from '../../core/windows';
 import { ApiError, ask, askColumns, query, send } from './ask';
 import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
@@ -87,6 +88,8 @@ export const api = {
     const { structure } = review;
     return { ...review, structure: { ...structure, targets: toTargets(structure.targets) } };
   },
+  window: (account: number, from?: string, to?: string) =>
+    ask<SettledWindow>(`/api/window?${query({ account, from, to })}`),
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
     ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
   revision: (account: number) => ask<{ revision: number }>(`/api/revision?${query({ account })}`),

@@ -6,7 +6,13 @@ const PATIENCE_MS = 180_000;
 const ROW = 'main .table-row';
 
 /** Seconds from an act to what tells that it is done, as the page counts its frames. */
-async function act(page: Page, name: string, bar: number, does: () => Promise<void>, isDone: () => Promise<unknown>) {
+async function act(
+  page: Page,
+  name: string,
+  bar: number,
+  does: () => Promise<void>,
+  isDone: () => Promise<unknown>,
+) {
   await heldUp(page);
   const start = Date.now();
   await does();
@@ -21,7 +27,9 @@ async function act(page: Page, name: string, bar: number, does: () => Promise<vo
 const changes = (page: Page, selector: string, before: string) =>
   page.waitForFunction(
     ([at, was]) => {
-      const now = [...document.querySelectorAll(at)].find((one) => one.getClientRects().length > 0)?.textContent;
+      const now = [...document.querySelectorAll(at)].find(
+        (one) => one.getClientRects().length > 0,
+      )?.textContent;
       return now !== undefined && now !== was && now !== '';
     },
     [selector, before] as const,
@@ -51,9 +59,21 @@ export async function benchActs(page: Page, url: string, account: number): Promi
       { polling: 'raf', timeout: PATIENCE_MS },
     );
   const rows = await count();
-  await act(page, 'Condition stacked', 0.3, () => goTo(`/field?account=${account}&lens=keywords&where=clicks%3E%3D10`), () => counted(rows));
+  await act(
+    page,
+    'Condition stacked',
+    0.3,
+    () => goTo(`/field?account=${account}&lens=keywords&where=clicks%3E%3D10`),
+    () => counted(rows),
+  );
   const first = await textOf(page, ROW);
-  await act(page, 'Sorted by sales', 0.3, () => goTo(`/field?account=${account}&lens=keywords&where=clicks%3E%3D10&sort=sales`), () => changes(page, ROW, first));
+  await act(
+    page,
+    'Sorted by sales',
+    0.3,
+    () => goTo(`/field?account=${account}&lens=keywords&where=clicks%3E%3D10&sort=sales`),
+    () => changes(page, ROW, first),
+  );
 
   await page.goto(`${url}/round?account=${account}&step=over`);
   await painted(page, ROW, PATIENCE_MS);
@@ -71,22 +91,50 @@ export async function benchActs(page: Page, url: string, account: number): Promi
   );
   await page.waitForTimeout(1000);
   const head = await textOf(page, 'main');
-  await act(page, 'Another target tried', 0.5, () => page.keyboard.press('>'), () => changes(page, 'main', head));
+  await act(
+    page,
+    'Another target tried',
+    0.5,
+    () => page.keyboard.press('>'),
+    () => changes(page, 'main', head),
+  );
   await page.keyboard.press('Escape');
   await page.waitForTimeout(500);
-  await act(page, 'Accept all: summary', 0.5, () => page.keyboard.press('a'), () => page.getByRole('dialog').waitFor({ timeout: PATIENCE_MS }));
+  await act(
+    page,
+    'Accept all: summary',
+    0.5,
+    () => page.keyboard.press('a'),
+    () => page.getByRole('dialog').waitFor({ timeout: PATIENCE_MS }),
+  );
   await act(
     page,
     'Accept all: in the tray',
     1,
-    () => page.getByRole('dialog').getByRole('button', { name: /^Accept/ }).click(),
+    () =>
+      page
+        .getByRole('dialog')
+        .getByRole('button', { name: /^Accept/ })
+        .click(),
     () => page.getByRole('button', { name: /^Tray · [\d,]{4,}/ }).waitFor({ timeout: PATIENCE_MS }),
   );
   say(`                        ${await page.getByRole('button', { name: /^Tray · / }).innerText()}`);
   await page.waitForTimeout(1500);
   const send = page.getByRole('button', { name: /^Send [\d,]+ change/ });
-  await act(page, 'Tray opened', 0.5, () => page.keyboard.press('t'), () => send.waitFor({ timeout: PATIENCE_MS }));
+  await act(
+    page,
+    'Tray opened',
+    0.5,
+    () => page.keyboard.press('t'),
+    () => send.waitFor({ timeout: PATIENCE_MS }),
+  );
   await page.waitForTimeout(1500);
-  await act(page, 'Sent', 60, () => send.click(), () => page.waitForURL(/ledger\?account=\d+&bale=/, { timeout: PATIENCE_MS }));
+  await act(
+    page,
+    'Sent',
+    60,
+    () => send.click(),
+    () => page.waitForURL(/ledger\?account=\d+&bale=/, { timeout: PATIENCE_MS }),
+  );
   say(`memory after the acts   ${Math.round(pageMemory() / 1e6)} MB   (bar: under 1,200)`);
 }

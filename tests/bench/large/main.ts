@@ -59,11 +59,15 @@ const browser = await chromium.launch({
   args: CHROMIUM_FLAGS,
 });
 try {
-  const accounts = (await (await fetch(`${URL_OF_APP}/api/accounts`)).json()) as { id: number; name: string }[];
+  const accounts = (await (await fetch(`${URL_OF_APP}/api/accounts`)).json()) as {
+    id: number;
+    name: string;
+  }[];
   const account = accounts[0].id;
   say(`${accounts[0].name}, times in seconds, bars in brackets`);
   say('place                     cold            again           page held up   memory');
-  const pad = (value: number, bar: number) => `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);
+  const pad = (value: number, bar: number) =>
+    `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);
   for (const visit of VISITS.filter(({ name }) => name.includes(ONLY))) {
     try {
       const seen = await look(browser, account, visit);

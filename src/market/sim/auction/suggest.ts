@@ -44,17 +44,44 @@ export function suggestBid(
   return { low: at(-RANGE), bid: at(0), high: at(RANGE) };
 }
 
+/** A world's queries by product and by text: a large one has half a million. */
+interface Sorted {
+  byProduct: Map<number, Query[]>;
+  byText: Map<string, Query[]>;
+}
+const sorted = new WeakMap<World, Sorted>();
+
+function queriesOf(world: World): Sorted {
+  let known = sorted.get(world);
+  if (!known) {
+    known = { byProduct: new Map(), byText: new Map() };
+    for (const query of world.queries) {
+      putIn(known.byProduct, query.product, query);
+      putIn(known.byText, query.text, query);
+    }
+    sorted.set(world, known);
+  }
+  return known;
+}
+
+function putIn<K>(lists: Map<K, Query[]>, key: K, query: Query): void {
+  const list = lists.get(key);
+  if (list) list.push(query);
+  else lists.set(key, [query]);
+}
+
 function caughtBy(
   world: World,
   { kind, match, expression }: Pick<SimTarget, 'kind' | 'match' | 'expression'>,
   product: number,
 ): Query[] {
-  const ofProduct = world.queries.filter((query) => query.product === product);
+  const { byProduct, byText } = queriesOf(world);
+  const ofProduct = byProduct.get(product) ?? [];
   if (kind === 'keyword') {
     const index = keywordIndex([{ match: match!, expression }], world.synonyms);
     return ofProduct.filter((query) => !query.isVisit && index.caughtBy(query.words).length > 0);
   }
-  if (kind === 'item') return world.queries.filter(({ text }) => text === expression.toLowerCase());
+  if (kind === 'item') return byText.get(expression.toLowerCase()) ?? [];
   if (kind === 'auto' && /search/.test(expression)) return ofProduct.filter((query) => !query.isVisit);
   return ofProduct.filter((query) => query.kind === 'item');
 }
@@ -67,8 +94,8 @@ export function suggestTargets(
   most: number,
 ): TargetSuggestion[] {
   const usual = world.scenario.products[product].conversion;
-  return world.queries
-    .filter((query) => query.product === product && !known.has(query.words.join(' ')))
+  return (queriesOf(world).byProduct.get(product) ?? [])
+    .filter((query) => !known.has(query.words.join(' ')))
     .filter(
       ({ kind, conversion }) =>
         (kind === 'core' || kind === 'tail' || kind === 'item') && conversion > usual * 0.3,

@@ -16,7 +16,7 @@ import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
 import type { ChoicesState } from '../../shared/useChoices';
 import { useDecisions } from '../decisions/useDecisions';
-import type { RoundAt } from '../steps/step';
+import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 
 const QUEUE = { name: BID_QUEUE, noun: 'target' };
@@ -65,7 +65,7 @@ export type BidDecisions = ReturnType<typeof useBidDecisions>;
 const inOrder = (ids: readonly number[]) => [...new Set(ids)].sort((a, b) => a - b);
 
 /** The targets of the steps that tune bids, with everything that is decided on them. */
-export function useBidWork({ account, state, tray }: RoundAt) {
+export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const isShown = isBidStep(state.step);
   const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
@@ -84,7 +84,7 @@ export function useBidWork({ account, state, tray }: RoundAt) {
   const lens = useWorkerLoad<LoadedLens>(
     ['bids', account?.id, version, state.from, state.to],
     () => engine.loadBids(account!.id, version, { from: state.from ?? undefined, to: state.to ?? undefined }),
-    account !== undefined,
+    isWanted && account !== undefined,
   );
   const { data: loaded } = lens;
   const decisions = useBidDecisions(account, tray);

@@ -12,14 +12,14 @@ import type { PointSource } from '../../shared/picture/points';
 import { useAnswer } from '../../shared/useAnswer';
 import { useTell } from '../../shared/useTell';
 import { inOrder, useCampaignDecisions, useCampaignLens } from '../campaigns';
-import type { RoundAt } from '../steps/step';
+import type { WorkAt } from '../steps/step';
 import { ranDry } from './ranDry';
 import { useStepRows } from '../useStepRows';
 
 export const BUDGETS_NAME = 'budgets';
 
 /** The campaigns of the account with what is proposed for their budgets, and everything that is decided on them. */
-export function useBudgetWork({ account, state, tray }: RoundAt) {
+export function useBudgetWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const tell = useTell();
   const isShown = state.step === BUDGETS_NAME;
@@ -30,7 +30,7 @@ export function useBudgetWork({ account, state, tray }: RoundAt) {
     () => roundSettings({ bids, money }, limits, aheadOf([...tray.changes, ...tray.sending])),
     [bids, limits, money, tray.changes, tray.sending],
   );
-  const lens = useCampaignLens(account, state);
+  const lens = useCampaignLens(account, state, isWanted);
   const { data: loaded } = lens;
   /** Budgets that were set by hand: the others give way. */
   const decisions = useCampaignDecisions<number>(account, BUDGETS_NAME, tray, pendingBudgets);

@@ -6,12 +6,16 @@ import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import type { RoundState } from '../useRoundState';
 
 /** The account's campaigns, loaded once for all steps that go over them. */
-export function useCampaignLens(account: AccountInfo | undefined, { from, to }: RoundState) {
+export function useCampaignLens(
+  account: AccountInfo | undefined,
+  { from, to }: RoundState,
+  isWanted: boolean,
+) {
   const engine = pageEngine();
   const version = dataVersion(account);
   return useWorkerLoad<LoadedLens>(
     ['campaigns', account?.id, version, from, to],
     () => engine.loadCampaigns(account!.id, version, { from: from ?? undefined, to: to ?? undefined }),
-    account !== undefined,
+    isWanted && account !== undefined,
   );
 }

@@ -12,17 +12,17 @@ import type { PointSource } from '../../shared/picture/points';
 import { useAnswer } from '../../shared/useAnswer';
 import { useTell } from '../../shared/useTell';
 import { inOrder, useCampaignDecisions, useCampaignLens } from '../campaigns';
-import type { RoundAt } from '../steps/step';
+import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 
 /** The campaigns of the account with the week that their hours propose, and everything that is decided on them. */
-export function useHourWork({ account, state, tray }: RoundAt) {
+export function useHourWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const tell = useTell();
   const isShown = state.step === HOURS_STEP;
-  const lens = useCampaignLens(account, state);
+  const lens = useCampaignLens(account, state, isWanted);
   const { data: loaded } = lens;
-  const { data: plan, error: planFault } = useSchedules(account);
+  const { data: plan, error: planFault } = useSchedules(isWanted ? account : undefined);
   const decisions = useCampaignDecisions<never>(account, HOURS_STEP, tray, pendingSchedules);
   const byId = useMemo(
     () => new Map((plan?.rows ?? []).map((row): [number, ScheduleRow] => [row.campaignId, row])),

@@ -12,14 +12,14 @@ import type { PointSource } from '../../shared/picture/points';
 import { useAnswer } from '../../shared/useAnswer';
 import { useTell } from '../../shared/useTell';
 import { inOrder, useCampaignDecisions, useCampaignLens } from '../campaigns';
-import type { RoundAt } from '../steps/step';
+import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 
 export const PLACEMENTS_NAME = 'placements';
 export type PlacementDecisions = ReturnType<typeof useCampaignDecisions<PlacementEdit>>;
 
 /** The campaigns of the account with what is proposed for their placements, and everything that is decided on them. */
-export function usePlacementWork({ account, state, tray }: RoundAt) {
+export function usePlacementWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const tell = useTell();
   const isShown = state.step === PLACEMENTS_NAME;
@@ -29,7 +29,7 @@ export function usePlacementWork({ account, state, tray }: RoundAt) {
     () => placementSettings(settingsOf(bids, account?.limits ?? USUAL_LIMITS), account?.options ?? null),
     [bids, account?.limits, account?.options],
   );
-  const lens = useCampaignLens(account, state);
+  const lens = useCampaignLens(account, state, isWanted);
   const { data: loaded } = lens;
   const decisions = useCampaignDecisions<PlacementEdit>(account, PLACEMENTS_NAME, tray, pendingPlacements);
   const { answer: plan, error: planFault } = useAnswer<BidSettings, PlacementPlan & { loadId: number }>(

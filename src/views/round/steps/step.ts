@@ -16,6 +16,12 @@ export interface RoundAt {
   window: WindowState;
 }
 
+/** What a step's work gets beside that. */
+export interface WorkAt extends RoundAt {
+  /** Whether it is to be loaded by now: what is looked at goes first. */
+  isWanted: boolean;
+}
+
 /** How much there is to do in a step. Money in micros. */
 export interface StepLeft {
   step: string;
@@ -25,7 +31,7 @@ export interface StepLeft {
 
 /** What steps over the same rows share: loaded and arranged once, whichever of them is shown. */
 export interface Work<W extends WorkState = WorkState> {
-  useWork: (at: RoundAt) => W;
+  useWork: (at: WorkAt) => W;
 }
 
 export interface WorkState {

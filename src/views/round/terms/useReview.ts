@@ -5,12 +5,17 @@ import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/term
 import { pageReview } from '../../shared/reviewEngine/pageReview';
 
 /** The search terms of a window, loaded into the worker. */
-export function useReview(account: AccountInfo | undefined, from: string | null, to: string | null) {
+export function useReview(
+  account: AccountInfo | undefined,
+  from: string | null,
+  to: string | null,
+  isWanted: boolean,
+) {
   const engine = pageReview();
   const { data, error, onGone } = useWorkerLoad<LoadedReview>(
     ['review', account?.id, account?.revision, from, to],
     () => engine.load(account!.id, from ?? undefined, to ?? undefined),
-    account !== undefined,
+    isWanted && account !== undefined,
   );
   return { engine, review: data, error, onGone };
 }

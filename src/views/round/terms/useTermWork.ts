@@ -9,7 +9,7 @@ import type { BlockReach, NegativeReach } from '../../../core/negatives';
 import { useTell } from '../../shared/useTell';
 import { useDecisions } from '../decisions/useDecisions';
 import type { Decisions } from '../decisions/useDecisions';
-import type { RoundAt } from '../steps/step';
+import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 import { sourceOf } from './sourceOf';
 import { useArranged, useReview } from './useReview';
@@ -53,8 +53,8 @@ const keysOf = (step: StepName, subjects: Iterable<string>) =>
   });
 
 /** The search terms of the steps that go through them, with everything that is decided on them. */
-export function useTermWork({ account, state, tray }: RoundAt) {
-  const loaded = useReview(account, state.from, state.to);
+export function useTermWork({ account, state, tray, isWanted }: WorkAt) {
+  const loaded = useReview(account, state.from, state.to, isWanted);
   const { engine, review } = loaded;
   const isShown = isTermStep(state.step);
   const step: StepName = isTermStep(state.step) ? state.step : TERM_STEPS[0];

@@ -10,7 +10,7 @@ import { exportLink } from '../../shared/api';
 import { PartHead } from '../PartHead';
 import { CostCell } from './CostCell';
 import { useProducts } from './useProducts';
-import { Facts, Fault, PlaceLink } from '../../shared/kit';
+import { Facts, Fault, FindIn, PlaceLink, ShowMore, useShort } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
 
 /** What products cost, what they leave, and what may be paid for a click: edited in place. */
@@ -51,52 +51,62 @@ const COSTS = [
   ['recovered', 'Recovered', 'What a returned unit still brings; empty counts as nothing'],
 ] as const;
 
+/** Rows of fields are heavy: so many stand at once. */
+const ROWS_AT_ONCE = 40;
+
+const wordsOf = ({ name, itemCode, sku, line }: ProductInfo) => [name, itemCode, sku, line].join(' ');
+
 function Table({ products, edit, currency }: TableProps) {
+  const short = useShort(products, wordsOf, ROWS_AT_ONCE);
   return (
-    <Facts aria-label="Products" sx={{ minWidth: 940 }}>
-      <TableHead>
-        <TableRow>
-          <TableCell>Product</TableCell>
-          {COSTS.map(([key, label, definition]) => (
-            <TableCell key={key} className="figure" title={definition}>
-              {label} {key !== 'refundRate' && <span className="unit">{currency}</span>}
+    <>
+      {products.length > ROWS_AT_ONCE && <FindIn noun="products" short={short} />}
+      <Facts aria-label="Products" sx={{ minWidth: 940 }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>Product</TableCell>
+            {COSTS.map(([key, label, definition]) => (
+              <TableCell key={key} className="figure" title={definition}>
+                {label} {key !== 'refundRate' && <span className="unit">{currency}</span>}
+              </TableCell>
+            ))}
+            <TableCell
+              className="figure"
+              title="(price − goods − fees − shipping − refunds) / price: also the ACOS at which ads earn nothing"
+            >
+              Margin
             </TableCell>
+            <TableCell
+              className="figure"
+              title="Conversion × order value × margin: what a click may cost at most"
+            >
+              Break-even CPC <span className="unit">{currency}</span>
+            </TableCell>
+            <TableCell className="figure" title="Order value × margin">
+              Per order <span className="unit">{currency}</span>
+            </TableCell>
+            <TableCell className="figure" title="The nearest target that is set">
+              Target
+            </TableCell>
+            <TableCell className="figure" title="Spend / ad sales">
+              ACOS
+            </TableCell>
+            <TableCell className="figure" title={businessMeasure('tacos').definition}>
+              TACOS
+            </TableCell>
+            <TableCell className="figure" title={`${businessMeasure('profit').definition} ${currency}`}>
+              Profit <span className="unit">{currency}</span>
+            </TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {short.shown.map((product) => (
+            <Product key={product.id} product={product} edit={(change) => edit(product, change)} />
           ))}
-          <TableCell
-            className="figure"
-            title="(price − goods − fees − shipping − refunds) / price: also the ACOS at which ads earn nothing"
-          >
-            Margin
-          </TableCell>
-          <TableCell
-            className="figure"
-            title="Conversion × order value × margin: what a click may cost at most"
-          >
-            Break-even CPC <span className="unit">{currency}</span>
-          </TableCell>
-          <TableCell className="figure" title="Order value × margin">
-            Per order <span className="unit">{currency}</span>
-          </TableCell>
-          <TableCell className="figure" title="The nearest target that is set">
-            Target
-          </TableCell>
-          <TableCell className="figure" title="Spend / ad sales">
-            ACOS
-          </TableCell>
-          <TableCell className="figure" title={businessMeasure('tacos').definition}>
-            TACOS
-          </TableCell>
-          <TableCell className="figure" title={`${businessMeasure('profit').definition} ${currency}`}>
-            Profit <span className="unit">{currency}</span>
-          </TableCell>
-        </TableRow>
-      </TableHead>
-      <TableBody>
-        {products.map((product) => (
-          <Product key={product.id} product={product} edit={(change) => edit(product, change)} />
-        ))}
-      </TableBody>
-    </Facts>
+        </TableBody>
+      </Facts>
+      <ShowMore noun="products" short={short} />
+    </>
   );
 }
 

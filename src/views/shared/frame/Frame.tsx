@@ -16,6 +16,7 @@ import { Tray } from '../tray/Tray';
 import { PARTS, PAGES, goTo } from './pages';
 import type { PageName } from './pages';
 import { useUndo } from '../undo/useUndo';
+import { useLater } from '../useLater';
 import { Offers } from './place';
 
 interface FrameProps {
@@ -26,10 +27,14 @@ interface FrameProps {
   children: ReactNode;
 }
 
+/** What the place asks for goes first. */
+const WARNINGS_AFTER_MS = 1500;
+
 /** Top bar, place, tray: the same bands at the same places everywhere. */
 export function Frame({ place, accounts, account, tray, children }: FrameProps) {
   const offers = useContext(Offers);
   const undo = useUndo(account?.id);
+  const isLater = useLater(WARNINGS_AFTER_MS);
   const [isTrayOpen, openTray] = useState(false);
   const [isHelpOpen, openHelp] = useState(false);
   const [isFindOpen, openFind] = useState(false);
@@ -77,9 +82,13 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
         onHelp={() => openHelp(true)}
         onFind={() => openFind(true)}
       />
-      <MachineWarning />
-      <MoneyWarning account={account} />
-      <RulesWarning account={account} />
+      {isLater && (
+        <>
+          <MachineWarning />
+          <MoneyWarning account={account} />
+          <RulesWarning account={account} />
+        </>
+      )}
       <NightLine key={account?.id} account={account} />
       {children}
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />

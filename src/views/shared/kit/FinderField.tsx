@@ -5,8 +5,8 @@ export interface FinderProps<T extends string | number> {
   label: string;
   value: T | null;
   placeholder?: string;
-  /** Value and words of each choice; there may be thousands. */
-  children: readonly { value: T; words: string }[];
+  /** Value and words of each choice, those of a group together; there may be thousands. */
+  children: readonly { value: T; words: string; group?: string }[];
   onChange: (value: T) => void;
 }
 
@@ -23,6 +23,9 @@ export function FinderField({ label, value, placeholder, children, onChange }: F
       options={children}
       value={children.find((one) => one.value === value) ?? null}
       disableClearable={value !== null}
+      {...(children.some(({ group }) => group !== undefined) && {
+        groupBy: (one: One | string) => (one as One).group ?? '',
+      })}
       filterOptions={createFilterOptions<One>({ limit: MOST, matchFrom: 'any' })}
       getOptionKey={(one) => (one as One).value}
       getOptionLabel={(one) => (one as One).words}

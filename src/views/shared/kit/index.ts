@@ -15,3 +15,5 @@ export { PlaceLink } from './PlaceLink';
 export { Field, showFaults } from './form';
 export { Ask } from './Ask';
 export { Empty, Fault, Loading, Progress, Trouble, timeLeft } from './states';
+export { FindIn, ShowMore } from './FindIn';
+export { useShort } from './useShort';

@@ -6,6 +6,7 @@ import {
   rowsOfForm,
   standingNegatives,
   wordParts,
+  WORDS_DAYS,
 } from '../../../core/words';
 import type { CoreTerm, NegativeFinding, PlacedNegative, WordPart } from '../../../core/words';
 import { sumsOfRows, termContext } from '../../../core/terms';
@@ -17,7 +18,6 @@ import { toTermTable } from '../../../plans/terms';
 import { lineOf, placeText, productOfRow } from './keptWords';
 import type { KeptWords } from './keptWords';
 import { partDetail } from './partDetail';
-import { PAST_DAYS } from './pastDays';
 import type {
   BlockedAnswer,
   LoadedWords,
@@ -48,7 +48,7 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
     async load(account: number, lastDay: string): Promise<LoadedWords> {
       const loadId = (lastLoad += 1);
       const [{ rows, structure, account: info, window, historyDays }, tree] = await Promise.all([
-        server.review(account, addDays(lastDay, 1 - PAST_DAYS), lastDay),
+        server.review(account, addDays(lastDay, 1 - WORDS_DAYS), lastDay),
         server.tree(account),
       ]);
       const context = termContext(toTermTable(rows, historyDays), structure);

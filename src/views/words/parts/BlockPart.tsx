@@ -10,7 +10,7 @@ import { NO_SUMS, addSums } from '../../../core/measures';
 import { DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
 import type { PartDetail, PartPlace } from '../../shared/wordsEngine/types';
-import { PAST_DAYS } from '../../shared/wordsEngine/pastDays';
+import { WORDS_DAYS } from '../../../core/words';
 import { Check, Facts } from '../../shared/kit';
 
 interface BlockPartProps {
@@ -86,13 +86,13 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
   );
 }
 
-const MONTHS = PAST_DAYS / DAYS_PER_MONTH;
+const MONTHS = WORDS_DAYS / DAYS_PER_MONTH;
 
 function negativeFor(text: string, { campaignId, sums }: PartPlace): NewChange {
   const { clicks, orders, spend, sales } = sums;
   return {
     change: { kind: 'add-negative', campaignId, adGroupId: null, match: 'phrase', expression: text },
-    reason: `Terms that hold “${text}”: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(spend)} spent there in ${PAST_DAYS} days.`,
+    reason: `Terms that hold “${text}”: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(spend)} spent there in ${WORDS_DAYS} days.`,
     figures: { step: 'negatives', clicks, orders, spend, sales },
     effect: { spend: -Math.round(spend / MONTHS), sales: -Math.round(sales / MONTHS) },
   };
