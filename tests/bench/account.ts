@@ -1,5 +1,6 @@
 import { insertAccount } from '../../src/db/queries/accounts';
 import { db } from '../../src/server/context/context';
+import { factsChanged } from '../make/facts';
 
 const DAYS = 90;
 /** Last day with figures. */
@@ -26,5 +27,6 @@ export async function anAccount(targets: number): Promise<number> {
   await db()`insert into mowing.term_day values (${account}, ${LAST}, 1, 1, 0, 0, 0, 0, 0, 0) on conflict do nothing`.catch(
     () => {},
   );
+  await factsChanged(account);
   return account;
 }

@@ -5,6 +5,7 @@ import { CHROMIUM_FLAGS } from '../chromiumFlags.mjs';
 import { anAccount } from './account';
 import { repaint } from './bare';
 import { median, say } from './timed';
+import { factsChanged } from '../make/facts';
 
 /** As many targets as an account of this size has, most of them with a proposal. */
 const TARGETS = 1_216;
@@ -21,6 +22,7 @@ export async function benchRound(url: string): Promise<void> {
   await db()`
     update mowing.target_day set orders = 1, units = 1, sales_micros = 24000000
     where account_id = ${account} and hashint4(target_id * 1000 + (day - date '2026-01-01')) % (10 + target_id % 30) = 0`;
+  await factsChanged(account);
   await db()`insert into mowing.coverage values (${account}, 'targets', '2026-08-25', '2026-11-22') on conflict do nothing`;
   const browser = await chromium.launch({
     executablePath: process.env.MOWING_CHROMIUM ?? '/usr/bin/chromium',

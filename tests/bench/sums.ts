@@ -1,3 +1,4 @@
+import { pack } from '../../src/contract/packed';
 import { db } from '../../src/server/context/context';
 import { loadFieldSums } from '../../src/server/field/loadFieldSums';
 import { anAccount, LAST } from './account';
@@ -24,7 +25,7 @@ export async function benchSums(withLargest: (account: number) => Promise<void>)
       bare.push((await timed(() => bareSums(account))).seconds);
       const answer = await timed(async () => {
         const [from, to] = ['2026-10-24', '2026-11-22'];
-        return Buffer.from(await loadFieldSums({ account, grain: 'target', from, to })).length;
+        return pack(await loadFieldSums({ account, grain: 'target', from, to })).length;
       });
       whole.push(answer.seconds);
       bytes = answer.value;

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { FieldSumsAnswer } from '../../src/contract/api';
 import { aReport, aReportRow } from '../make/report';
 import { demoAccount, emptyTray, freshStage, newAccount, openField, pick, press, watch } from './page';
+import type { AsJson } from '../../src/contract/packed';
 
 test.beforeAll(freshStage);
 
@@ -13,7 +14,7 @@ test('ten bids lowered by hand, sent, seven days pass: the spend has moved', asy
   const spendOf = async (ids: number[], from: string, to: string) => {
     const { columns } = (await (
       await request.get(`/api/field?account=${account}&from=${from}&to=${to}`)
-    ).json()) as FieldSumsAnswer;
+    ).json()) as AsJson<FieldSumsAnswer>;
     return ids.reduce((sum, id) => sum + (columns.spend[columns.targetId.indexOf(id)] ?? 0), 0);
   };
   const week = '&from=2026-11-16&to=2026-11-22';

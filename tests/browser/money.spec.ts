@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { FieldSumsAnswer } from '../../src/contract/api';
 import type { PlanAnswer } from '../../src/contract/plan';
+import type { AsJson } from '../../src/contract/packed';
 import {
   demoAccount,
   emptyTray,
@@ -36,7 +37,7 @@ async function openStep(page: Page, step: string) {
 /** Cost per click at the top over that on product pages, of all campaigns over the last days. */
 async function topOverPages(request: APIRequestContext, from: string, to: string): Promise<number> {
   const answer = await request.get(`/api/field?account=${account}&grain=placement&from=${from}&to=${to}`);
-  const { columns } = (await answer.json()) as FieldSumsAnswer;
+  const { columns } = (await answer.json()) as AsJson<FieldSumsAnswer>;
   const cpc = (placement: number) => {
     let [spend, clicks] = [0, 0];
     columns.placement.forEach((one, row) => {
@@ -155,7 +156,7 @@ test('money moves from where it lies idle to campaigns that ran dry, the sum to 
     expect(raised.size).toBeGreaterThan(2);
     const clicksADay = async (from: string, to: string, days: number) => {
       const answer = await request.get(`/api/field?account=${account}&grain=placement&from=${from}&to=${to}`);
-      const { columns } = (await answer.json()) as FieldSumsAnswer;
+      const { columns } = (await answer.json()) as AsJson<FieldSumsAnswer>;
       let clicks = 0;
       columns.campaignId.forEach((id, row) => (clicks += raised.has(id) ? columns.clicks[row] : 0));
       return clicks / days;

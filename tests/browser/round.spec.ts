@@ -1,6 +1,7 @@
 import type { ChoicesAnswer } from '../../src/contract/choices';
 import { expect, test } from '@playwright/test';
 import type { ReviewData } from '../../src/contract/review';
+import type { AsJson } from '../../src/contract/packed';
 import {
   demoAccount,
   emptyTray,
@@ -40,7 +41,7 @@ test.describe('what the rows show', () => {
       const to = new URL(page.url()).searchParams.get('to');
       const review = (await (
         await request.get(`/api/review?account=${account}&from=${from}&to=${to}`)
-      ).json()) as ReviewData;
+      ).json()) as AsJson<ReviewData>;
       const most = Math.max(...review.rows.clicks);
       const term = review.rows.term[review.rows.clicks.indexOf(most)];
       await expect(rows(page)).toHaveAttribute('aria-rowcount', String(review.rows.term.length));
@@ -57,7 +58,9 @@ test.describe('what the rows show', () => {
 
   test('are totals of the filtered rows, with ratios from their sums', async ({ page, request }) => {
     await openRound(page, account, '&show=all&where=clicks>=20&where=orders>=1');
-    const { rows: all } = (await (await request.get(`/api/review?account=${account}`)).json()) as ReviewData;
+    const { rows: all } = (await (
+      await request.get(`/api/review?account=${account}`)
+    ).json()) as AsJson<ReviewData>;
     const kept = all.term.map((_, at) => at).filter((at) => all.clicks[at] >= 20 && all.orders[at] >= 1);
     const sum = (column: number[]) => kept.reduce((total, at) => total + column[at], 0);
     await expect(rows(page)).toHaveAttribute('aria-rowcount', String(kept.length));

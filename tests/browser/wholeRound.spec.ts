@@ -5,6 +5,7 @@ import type { ReviewData } from '../../src/contract/review';
 import { matchForm } from '../../src/core/matching';
 import type { WordLists } from '../../src/core/matching';
 import { addDays } from '../../src/core/units';
+import type { AsJson } from '../../src/contract/packed';
 import {
   demoAccount,
   emptyTray,
@@ -71,7 +72,7 @@ test('terms are harvested along routes and others blocked; 14 days later they ru
     const taken = new Set(before.map(({ figures }) => figures.termId));
     const { rows: terms, structure } = (await (
       await request.get(`/api/review?account=${account}`)
-    ).json()) as ReviewData;
+    ).json()) as AsJson<ReviewData>;
     const looks = new Set(
       structure.targets.filter(({ kind }) => kind === 'auto').map((one) => one.adGroupId),
     );
@@ -113,7 +114,7 @@ test('terms are harvested along routes and others blocked; 14 days later they ru
   await test.step('they run in their homes, and in their sources no more', async () => {
     const { rows: now } = (await (
       await request.get(`/api/review?account=${account}&from=${from}&to=${to}`)
-    ).json()) as ReviewData;
+    ).json()) as AsJson<ReviewData>;
     const shownIn = (term: string, adGroupId: number) =>
       now.term.reduce(
         (sum, text, at) =>

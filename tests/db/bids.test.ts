@@ -1,6 +1,5 @@
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import type { BidFeed } from '../../src/core/bids';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { findAccount } from '../../src/db/queries/accounts';
 import { listTargets } from '../../src/db/queries/structure';
@@ -13,6 +12,7 @@ import { loadBaleEffects, loadPurposeEffects } from '../../src/server/effects/lo
 import { addDays } from '../../src/core/units';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
+import { told } from '../make/told';
 
 const FIRST = '2026-10-01';
 const DAYS = 50;
@@ -66,7 +66,7 @@ async function accepted(targetId: number, day: string, step: string): Promise<nu
 
 describe('what bids are worked out from', () => {
   test('are the days up to the last with data, each as old as it is before the decision', async () => {
-    const feed = JSON.parse(await loadBidFeed(account.id)) as BidFeed;
+    const feed = told(await loadBidFeed(account.id));
     expect(feed.today).toBe(addDays(FIRST, DAYS));
     const own = feed.days.targetId.flatMap((id, row) => (id === ids[3] ? [row] : []));
     expect(own).toHaveLength(DAYS);
@@ -80,7 +80,7 @@ describe('what bids are worked out from', () => {
   test('count a bid that only went along with modifiers in its days, and not as a change to be waited for', async () => {
     await accepted(ids[5], addDays(FIRST, 40), 'placements');
     await accepted(ids[6], addDays(FIRST, 40), 'over');
-    const { bidChanges } = JSON.parse(await loadBidFeed(account.id)) as BidFeed;
+    const { bidChanges } = told(await loadBidFeed(account.id));
     expect(bidChanges.map(({ targetId }) => targetId).sort()).toEqual([ids[5], ids[6]].sort());
     const { lastChanges } = await loadTree(account.id);
     expect(lastChanges.map(({ id }) => id)).toEqual([ids[6]]);
@@ -118,7 +118,7 @@ describe('what bids are worked out from', () => {
     await change('add-keyword', {}, target.id);
     await change('set-bid', { step: 'test', testCost: 2_500_000 }, null);
     await change('set-bid', { step: 'grow', testCost: 9_000_000 }, null);
-    const feed = JSON.parse(await loadBidFeed(own.id)) as BidFeed;
+    const feed = told(await loadBidFeed(own.id));
     // Ten days of the term under the automatic target; what came after, and its own clicks, count where they are.
     expect(feed.before).toEqual([{ targetId: target.id, clicks: 30, orders: 10, sales: 200_000_000 }]);
     expect(feed.testsUsed).toBe(2_500_000);
@@ -126,7 +126,7 @@ describe('what bids are worked out from', () => {
 
   test('an account without data has none, and no error', async () => {
     const empty = await anAccount();
-    const feed = JSON.parse(await loadBidFeed(empty.id)) as BidFeed;
+    const feed = told(await loadBidFeed(empty.id));
     expect(feed.days.targetId).toEqual([]);
     expect(feed.bidChanges).toEqual([]);
   });

@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import type { BidFeed } from '../../src/core/bids';
 import { indexTree } from '../../src/core/structure';
 import { addDays } from '../../src/core/units';
 import { USUAL_PLAN_CHOICES } from '../../src/contract/choices';
@@ -19,6 +18,8 @@ import { changeChoices } from '../../src/server/plans/choices';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { aShop } from './shop';
 import type { Shop } from './shop';
+import { told } from '../make/told';
+import { factsChanged } from '../make/facts';
 
 let shop: Shop;
 beforeAll(async () => {
@@ -29,7 +30,7 @@ afterAll(async () => {
   await closeContext();
 });
 
-const feedNow = async () => JSON.parse(await loadBidFeed(shop.account)) as BidFeed;
+const feedNow = async () => told(await loadBidFeed(shop.account));
 const setBudget = (micros: number) => db()`
   update mowing.campaign set budget_micros = ${micros} where account_id = ${shop.account} and campaign_id = ${shop.campaign}`;
 
@@ -60,6 +61,7 @@ describe('budgets as they stood', () => {
     await db()`
       insert into mowing.campaign_hour (account_id, day, campaign_id, hour, impressions, clicks, orders, units, spend_micros, sales_micros)
       select ${account}, ${from}::date + d, ${campaign}, h, 10, 1, 0, 0, 500000, 0 from generate_series(0, 6) d, generate_series(0, 11) h`;
+    await factsChanged(account);
     const index = indexTree(await loadTree(account));
     const bids = keptBids(index, await feedNow());
     const { dry } = bids.ranDry.campaigns[bids.campaignIds.indexOf(campaign)];

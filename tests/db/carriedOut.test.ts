@@ -11,6 +11,7 @@ import { closeContext, db } from '../../src/server/context/context';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { anAccount, take } from './account';
 import { because } from './shop';
+import { told } from '../make/told';
 
 afterAll(closeContext);
 
@@ -67,7 +68,7 @@ describe('a tray that was carried out by hand', () => {
       marketDay: '2026-11-02',
       accepted: 3,
     });
-    const feed = JSON.parse(await loadBidFeed(account.id)) as {
+    const feed = told(await loadBidFeed(account.id)) as {
       bidChanges: { targetId: number; day: string }[];
     };
     expect(feed.bidChanges.map(({ targetId, day }) => [targetId, day])).toContainEqual([

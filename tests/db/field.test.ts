@@ -1,7 +1,6 @@
 import { addDays } from '../../src/core/units';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import type { FieldSumsAnswer } from '../../src/contract/api';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { closeContext, db } from '../../src/server/context/context';
 import { tableFile } from '../../src/server/exports/tableFile';
@@ -14,6 +13,7 @@ import { keepSwath, loadSwaths, removeSwath } from '../../src/server/field/swath
 import { loadTree } from '../../src/server/field/loadTree';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
+import { told } from '../make/told';
 
 let account: AccountRow;
 
@@ -48,9 +48,7 @@ beforeAll(async () => {
 afterAll(closeContext);
 
 const sumsOf = async (grain: 'target' | 'term') =>
-  JSON.parse(
-    await loadFieldSums({ account: account.id, grain, from: '2026-11-06', to: '2026-11-12' }),
-  ) as FieldSumsAnswer;
+  told(await loadFieldSums({ account: account.id, grain, from: '2026-11-06', to: '2026-11-12' }));
 
 test('rows by week and month add up to their days, a week parted by the months it lies in', async () => {
   const { columns } = await sumsOf('target');
@@ -95,7 +93,7 @@ describe('the sums of the field', () => {
 
   test('of an account without data are empty columns, not an error', async () => {
     const empty = await anAccount();
-    const answer = JSON.parse(await loadFieldSums({ account: empty.id, grain: 'term' })) as FieldSumsAnswer;
+    const answer = told(await loadFieldSums({ account: empty.id, grain: 'term' }));
     expect(answer.columns.clicks).toEqual([]);
     expect(answer.terms.text).toEqual([]);
   });
@@ -197,9 +195,7 @@ describe('the overview', () => {
     const { before, days } = await loadOverview(account.id, asked);
     expect(before).toEqual({ from: '2026-11-08', to: '2026-11-10', isCovered: true });
     expect(days.map(({ day }) => day)).toContain('2026-11-01');
-    const { columns } = JSON.parse(
-      await loadFieldSums({ account: account.id, grain: 'target', ...asked }),
-    ) as FieldSumsAnswer;
+    const { columns } = told(await loadFieldSums({ account: account.id, grain: 'target', ...asked }));
     const all = (name: string) => columns[name].reduce((sum, one) => sum + one, 0);
     expect([all('clicks'), all('clicksBefore')]).toEqual([6, 12]);
   });
@@ -217,8 +213,7 @@ describe('the overview', () => {
 
 test('a window in words is worked out when it is looked at', async () => {
   const windowOf = async (from?: string, to?: string) =>
-    (JSON.parse(await loadFieldSums({ account: account.id, grain: 'target', from, to })) as FieldSumsAnswer)
-      .window;
+    told(await loadFieldSums({ account: account.id, grain: 'target', from, to })).window;
   const usual = await windowOf();
   expect(await windowOf('last14', 'settled')).toMatchObject({ from: addDays(usual.to, -13), to: usual.to });
   expect(await windowOf('2026-11-01', 'settled')).toMatchObject({ from: '2026-11-01', to: usual.to });

@@ -5,7 +5,6 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { insertImport, refuseAbandonedImports, findImport, touchImport } from '../../src/db/queries/imports';
 import { changeAccount, createAccount, loadAccounts } from '../../src/server/accounts/accounts';
 import { closeContext, db, programNo } from '../../src/server/context/context';
-import type { ReviewData } from '../../src/contract/review';
 import { loadReview as loadText } from '../../src/server/review/loadReview';
 import { loadTermDays } from '../../src/server/review/loadTermDays';
 import { termSubject } from '../../src/contract/aside';
@@ -14,11 +13,11 @@ import { loadAside, putAside } from '../../src/server/aside/aside';
 import { loadSums } from '../../src/server/sums/loadSums';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
+import { told } from '../make/told';
 
 let account: AccountRow;
 
-const loadReview = async (...at: Parameters<typeof loadText>) =>
-  JSON.parse(await loadText(...at)) as ReviewData;
+const loadReview = async (...at: Parameters<typeof loadText>) => told(await loadText(...at));
 
 /** A market's present day for an account that has no market: so that its days are what the test says. */
 const setMarketDay = (sql: Db, id: number, day: string) =>

@@ -16,6 +16,7 @@ import { THIS_MACHINE } from '../../src/server/trail';
 import { stageChanges } from '../../src/server/changes/stageChanges';
 import { aShop, because } from './shop';
 import type { Shop } from './shop';
+import { factsChanged } from '../make/facts';
 
 // Rules that run by night: what they do is what the round proposes, through the same tray.
 
@@ -265,6 +266,7 @@ describe('a rule that sends by itself', () => {
     await db()`
       update mowing.target_day set spend_micros = spend_micros * 3 where account_id = ${account}
         and day > (select max(day) - 12 from mowing.target_day where account_id = ${account})`;
+    await factsChanged(account);
     const { words } = await runNight(account);
     expect(words).toMatch(/did not look. The last week spent .* more than is usual/);
     expect((await loadRules(account)).rules).toMatchObject([

@@ -8,6 +8,7 @@ import { loadOverview } from '../../src/server/field/loadOverview';
 import { removeSum } from '../../src/server/imports/summed';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { anAccount, sumsOf, take } from './account';
+import { told } from '../make/told';
 
 afterAll(closeContext);
 
@@ -37,13 +38,9 @@ describe('a report that is summed over a period', () => {
         sums: [{ from: OCTOBER[0], to: OCTOBER[1] }],
       });
     }
-    const field = JSON.parse(await loadFieldSums({ account: account.id, grain: 'term' } as never)) as {
-      columns: { clicks: number[] };
-    };
+    const field = told(await loadFieldSums({ account: account.id, grain: 'term' }));
     expect(field.columns.clicks.reduce((sum, one) => sum + one, 0)).toBe(42);
-    expect((JSON.parse(await loadBidFeed(account.id)) as { days: { clicks: number[] } }).days.clicks).toEqual(
-      [42],
-    );
+    expect(told(await loadBidFeed(account.id)).days.clicks).toEqual([42]);
   });
 
   test('counts no day twice, in whichever order the files come, until its sum is removed', async () => {

@@ -2,7 +2,6 @@ import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { Route } from '../../src/core/routes';
 import { dayFromNumber } from '../../src/core/units';
-import type { ReviewData } from '../../src/contract/review';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { listAdGroups } from '../../src/db/queries/structure';
 import { closeContext, db } from '../../src/server/context/context';
@@ -14,6 +13,7 @@ import { loadPinned, pinCoreTerm, unpinCoreTerm } from '../../src/server/words/c
 import { aReport, aReportRow } from '../make/report';
 import { aRoute } from '../make/terms';
 import { anAccount, takeIn } from './account';
+import { told } from '../make/told';
 
 let account: AccountRow;
 let auto: number;
@@ -49,7 +49,7 @@ describe('routes', () => {
     ]);
     const kept = [routeHere({ match: 'phrase', block: 'campaign' })];
     expect((await loadRoutes(account.id)).routes).toEqual(kept);
-    const review = JSON.parse(await loadReview(account.id)) as ReviewData;
+    const review = told(await loadReview(account.id));
     expect(review.routes).toEqual(kept);
   });
 
@@ -105,7 +105,7 @@ describe('core terms', () => {
 });
 
 test('margins come with the review: of products whose costs are known, and of no other', async () => {
-  const margins = async () => (JSON.parse(await loadReview(account.id)) as ReviewData).margins;
+  const margins = async () => told(await loadReview(account.id)).margins;
   expect(await margins()).toEqual([]);
   await db()`
     insert into mowing.product_cost (account_id, product_id, price_micros, goods_micros, fees_micros, shipping_micros)
@@ -123,7 +123,7 @@ describe('words that tell terms apart', () => {
     await keepWordLists(THIS_MACHINE, account.id, lists);
     const kept = { ...lists, rival: ['Brineworks', 'brine-works'] };
     expect((await loadWordLists(account.id)).lists).toEqual(kept);
-    expect((JSON.parse(await loadReview(account.id)) as ReviewData).lists).toEqual(kept);
+    expect(told(await loadReview(account.id)).lists).toEqual(kept);
     expect((await loadTree(account.id)).lists).toEqual(kept);
   });
 
@@ -139,7 +139,7 @@ describe('words that tell terms apart', () => {
 test('a term is as old as its earliest day, in whatever order the reports come', async () => {
   const shop = await anAccount();
   const days = async () => {
-    const { rows } = JSON.parse(await loadReview(shop.id, '2026-11-01', '2026-11-10')) as ReviewData;
+    const { rows } = told(await loadReview(shop.id, '2026-11-01', '2026-11-10'));
     return rows.term.map((term, at) => [term, dayFromNumber(rows.firstDay[at]), rows.days[at]]);
   };
   await takeIn(

@@ -55,6 +55,7 @@ export function aReview(specs: TermSpec[], over: Partial<ReviewData> = {}): Revi
       allSales: [...history!.sales],
     } as unknown as ReviewData['rows'],
     negativeLists: [],
+    isCut: false,
     ...over,
   };
 }

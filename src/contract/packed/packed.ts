@@ -71,6 +71,16 @@ export function unpack<T>(bytes: ArrayBuffer): T {
   return value as T;
 }
 
+/** An answer as JSON tells it: columns of numbers are lists. */
+export type AsJson<T> =
+  T extends ArrayLike<number>
+    ? number[]
+    : T extends readonly (infer U)[]
+      ? AsJson<U>[]
+      : T extends object
+        ? { [K in keyof T]: AsJson<T[K]> }
+        : T;
+
 /** The same answer as JSON, for whoever asks for no columns. */
 export const asJson = (value: unknown): string =>
   JSON.stringify(value, (_, part: unknown) => (isColumn(part) ? Array.from(part) : part));

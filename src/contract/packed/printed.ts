@@ -1,6 +1,7 @@
 const COMMA = 44;
 const MINUS = 45;
 const ZERO = 48;
+const NINE = 57;
 
 /** How many numbers a printed column has. */
 function countOf(printed: string): number {
@@ -20,7 +21,8 @@ function wholeNumbers(printed: string): Float64Array {
       column[to] = sign * value;
       [value, sign, to] = [0, 1, to + 1];
     } else if (code === MINUS) sign = -1;
-    else value = value * 10 + (code - ZERO);
+    // What is no digit (a point, a word) makes no number: it is refused.
+    else value = code < ZERO || code > NINE ? NaN : value * 10 + (code - ZERO);
   }
   if (column.length > 0) column[to] = sign * value;
   return column;

@@ -22,7 +22,7 @@ test('on a day that is past no later change is known, and of late orders what ha
   const past = feedOnDay(feed, '2026-11-20', '2026-11-23');
   expect(past.bidChanges.map(({ targetId }) => targetId)).toEqual([1002]);
   // Three days later everything of these days is in: half of it was on the same day.
-  expect(past.days.orders).toEqual([2, 3.2, 4]);
-  expect(past.days.sales).toEqual([40, 64, 80]);
-  expect(past.placements.orders).toEqual([3]);
+  expect(Array.from(past.days.orders)).toEqual([2, 3.2, 4]);
+  expect(Array.from(past.days.sales)).toEqual([40, 64, 80]);
+  expect(Array.from(past.placements.orders)).toEqual([3]);
 });
