@@ -60,8 +60,8 @@ export function CutLine({
     () => layOutCutLine(points, target, { width, height, margin: MARGIN }),
     [points, target, width, height],
   );
-  const over = layout.dots.filter((dot) => dot.isOver).length;
-  const words = `Cut line at ${formatShare(target)} ACOS: ${over} of ${layout.dots.length} rows stand above it and cost more, ${layout.dots.length - over} lie below.`;
+  const { over, count, swarms } = layout;
+  const words = `Cut line at ${formatShare(target)} ACOS: ${over} of ${count} rows stand above it and cost more, ${count - over} lie below.`;
   return (
     <div
       ref={frame}
@@ -95,9 +95,9 @@ export function CutLine({
             {onTry && <LineGrip layout={layout} width={width} target={target} tried={tried} onTry={onTry} />}
             {hovered && <HoverRing layout={layout} width={width} hovered={hovered} nameOf={nameOf} />}
           </svg>
-          {layout.left > 0 && (
+          {swarms.length > 0 && (
             <div className="faint" style={{ position: 'absolute', right: 18, bottom: 32, fontSize: 11 }}>
-              {formatCount(layout.left)} rows with least spend, or no clicks, not drawn
+              {formatCount(count)} rows: small marks stand for several, deeper ones for more
             </div>
           )}
         </>
@@ -114,8 +114,7 @@ type DotsProps = LayoutProps & { focusedRow: number | null; words: string };
 function Dots({ layout, width, height, focusedRow, words }: DotsProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const paint = () =>
-      canvas.current && paintDots(canvas.current, layout.dots, { width, height, focusedRow });
+    const paint = () => canvas.current && paintDots(canvas.current, layout, { width, height, focusedRow });
     paint();
     const themes = new MutationObserver(paint);
     themes.observe(document.documentElement, { attributeFilter: ['data-theme'] });

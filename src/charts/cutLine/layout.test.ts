@@ -88,16 +88,25 @@ describe('the picture', () => {
     }
   });
 
-  test('of a hundred thousand rows draws those with most spend, and tells how many it left out', () => {
+  test('of a hundred thousand rows shows where they lie dense: every one is in a dot or a swarm, on its side of the line', () => {
     const many = Array.from({ length: 100_000 }, (_, at) => ({
-      rpc: 1 + (at % 7),
-      cpc: 0.1 + (at % 5) / 10,
+      rpc: 1 + (at % 70) / 9,
+      cpc: 0.1 + (at % 53) / 40,
       spend: at,
     }));
-    const layout = layOutCutLine(points(many), 0.24, BOX);
-    expect(layout.dots.length + layout.left).toBe(100_000);
-    expect(layout.dots.length).toBeLessThanOrEqual(4000);
-    expect(Math.min(...layout.dots.map(({ row }) => row))).toBe(100_000 - layout.dots.length);
+    const { dots, swarms, count, over } = layOutCutLine(points(many), 0.24, BOX);
+    const held = (isOver: boolean) =>
+      dots.filter((one) => one.isOver === isOver).length +
+      swarms.reduce((sum, one) => sum + (one.isOver === isOver ? one.count : 0), 0);
+    expect([count, held(true), held(false)]).toEqual([100_000, over, 100_000 - over]);
+    expect(over).toBe(many.filter(({ rpc, cpc }) => cpc > 0.24 * rpc).length);
+    // Few enough to be seen apart, and the largest still stand by themselves.
+    expect(dots.length + swarms.length).toBeLessThan(6000);
+    expect(dots.map(({ row }) => row)).toEqual(expect.arrayContaining([99_999, 99_990, 99_900]));
+    for (const one of swarms)
+      for (const other of swarms)
+        if (one !== other && one.isOver === other.isOver)
+          expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThan(8.9);
   });
 
   test('leaves out what has no cost or no revenue: a logarithm cannot show it', () => {

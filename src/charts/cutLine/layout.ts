@@ -1,4 +1,6 @@
 import { scaleLog } from 'd3-scale';
+import { inSwarms } from './swarms';
+import type { Swarm } from './swarms';
 
 /** What the picture is made of: parallel columns, in inner units (micros). */
 export interface CutLinePoints {
@@ -33,9 +35,13 @@ export interface Dot {
 }
 
 export interface CutLineLayout {
+  /** Points that stand by themselves. */
   dots: Dot[];
-  /** Points left out because the picture would only get darker: those with least spend. */
-  left: number;
+  /** The others, where dots would lie over each other. */
+  swarms: Swarm[];
+  /** All points, and those of them over the line. */
+  count: number;
+  over: number;
   line: [x0: number, y0: number, x1: number, y1: number];
   xTicks: { at: number; value: number }[];
   yTicks: { at: number; value: number }[];
@@ -46,8 +52,8 @@ export interface CutLineLayout {
   toY: (cpc: number) => number;
 }
 
-/** More dots than this cannot be told apart. */
-const MOST_DOTS = 4000;
+/** More dots than this cannot be told apart: where they would lie over each other, they are drawn as swarms. */
+const MOST_DOTS = 1200;
 const POWERS = [1];
 const COARSE = [1, 2, 5];
 const FINE = [1, 1.5, 2, 3, 4, 5, 7];
@@ -58,7 +64,7 @@ const FINE = [1, 1.5, 2, 3, 4, 5, 7];
  * @param target target ACOS, share
  */
 export function layOutCutLine(points: CutLinePoints, target: number, box: Box): CutLineLayout {
-  const shown = largest(points);
+  const shown = drawable(points);
   const { margin } = box;
   const [rpcLow, rpcHigh] = extent(shown, points.rpc);
   const [cpcLow, cpcHigh] = extent(shown, points.cpc);
@@ -70,7 +76,7 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
   const y = scaleLog([cpcLow / 1.4, cpcHigh * 1.4], [box.height - margin.bottom, margin.top]);
   const most = shown.reduce((top, at) => Math.max(top, points.spend[at]), 1);
   const clampX = (value: number) => Math.max(margin.left, Math.min(box.width - margin.right, x(value)));
-  const dots = shown.map((at) => ({
+  const all = shown.map((at): Dot => ({
     row: points.rows[at],
     x: clampX(points.rpc[at]),
     y: y(points.cpc[at]),
@@ -82,8 +88,9 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
   }));
   const [x0, x1] = x.domain();
   return {
-    dots,
-    left: points.rows.length - shown.length,
+    ...(all.length <= MOST_DOTS ? { dots: all, swarms: [] } : inSwarms(all)),
+    count: all.length,
+    over: all.reduce((sum, { isOver }) => sum + (isOver ? 1 : 0), 0),
     line: [x(x0), y(x0 * target), x(x1), y(x1 * target)],
     xTicks: ticks(x.domain()).map((value) => ({ at: x(value), value })),
     yTicks: ticks(y.domain()).map((value) => ({ at: y(value), value })),
@@ -94,15 +101,11 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
   };
 }
 
-/** The points that can be drawn; of too many, those with most spend. Linear, but for a sort of plain numbers. */
-function largest({ cpc, rpc, spend }: CutLinePoints): number[] {
-  const drawable: number[] = [];
-  for (let at = 0; at < cpc.length; at += 1) if (cpc[at] > 0 && rpc[at] > 0) drawable.push(at);
-  if (drawable.length <= MOST_DOTS) return drawable;
-  const least = Float64Array.from(drawable, (at) => -spend[at]).sort()[MOST_DOTS - 1];
-  const above = drawable.filter((at) => -spend[at] < least);
-  for (const at of drawable) if (above.length < MOST_DOTS && -spend[at] === least) above.push(at);
-  return above;
+/** The points that can be drawn. */
+function drawable({ cpc, rpc }: CutLinePoints): number[] {
+  const found: number[] = [];
+  for (let at = 0; at < cpc.length; at += 1) if (cpc[at] > 0 && rpc[at] > 0) found.push(at);
+  return found;
 }
 
 function extent(shown: number[], values: Float64Array): [number, number] {

@@ -1,9 +1,12 @@
-import type { Dot } from './layout';
+import type { CutLineLayout, Dot } from './layout';
 
-/** Paints the dots: full above and below the line in their colours, hollow with a whisker where evidence is thin. */
+/**
+ * Paints the dots: full above and below the line in their colours, hollow with a whisker where evidence is thin. Where there are too many,
+ * marks of the same two shapes tell by size and depth how many lie there.
+ */
 export function paintDots(
   canvas: HTMLCanvasElement,
-  dots: Dot[],
+  { dots, swarms }: Pick<CutLineLayout, 'dots' | 'swarms'>,
   { width, height, focusedRow }: { width: number; height: number; focusedRow: number | null },
 ): void {
   const ratio = devicePixelRatio;
@@ -15,7 +18,13 @@ export function paintDots(
   const colour = (name: string) => styles.getPropertyValue(`--${name}`).trim();
   const [over, under, ink] = [colour('over'), colour('under'), colour('ink')];
   // Whiskers of hundreds of rows would hide the dots; beyond that only the focused one has its own.
-  const withWhiskers = dots.length <= 150;
+  const withWhiskers = swarms.length === 0 && dots.length <= 150;
+  for (const swarm of swarms) {
+    pen.fillStyle = swarm.isOver ? over : under;
+    pen.globalAlpha = 0.25 + 0.6 * swarm.weight;
+    mark(pen, swarm);
+    pen.fill();
+  }
   for (const dot of dots) {
     pen.strokeStyle = pen.fillStyle = dot.isOver ? over : under;
     if (withWhiskers && dot.isThin) whisker(pen, dot, 0.35);
@@ -36,7 +45,10 @@ export function paintDots(
 }
 
 /** Over the line stands a triangle on its base, under it a round dot: told apart without colour. */
-function mark(pen: CanvasRenderingContext2D, { x, y, radius, isOver }: Dot) {
+function mark(
+  pen: CanvasRenderingContext2D,
+  { x, y, radius, isOver }: Pick<Dot, 'x' | 'y' | 'radius' | 'isOver'>,
+) {
   pen.lineWidth = 1;
   pen.beginPath();
   if (!isOver) return pen.arc(x, y, radius, 0, 2 * Math.PI);

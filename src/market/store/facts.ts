@@ -4,6 +4,16 @@ import { PLACEMENTS } from '../sim';
 import type { DayFacts, Figures } from '../sim';
 import type { MarketTx } from './connection';
 
+/** Where what happened is kept, by account. */
+export const FACT_TABLES = [
+  'term_day',
+  'target_day',
+  'campaign_hour',
+  'product_day',
+  'rank_day',
+  'late_order',
+] as const;
+
 type Rows = (string | number)[][];
 const COPY_PIECE = 5000;
 

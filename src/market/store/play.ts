@@ -4,7 +4,7 @@ import type { Books, Scenario, SimState } from '../sim';
 import { flatCampaigns, loadBooks, writeEntities } from './books';
 import type { MarketDb, MarketTx } from './connection';
 import { findMarketAccount } from './entities';
-import { applyLateOrders, writeDay } from './facts';
+import { applyLateOrders, FACT_TABLES, writeDay } from './facts';
 import { listedProducts, listProductsOn } from './shop';
 import { worldOf } from './worlds';
 
@@ -79,13 +79,19 @@ async function playDays(
   const hasDates =
     books.campaigns.some(({ startsOn, endsOn }) => startsOn > from || endsOn !== null) ||
     books.adGroups.some(({ startsOn, endsOn }) => startsOn !== null || endsOn !== null);
+  let written: Promise<void> = Promise.resolve();
   for (let done = 0; done < days; done += 1) {
     if (done > 0 && hasDates) field = prepareField(world, books, day);
-    await writeDay(tx, account, simulateDay(world, field, books.schedules, state, day));
+    const facts = simulateDay(world, field, books.schedules, state, day);
+    // A day is written while the next one is played.
+    await written;
+    written = writeDay(tx, account, facts);
+    written.catch(() => {}); // told by the next wait
     day = addDays(day, 1);
     onDay(done + 1, days);
     await new Promise((resolve) => setImmediate(resolve)); // others are answered in between
   }
+  await written;
   await applyLateOrders(tx, account, from, addDays(day, -1));
   await listProductsOn(tx, account, world, day, state);
   await tx`
@@ -94,5 +100,9 @@ async function playDays(
 
 /** Removes a scenario with everything that was done to it. */
 export async function dropScenario(sql: MarketDb, account: string): Promise<void> {
-  await sql`delete from quaymarket.account where account_id = ${account}`;
+  await sql.begin(async (tx) => {
+    for (const table of FACT_TABLES)
+      await tx`delete from quaymarket.${tx.unsafe(table)} where account_id = ${account}`;
+    await tx`delete from quaymarket.account where account_id = ${account}`;
+  });
 }

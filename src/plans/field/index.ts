@@ -4,6 +4,8 @@ export { toGrainSums } from './toGrainSums';
 export type { LoadedSums } from './toGrainSums';
 export { meetRows } from './meetRows';
 export { overviewOf } from './overviewParts';
+export { movedBy } from './movedBy';
+export type { MovedBy, MoverLevel } from './movedBy';
 export { findInTree } from './findInTree';
 export type {
   ArrangedRows,
@@ -13,7 +15,6 @@ export type {
   Found,
   LensName,
   LoadedLens,
-  Mover,
   Movers,
   OverviewParts,
   PictureAnswer,

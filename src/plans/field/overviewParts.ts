@@ -1,8 +1,9 @@
-import { buildLens, findMovers, sumOfRows, sumsAt, sumStandings } from '../../core/lenses';
+import { buildLens, sumOfRows, sumsAt, sumStandings } from '../../core/lenses';
 import type { GrainSums, LensTable } from '../../core/lenses';
 import type { TreeIndex } from '../../core/structure';
 import { acosChange, addSums, NO_SUMS } from '../../core/measures';
 import type { Sums } from '../../core/measures';
+import { movedBy } from './movedBy';
 import type { OverviewParts } from './types';
 
 const rowsOf = (table: LensTable) => Int32Array.from({ length: table.size }, (_, row) => row);
@@ -18,26 +19,14 @@ export function overviewOf(index: TreeIndex, sums: GrainSums): OverviewParts {
   });
   const whole = both([auto, keywords, items]);
   const campaigns = buildLens('campaigns', index, sums);
-  const moved = (key: 'spend' | 'sales') =>
-    findMovers(sums.isBeforeCovered ? rowsOf(campaigns) : [], campaigns.now[key], campaigns.before[key]);
-  const [spend, sales] = [moved('spend'), moved('sales')];
-  const named = (movers: typeof spend) =>
-    movers.movers.map((one) => ({
-      ...one,
-      name: campaigns.name[one.row],
-      id: campaigns.campaignId[one.row],
-    }));
+  const moved = movedBy(campaigns, index, sums);
   return {
     ...whole,
     isBeforeCovered: sums.isBeforeCovered,
     auto: both([auto]),
     manual: both([keywords, items]),
     standings: addStandings([auto, keywords, items]),
-    movers: { spend: named(spend), sales: named(sales) },
-    explained: {
-      spend: { share: spend.explained, others: spend.others },
-      sales: { share: sales.explained, others: sales.others },
-    },
+    moved: { spend: moved('spend'), sales: moved('sales') },
     acosChange: sums.isBeforeCovered
       ? acosChange(
           Array.from({ length: campaigns.size }, (_, row) => ({

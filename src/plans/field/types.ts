@@ -7,13 +7,13 @@ import type {
   LensName,
   LensScope,
   LensTable,
-  Mover,
   Movers,
   Ranking,
   ScopeKind,
   Spread,
   StandingSum,
 } from '../../core/lenses';
+import type { MovedBy } from './movedBy';
 import type { AcosChange, Sums } from '../../core/measures';
 
 /** What the page gets once a lens is loaded: the rows by number are those of this load alone. */
@@ -64,7 +64,7 @@ export interface ElsewhereRow {
   orders: number;
 }
 
-export type { CrossTab, Dimension, LensName, Mover, Movers, ScopeKind };
+export type { CrossTab, Dimension, LensName, Movers, ScopeKind };
 
 /** What "find or do" finds. */
 export interface Found {
@@ -86,8 +86,7 @@ export interface OverviewParts {
   auto: { now: Sums; before: Sums };
   manual: { now: Sums; before: Sums };
   standings: StandingSum[];
-  movers: Record<'spend' | 'sales', (Mover & { name: string; id: number })[]>;
-  explained: Record<'spend' | 'sales', { share: number | null; others: number }>;
+  moved: Record<'spend' | 'sales', MovedBy>;
   /** What moved the ACOS, by campaigns; null where the window before is not covered, or sold nothing. */
   acosChange: AcosChange | null;
   /** Weighted by sales; null without any. */

@@ -5,7 +5,7 @@ import TableRow from '@mui/material/TableRow';
 import { measure } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
 import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
-import type { OverviewParts } from '../../../plans/field';
+import type { MoverLevel, OverviewParts } from '../../../plans/field';
 import { Facts, PlaceLink } from '../../shared/kit';
 
 const acos = (sums: Sums) => formatShare(measure('acos').of(sums));
@@ -106,7 +106,14 @@ export function Standings({
   );
 }
 
-/** The few campaigns that explain most of a change. */
+/** What a change is told by, in words, and where one of them is looked at. */
+const LEVELS: Record<MoverLevel, { word: string; query: (id: number) => string }> = {
+  campaign: { word: 'Campaign', query: (id) => `lens=ad-groups&in=campaign:${id}` },
+  product: { word: 'Product', query: (id) => `lens=campaigns&in=product:${id}` },
+  line: { word: 'Line', query: (id) => `lens=products&in=line:${id}` },
+};
+
+/** The few campaigns that explain most of a change; products or lines where no few campaigns do. */
 export function Movers({
   parts,
   of,
@@ -118,8 +125,8 @@ export function Movers({
   currency: string;
   fieldLink: (query: string) => string;
 }) {
-  const movers = parts.movers[of];
-  const { share, others } = parts.explained[of];
+  const { level, movers, explained, others } = parts.moved[of];
+  const { word, query } = LEVELS[level];
   const label = of === 'spend' ? 'Spend' : 'Ad sales';
   return (
     <section aria-label={`What moved ${label.toLowerCase()}`}>
@@ -132,7 +139,7 @@ export function Movers({
         <Facts>
           <TableHead>
             <TableRow>
-              <TableCell>Campaign</TableCell>
+              <TableCell>{word}</TableCell>
               <TableCell className="figure">before</TableCell>
               <TableCell className="figure">now {currency}</TableCell>
               <TableCell className="figure">±</TableCell>
@@ -142,7 +149,7 @@ export function Movers({
             {movers.map(({ id, name, now, before, move }) => (
               <TableRow key={id}>
                 <TableCell className="cut" sx={{ maxWidth: 120 }} title={name}>
-                  <PlaceLink href={fieldLink(`lens=ad-groups&in=campaign:${id}`)}>{name}</PlaceLink>
+                  <PlaceLink href={fieldLink(query(id))}>{name}</PlaceLink>
                 </TableCell>
                 <TableCell className="figure faint">{formatMoney(before)}</TableCell>
                 <TableCell className="figure">{formatMoney(now)}</TableCell>
@@ -152,10 +159,10 @@ export function Movers({
           </TableBody>
         </Facts>
       )}
-      {share !== null && (
+      {explained !== null && (
         <p className="note">
-          These make {formatShare(share, 0)} of all movement, up and down; {formatCount(others)} others the
-          rest.
+          These make {formatShare(explained, 0)} of all movement, up and down; {formatCount(others)} others
+          the rest.
         </p>
       )}
     </section>

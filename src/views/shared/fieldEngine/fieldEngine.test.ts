@@ -113,7 +113,7 @@ describe('the engine behind the field', () => {
     const parts = await engine().overview(1, { revision: 1, targetAcos: 0.24 });
     expect(parts.now).toMatchObject({ clicks: 190, spend: 90e6 });
     expect(parts.auto.now.spend + parts.manual.now.spend).toBe(parts.now.spend);
-    expect(parts.movers.spend.map(({ name, move }) => [name, move])).toEqual([['Crock auto', 60e6]]);
+    expect(parts.moved.spend.movers.map(({ name, move }) => [name, move])).toEqual([['Crock auto', 60e6]]);
     expect(parts.standings.reduce((sum, { spend }) => sum + spend, 0)).toBe(90e6);
     expect(parts.targetAcos).toBeCloseTo(0.25, 12);
   });

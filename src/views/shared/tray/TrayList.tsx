@@ -6,13 +6,13 @@ import TableRow from '@mui/material/TableRow';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { MarketLimits } from '../../../core/changes';
 import { formatCount } from '../../../core/units';
 import { useRemembered } from '../useRemembered';
 import { Conflicts } from './Conflicts';
 import { CostlyNegatives } from './CostlyNegatives';
-import { groupChanges } from './groups';
+import { groupChanges, trayWords } from './groups';
 import type { ChangeGroup, Grouping } from './groups';
 import { signed } from './money';
 import { TrayRow } from './TrayRow';
@@ -23,6 +23,7 @@ import { Facts } from '../kit';
 /** So many changes are shown at once; larger trays open group by group. */
 const MOST_OPEN = 60;
 const MOST_IN_GROUP = 200;
+const MOST_GROUPS = 50;
 
 const WIDTHS = ['25%', '22%', '6%', '7%', '8%', '8%', '16%', '8%'];
 
@@ -35,15 +36,20 @@ interface TrayListProps {
 
 /** The staged changes by campaign or by kind, after what does not go together among them. */
 export function TrayList({ tray, check, limits, currency }: TrayListProps) {
-  const [by, setBy] = useRemembered<Grouping>('tray-grouping', 'campaign');
+  const [chosen, setBy] = useRemembered<Grouping | null>('tray-grouping', null);
+  const [most, setMost] = useState(MOST_GROUPS);
   const { changes } = tray;
+  const campaigns = useMemo(() => groupChanges(changes, 'campaign'), [changes]);
+  const kinds = useMemo(() => groupChanges(changes, 'kind'), [changes]);
   if (changes.length === 0)
     return (
       <Box component="p" sx={{ padding: '0 16px 12px' }}>
         Accept a proposal, and it waits here until you send.
       </Box>
     );
-  const groups = groupChanges(changes, by);
+  // What many campaigns have in common is read first by what is done.
+  const by = chosen ?? (campaigns.length > MOST_GROUPS ? 'kind' : 'campaign');
+  const groups = by === 'kind' ? kinds : campaigns;
   return (
     <Box sx={{ maxHeight: '56vh', overflow: 'auto', padding: '0 16px 12px' }}>
       <CostlyNegatives check={check} tray={tray} currency={currency} />
@@ -62,6 +68,7 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
         <span className="room" />
         <Button onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}>Take all out</Button>
       </div>
+      {changes.length > MOST_OPEN && <p className="line">{trayWords(kinds, campaigns)}</p>}
       <Facts sx={{ tableLayout: 'fixed' }}>
         <colgroup>
           {WIDTHS.map((width, at) => (
@@ -80,7 +87,7 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
             <TableCell />
           </TableRow>
         </TableHead>
-        {groups.map((group) => (
+        {groups.slice(0, most).map((group) => (
           <Group
             key={`${by} ${group.name}`}
             group={group}
@@ -91,6 +98,14 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
           />
         ))}
       </Facts>
+      {groups.length > most && (
+        <p className="note">
+          {formatCount(most)} of {formatCount(groups.length)} campaigns, those that move the most money.{' '}
+          <Button variant="link" onClick={() => setMost(most + MOST_GROUPS)}>
+            Show more
+          </Button>
+        </p>
+      )}
     </Box>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { aChangeInfo } from '../../../../tests/make/changes';
 import type { Change } from '../../../core/changes';
-import { groupChanges } from './groups';
+import { groupChanges, trayWords } from './groups';
 
 const bid = (to: number): Change => ({ kind: 'set-bid', targetId: 1, from: 400_000, to });
 const block: Change = {
@@ -30,6 +30,23 @@ describe('the tray in groups', () => {
 
   test('by kind: bids up and down apart', () => {
     expect(names('kind')).toEqual(['Bids up', 'Negatives', 'Bids down']);
+  });
+
+  test('a large one in a sentence: what is done how often, and how few campaigns move the money', () => {
+    const many = Array.from({ length: 1500 }, (_, at) =>
+      aChangeInfo({
+        id: at + 1,
+        change: bid(at % 3 === 0 ? 500_000 : 300_000),
+        campaign: `C${at % 300}`,
+        effect: { spend: at % 300 < 10 ? 90 : -1, sales: 0 },
+      }),
+    );
+    expect(trayWords(groupChanges(many, 'kind'), groupChanges(many, 'campaign'))).toBe(
+      'Bids down 1,000, bids up 500, in 300 campaigns; the first 10 of them move 76 % of the money.',
+    );
+    expect(trayWords(groupChanges(list, 'kind'), groupChanges(list, 'campaign'))).toMatch(
+      /, in 2 campaigns\.$/,
+    );
   });
 
   test('without any money claimed: the most changes first, then by name', () => {

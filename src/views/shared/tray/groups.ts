@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import { formatCount, formatShare } from '../../../core/units';
 import { groupOf, sumExpected } from '../../../core/changes';
 import type { Effect } from '../../../core/changes';
 import type { ChangeInfo } from '../../../contract/changes';
@@ -25,3 +26,21 @@ export function groupChanges(changes: readonly ChangeInfo[], by: Grouping): Chan
 }
 
 const weight = ({ spend, sales }: Effect) => Math.abs(spend) + Math.abs(sales);
+
+/** Campaigns that are named when a large tray is told in a sentence. */
+const TOLD = 10;
+
+/** A large tray in a sentence: what is done how often, and how much of the money lies in few campaigns. */
+export function trayWords(kinds: readonly ChangeGroup[], campaigns: readonly ChangeGroup[]): string {
+  const many = [...kinds]
+    .sort((a, b) => b.changes.length - a.changes.length)
+    .map(({ name, changes }, at) => `${at === 0 ? name : name.toLowerCase()} ${formatCount(changes.length)}`);
+  const sum = (list: readonly ChangeGroup[]) => list.reduce((all, { effect }) => all + weight(effect), 0);
+  const [few, whole] = [sum(campaigns.slice(0, TOLD)), sum(campaigns)];
+  const share =
+    campaigns.length > TOLD && whole > 0
+      ? `; the first ${TOLD} of them move ${formatShare(few / whole, 0)} of the money`
+      : '';
+  const places = `${formatCount(campaigns.length)} ${campaigns.length === 1 ? 'campaign' : 'campaigns'}`;
+  return `${many.join(', ')}, in ${places}${share}.`;
+}

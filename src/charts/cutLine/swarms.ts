@@ -1,0 +1,56 @@
+import type { Dot } from './layout';
+
+/** Dots that would lie over each other, drawn as one mark. */
+export interface Swarm {
+  x: number;
+  y: number;
+  isOver: boolean;
+  /** How many they are. */
+  count: number;
+  radius: number;
+  /** 0 to 1: how dense beside the densest. */
+  weight: number;
+}
+
+/** Marks stand this far apart, px: next to each other, and never over each other. */
+const CELL = 9;
+/** So few in a cell are drawn as what they are. */
+const FEW = 2;
+/** So many with most spend stay dots of their own, wherever they lie: they are what is looked for. */
+const LARGEST = 120;
+
+/**
+ * Parts dots into those that stand by themselves and swarms. Those over the line and those under it are never one mark: a cell that the
+ * line crosses has two.
+ */
+export function inSwarms(dots: readonly Dot[]): { dots: Dot[]; swarms: Swarm[] } {
+  const byRadius = [...dots].sort((a, b) => b.radius - a.radius);
+  const single = byRadius.slice(0, LARGEST);
+  const cells = new Map<string, Dot[]>();
+  for (const dot of byRadius.slice(LARGEST)) {
+    const key = `${Math.floor(dot.x / CELL)} ${Math.floor(dot.y / CELL)} ${dot.isOver}`;
+    const cell = cells.get(key);
+    if (cell) cell.push(dot);
+    else cells.set(key, [dot]);
+  }
+  const dense: Dot[][] = [];
+  for (const cell of cells.values())
+    if (cell.length > FEW) dense.push(cell);
+    else for (const dot of cell) single.push(dot);
+  const most = dense.reduce((top, { length }) => Math.max(top, length), 2);
+  const swarms = dense.map((cell): Swarm => {
+    const [{ isOver, x, y }] = cell;
+    const weight = Math.log(cell.length) / Math.log(most);
+    // Over the line a little up, under it a little down: where a cell has both, they stand side by side.
+    const middle = (Math.floor(y / CELL) + 0.5) * CELL + (isOver ? -1 : 1);
+    return {
+      x: (Math.floor(x / CELL) + 0.5) * CELL,
+      y: middle,
+      isOver,
+      count: cell.length,
+      radius: 1.8 + 2.4 * weight,
+      weight,
+    };
+  });
+  return { dots: single, swarms };
+}
