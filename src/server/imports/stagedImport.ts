@@ -1,6 +1,7 @@
 import { classifyTarget } from '../../connect/reports';
 import type { ReportSpec } from '../../connect/reports';
-import { dayFromNumber } from '../../core/units';
+import { smallest } from '../../core/order';
+import { dayFromNumber, mondayOf } from '../../core/units';
 import { copyNumbers } from '../../db/binaryCopy';
 import type { CopyColumn } from '../../db/binaryCopy';
 import type { Transaction } from '../../db/connection';
@@ -105,7 +106,7 @@ export class StagedImport {
   /** Waits for the last segment. */
   async finish(): Promise<ImportResult> {
     await this.under;
-    await addUpWeeks(this.tx, this.accountId, this.table, [...this.changed].map(dayFromNumber));
+    await this.addUp();
     if (this.result.kept + this.result.unchanged > 0) await raiseFigures(this.tx, this.accountId);
     // Ranks name terms too, but say nothing of when shoppers typed them.
     if (this.spec.keepsFirstDays) await noteFirstDays(this.tx, this.accountId, this.firstDays);
@@ -128,6 +129,17 @@ export class StagedImport {
     await this.writeFresh(segment, this.withoutRepeats(segment, fresh));
     if (merging.length > 0) await this.merge(segment, merging);
     for (const day of segment.days) this.written.add(day);
+    await this.addUp(mondayOf(dayFromNumber(smallest([...segment.days]))));
+  }
+
+  /**
+   * Adds up the weeks of changed days before a day: while the file is still being read, those that it seems to be done with, for most come in the
+   * order of their days. Rows that come later all the same have their week added up once more.
+   */
+  private async addUp(before?: string): Promise<void> {
+    const done = [...this.changed].filter((day) => before === undefined || dayFromNumber(day) < before);
+    await addUpWeeks(this.tx, this.accountId, this.table, done.map(dayFromNumber));
+    for (const day of done) this.changed.delete(day);
   }
 
   private async resolve({ newPlaces, newTerms }: Segment) {
