@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
+import { groupBy } from '../../core/order';
 import { formatCount } from '../../core/units';
+import { api } from '../shared/api';
 import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
 import { pageLink } from '../shared/frame/pages';
@@ -30,6 +33,12 @@ export function Place({ account, error }: PlaceProps) {
   // Accounts that are fed by files do not tell products: their ad groups stand together.
   const products = [...(tree?.products ?? []), UNKNOWN].filter(({ id }) => researchOf(id).length > 0);
   const product = products.find(({ id }) => String(id ?? 0) === values.get('product')) ?? products[0];
+  const { data: figures } = useQuery({
+    queryKey: ['products', account?.id],
+    queryFn: () => api.products(account!.id),
+    enabled: account !== undefined && products.length > MANY,
+  });
+  const inLines = (list: typeof products) => byLineAndMoney(list, tree?.lines ?? [], figures?.products ?? []);
   const openOf = (id: number | null) =>
     researchOf(id).filter((one) => !routes.some(({ sourceId }) => sourceId === one.id)).length;
   return (
@@ -39,9 +48,12 @@ export function Place({ account, error }: PlaceProps) {
         <PartList
           title="Routes"
           label="Products"
-          entries={products.map(({ id, name }) => ({
+          noun="products"
+          entries={inLines(products).map(({ id, name, line }) => ({
             key: id ?? 0,
             label: name,
+            words: name,
+            group: line,
             does: <Standing open={openOf(id)} />,
           }))}
           current={product && (product.id ?? 0)}
@@ -76,6 +88,30 @@ export function Place({ account, error }: PlaceProps) {
       )}
     </Columns>
   );
+}
+
+/** More products than this stand under their lines, those that sell most first. */
+const MANY = 25;
+
+/** Products under their lines: lines and products that sell most by ads come first. */
+function byLineAndMoney<P extends { id: number | null; name: string; lineId?: number | null }>(
+  list: readonly P[],
+  lines: readonly { id: number; name: string }[],
+  figures: readonly { id: number; sums: { sales: number } }[],
+): (P & { line?: string })[] {
+  if (list.length <= MANY) return [...list];
+  const sales = new Map(figures.map(({ id, sums }) => [id, sums.sales]));
+  const names = new Map(lines.map(({ id, name }) => [id, name]));
+  const sold = ({ id }: P) => sales.get(id ?? 0) ?? 0;
+  const groups = [...groupBy(list, ({ lineId }) => names.get(lineId ?? 0) ?? 'no line')].map(
+    ([line, own]) => ({
+      line,
+      own: [...own].sort((a, b) => sold(b) - sold(a)),
+      sales: own.reduce((sum, one) => sum + sold(one), 0),
+    }),
+  );
+  groups.sort((a, b) => b.sales - a.sales);
+  return groups.flatMap(({ line, own }) => own.map((one) => ({ ...one, line })));
 }
 
 /** How many ad groups of a product have no route yet. */

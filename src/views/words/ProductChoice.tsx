@@ -1,5 +1,6 @@
+import { groupBy } from '../../core/order';
 import type { LoadedWords } from '../shared/wordsEngine/types';
-import { Choice } from '../shared/kit';
+import { Choice, Finder } from '../shared/kit';
 import type { Option } from '../shared/kit';
 
 interface ProductChoiceProps {
@@ -10,8 +11,28 @@ interface ProductChoiceProps {
   onChange: (id: number | null) => void;
 }
 
+/** More products than this are found by typing, under their lines. */
+const MANY = 25;
+
 /** Chooses a product whose terms are looked at, best sellers first. */
 export function ProductChoice({ loaded, value, all, onChange }: ProductChoiceProps) {
+  const { products } = loaded;
+  if (products.length > MANY)
+    return (
+      <Finder
+        label="Product"
+        value={value ?? 0}
+        placeholder={all ?? 'Find a product …'}
+        onChange={(next) => onChange(next === 0 ? null : next)}
+      >
+        {[
+          ...(all === undefined ? [] : [{ value: 0, words: all, group: '' }]),
+          ...[...groupBy(products, ({ line }) => line)].flatMap(([line, own]) =>
+            own.map(({ id, name }) => ({ value: id, words: name, group: line || 'no line' })),
+          ),
+        ]}
+      </Finder>
+    );
   return (
     <Choice
       label="Product"
@@ -20,7 +41,7 @@ export function ProductChoice({ loaded, value, all, onChange }: ProductChoicePro
     >
       {[
         ...(all !== undefined ? [['', all] as const] : []),
-        ...loaded.products.map(({ id, name }): Option => [id, name]),
+        ...products.map(({ id, name }): Option => [id, name]),
       ]}
     </Choice>
   );

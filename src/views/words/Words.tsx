@@ -75,6 +75,7 @@ export function Place({ account, error, tray }: PlaceProps) {
               {formatCount(loaded.terms)} terms of {formatDay(loaded.window.from)} –{' '}
               {formatDay(loaded.window.to)}; spellings that match alike count as one. Blocked terms are left
               out.
+              {loaded.isCut && ' Terms without a click are left out too: there are too many.'}
             </p>
           )}
         </PartList>

@@ -11,7 +11,9 @@ export interface LoadedWords {
   /** Distinct terms. */
   terms: number;
   /** Products with terms, best sellers first. */
-  products: { id: number; name: string }[];
+  products: { id: number; name: string; line: string }[];
+  /** Whether terms without a click were left out because there are too many. */
+  isCut: boolean;
 }
 
 /** A term in one place, or summed. */

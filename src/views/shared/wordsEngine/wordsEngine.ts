@@ -47,19 +47,23 @@ export function wordsEngine(server: Pick<typeof api, 'review' | 'tree'> = api) {
     /** Fetches the terms of the last 90 days and keeps them. */
     async load(account: number, lastDay: string): Promise<LoadedWords> {
       const loadId = (lastLoad += 1);
-      const [{ rows, structure, account: info, window, historyDays }, tree] = await Promise.all([
+      const [{ rows, structure, account: info, window, historyDays, isCut }, tree] = await Promise.all([
         server.review(account, addDays(lastDay, 1 - WORDS_DAYS), lastDay),
         server.tree(account),
       ]);
       const context = termContext(toTermTable(rows, historyDays), structure);
       const check = negativeCheck(context);
-      const products = new Map(tree.products.map(({ id, name }) => [id, name]));
+      const lines = new Map(tree.lines.map(({ id, name }) => [id, name]));
+      const products = new Map(
+        tree.products.map(({ id, name, lineId }) => [id, { name, line: lines.get(lineId ?? 0) ?? '' }]),
+      );
       const loaded = {
         loadId,
         account: info,
         window,
         terms: check.terms.forms.length,
         products: productsOf(context, products),
+        isCut,
       };
       loads.put(loadId, { loadId, context, check, isBlocked: blockedRows(context) });
       return loaded;
@@ -165,8 +169,11 @@ function blockedRows({ table, structure, forms }: TermContext): (row: number) =>
   };
 }
 
-/** The products whose ad groups have terms, best sellers first. */
-function productsOf(context: TermContext, names: ReadonlyMap<number, string>): LoadedWords['products'] {
+/** The products whose ad groups have terms, those of a line together; best sellers first. */
+function productsOf(
+  context: TermContext,
+  known: ReadonlyMap<number, { name: string; line: string }>,
+): LoadedWords['products'] {
   const sales = new Map<number, number>();
   for (let row = 0; row < context.table.size; row += 1) {
     const product = productOfRow(context, row);
@@ -174,5 +181,5 @@ function productsOf(context: TermContext, names: ReadonlyMap<number, string>): L
   }
   return [...sales]
     .sort((a, b) => b[1] - a[1])
-    .map(([id]) => ({ id, name: names.get(id) ?? `product ${id}` }));
+    .map(([id]) => ({ id, ...(known.get(id) ?? { name: `product ${id}`, line: '' }) }));
 }
