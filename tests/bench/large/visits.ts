@@ -10,6 +10,8 @@ export interface Visit {
 }
 
 const ROW = 'main .table-row';
+/** A step may have nothing left: then it says so. */
+const STEP = 'main .table-row, main .state';
 const visit = (name: string, at: string, cold: number, warm: number, sign = ROW): Visit => ({
   name,
   at,
@@ -34,12 +36,12 @@ export const VISITS: readonly Visit[] = [
   ),
   visit('Field, search terms', '/field?lens=terms', 4, 0.5),
   visit('Round, overview', '/round', 2, 0.3, 'main section svg'),
-  visit('Round, dead spend', '/round?step=dead', 4, 0.5),
-  visit('Round, overpaying', '/round?step=over', 4, 0.5),
-  visit('Round, room to grow', '/round?step=grow', 4, 0.5),
-  visit('Round, harvest', '/round?step=harvest', 5, 0.5),
-  visit('Round, negatives', '/round?step=negatives', 5, 0.5),
-  visit('Round, placements', '/round?step=placements', 4, 0.5),
+  visit('Round, dead spend', '/round?step=dead', 4, 0.5, STEP),
+  visit('Round, overpaying', '/round?step=over', 4, 0.5, STEP),
+  visit('Round, room to grow', '/round?step=grow', 4, 0.5, STEP),
+  visit('Round, harvest', '/round?step=harvest', 5, 0.5, STEP),
+  visit('Round, negatives', '/round?step=negatives', 5, 0.5, STEP),
+  visit('Round, placements', '/round?step=placements', 4, 0.5, STEP),
   visit('Round, budgets', '/round?step=budgets', 4, 0.5, 'main .table-row, main button'),
   visit('Round, hours', '/round?step=hours', 4, 0.5, 'main .table-row, main .state'),
   visit('Words, word parts', '/words?part=parts', 5, 0.5, 'main tbody tr, main .table-row'),
