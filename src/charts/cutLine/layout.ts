@@ -1,4 +1,5 @@
 import { scaleLog } from 'd3-scale';
+import type { Dot } from './dot';
 import { inSwarms } from './swarms';
 import type { Swarm } from './swarms';
 
@@ -20,18 +21,6 @@ export interface Box {
   width: number;
   height: number;
   margin: { top: number; right: number; bottom: number; left: number };
-}
-
-export interface Dot {
-  row: number;
-  x: number;
-  y: number;
-  /** Ends of the whisker. */
-  x0: number;
-  x1: number;
-  radius: number;
-  isOver: boolean;
-  isThin: boolean;
 }
 
 export interface CutLineLayout {

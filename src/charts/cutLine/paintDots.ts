@@ -1,4 +1,5 @@
-import type { CutLineLayout, Dot } from './layout';
+import type { Dot } from './dot';
+import type { CutLineLayout } from './layout';
 
 /**
  * Paints the dots: full above and below the line in their colours, hollow with a whisker where evidence is thin. Where there are too many,

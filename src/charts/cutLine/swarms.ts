@@ -1,4 +1,4 @@
-import type { Dot } from './layout';
+import type { Dot } from './dot';
 
 /** Dots that would lie over each other, drawn as one mark. */
 export interface Swarm {

@@ -11,9 +11,10 @@ create table mowing.term_week (
   units        integer not null,
   spend_micros bigint not null,
   sales_micros bigint not null,
-  clicked_days integer not null,
-  primary key (account_id, week, target_id, term_id)
+  clicked_days integer not null
 ) partition by range (week);
+-- They are only ever written and read by the week: to look every row up by its whole key would double what an import takes.
+create index term_week_by_week on mowing.term_week (account_id, week);
 
 -- Terms that were clicked, one of nine: the others are left out where there are many.
 create index term_week_clicked on mowing.term_week (account_id, week, target_id, term_id) where clicks > 0;

@@ -31,6 +31,6 @@ export async function addUpWeeks(
       select ${accountId}::integer, ${week}::date, ${tx.unsafe(keys)}, ${tx.unsafe(columns.map((column) => `sum(${column})`).join(', '))} ${tx.unsafe(clicked)}
       from ${tx.unsafe(table.table)}
       where account_id = ${accountId} and day between ${week} and ${addDays(week, 6)}
-      group by ${tx.unsafe(keys)} order by ${tx.unsafe(keys)}`;
+      group by ${tx.unsafe(keys)}`;
   }
 }
