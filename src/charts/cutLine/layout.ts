@@ -24,9 +24,10 @@ export interface Box {
 }
 
 export interface CutLineLayout {
-  /** Points that stand by themselves. */
+  /** All points: what is pointed at or focused is found among them, however it is drawn. */
   dots: Dot[];
-  /** The others, where dots would lie over each other. */
+  /** Those that are drawn by themselves, and the others, where dots would lie over each other. */
+  alone: Dot[];
   swarms: Swarm[];
   /** All points, and those of them over the line. */
   count: number;
@@ -77,7 +78,8 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
   }));
   const [x0, x1] = x.domain();
   return {
-    ...(all.length <= MOST_DOTS ? { dots: all, swarms: [] } : inSwarms(all)),
+    dots: all,
+    ...(all.length <= MOST_DOTS ? { alone: all, swarms: [] } : inSwarms(all)),
     count: all.length,
     over: all.reduce((sum, { isOver }) => sum + (isOver ? 1 : 0), 0),
     line: [x(x0), y(x0 * target), x(x1), y(x1 * target)],

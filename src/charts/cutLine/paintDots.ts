@@ -7,7 +7,7 @@ import type { CutLineLayout } from './layout';
  */
 export function paintDots(
   canvas: HTMLCanvasElement,
-  { dots, swarms }: Pick<CutLineLayout, 'dots' | 'swarms'>,
+  { dots, alone, swarms }: Pick<CutLineLayout, 'dots' | 'alone' | 'swarms'>,
   { width, height, focusedRow }: { width: number; height: number; focusedRow: number | null },
 ): void {
   const ratio = devicePixelRatio;
@@ -26,7 +26,7 @@ export function paintDots(
     mark(pen, swarm);
     pen.fill();
   }
-  for (const dot of dots) {
+  for (const dot of alone) {
     pen.strokeStyle = pen.fillStyle = dot.isOver ? over : under;
     if (withWhiskers && dot.isThin) whisker(pen, dot, 0.35);
     pen.globalAlpha = dot.isThin ? 0.9 : 0.55;

@@ -19,16 +19,19 @@ const FEW = 2;
 /** So many with most spend stay dots of their own, wherever they lie: they are what is looked for. */
 const LARGEST = 120;
 
+const keyOf = ({ x, y, isOver }: Pick<Dot, 'x' | 'y' | 'isOver'>) =>
+  `${Math.floor(x / CELL)} ${Math.floor(y / CELL)} ${isOver}`;
+
 /**
  * Parts dots into those that stand by themselves and swarms. Those over the line and those under it are never one mark: a cell that the
  * line crosses has two.
  */
-export function inSwarms(dots: readonly Dot[]): { dots: Dot[]; swarms: Swarm[] } {
+export function inSwarms(dots: readonly Dot[]): { alone: Dot[]; swarms: Swarm[] } {
   const byRadius = [...dots].sort((a, b) => b.radius - a.radius);
   const single = byRadius.slice(0, LARGEST);
   const cells = new Map<string, Dot[]>();
   for (const dot of byRadius.slice(LARGEST)) {
-    const key = `${Math.floor(dot.x / CELL)} ${Math.floor(dot.y / CELL)} ${dot.isOver}`;
+    const key = keyOf(dot);
     const cell = cells.get(key);
     if (cell) cell.push(dot);
     else cells.set(key, [dot]);
@@ -41,16 +44,17 @@ export function inSwarms(dots: readonly Dot[]): { dots: Dot[]; swarms: Swarm[] }
   const swarms = dense.map((cell): Swarm => {
     const [{ isOver, x, y }] = cell;
     const weight = Math.log(cell.length) / Math.log(most);
-    // Over the line a little up, under it a little down: where a cell has both, they stand side by side.
-    const middle = (Math.floor(y / CELL) + 0.5) * CELL + (isOver ? -1 : 1);
+    // Where the line crosses a cell, its two marks stand side by side, each half as wide.
+    const isShared = cells.has(keyOf({ x, y, isOver: !isOver }));
+    const aside = isShared ? ((isOver ? -1 : 1) * CELL) / 4 : 0;
     return {
-      x: (Math.floor(x / CELL) + 0.5) * CELL,
-      y: middle,
+      x: (Math.floor(x / CELL) + 0.5) * CELL + aside,
+      y: (Math.floor(y / CELL) + 0.5) * CELL,
       isOver,
       count: cell.length,
-      radius: 1.8 + 2.4 * weight,
+      radius: isShared ? 1.4 + 0.7 * weight : 1.8 + 2.4 * weight,
       weight,
     };
   });
-  return { dots: single, swarms };
+  return { alone: single, swarms };
 }

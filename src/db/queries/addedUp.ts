@@ -1,4 +1,4 @@
-import { addDays, isDay, mondayOf } from '../../core/units';
+import { addDays, mondayOf } from '../../core/units';
 import type { Day } from '../../core/units';
 
 /** Days, both ends counted. */
@@ -84,6 +84,6 @@ function stretches(spans: readonly Span[]): Stretch[] {
 }
 
 function literal(day: Day): string {
-  if (!isDay(day)) throw new Error(`"${day}" is no day.`);
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) throw new Error(`"${day}" is no day.`);
   return `date '${day}'`;
 }

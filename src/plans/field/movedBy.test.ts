@@ -45,4 +45,12 @@ describe('what changed most', () => {
     expect(told).toMatchObject({ level: 'line', explained: 1 });
     expect(told.movers).toMatchObject([{ name: 'Jars', move: 900e6 }]);
   });
+
+  test('but stays by campaign where nobody told what they advertise: no product moved, and yet the account did', () => {
+    const tree = manyCampaigns(400);
+    const adGroups = tree.adGroups.map((one) => ({ ...one, productId: null }));
+    const told = toldOf({ ...tree, adGroups }, () => 3);
+    expect(told.level).toBe('campaign');
+    expect(told.movers.length).toBeGreaterThan(0);
+  });
 });

@@ -1,5 +1,6 @@
 import { buildLens, findMovers } from '../../core/lenses';
 import type { GrainSums, LensTable, Mover } from '../../core/lenses';
+import type { Numbers } from '../../core/order';
 import type { TreeIndex } from '../../core/structure';
 
 /** What a change is told by, from the finest on. */
@@ -42,11 +43,14 @@ export function movedBy(
     (key) => byLine(campaigns, index, key),
   ];
   return (key) => {
+    const whole = [totalOf(campaigns.now[key]), totalOf(campaigns.before[key])];
+    const isWhole = (now: Numbers, before: Numbers) =>
+      totalOf(now) === whole[0] && totalOf(before) === whole[1];
     let best: MovedBy | null = null;
     for (const make of levels) {
       const { level, ids, names, now, before } = make(key);
-      // A level that all hangs on one of says less than the finer one.
-      if (best !== null && ids.length < 2) continue;
+      // A level that all hangs on one of says less than the finer one; one that lacks a part of it would tell of another whole.
+      if (best !== null && (ids.length < 2 || !isWhole(now, before))) continue;
       const rows = sums.isBeforeCovered ? Int32Array.from(ids, (_, row) => row) : [];
       const found = findMovers(rows, now, before);
       const told: MovedBy = {
@@ -55,11 +59,18 @@ export function movedBy(
         others: found.others,
         movers: found.movers.map((one) => ({ ...one, name: names[one.row], id: ids[one.row] })),
       };
-      if (told.explained === null || told.explained >= SAYS_ENOUGH) return told;
-      if (best === null || told.explained > (best.explained ?? 0)) best = told;
+      if (best === null) best = told;
+      else if ((told.explained ?? 0) > (best.explained ?? 0)) best = told;
+      if (best.explained === null || best.explained >= SAYS_ENOUGH) return best;
     }
     return best!;
   };
+}
+
+function totalOf(numbers: Numbers): number {
+  let sum = 0;
+  for (let at = 0; at < numbers.length; at += 1) sum += numbers[at];
+  return sum;
 }
 
 const levelOf = (
@@ -83,7 +94,7 @@ function byLine(campaigns: LensTable, index: TreeIndex, key: 'spend' | 'sales'):
   return {
     level: 'line',
     ids,
-    names: ids.map((id) => index.lines.get(id) ?? 'no line'),
+    names: ids.map((id) => index.lines.get(id) ?? 'no line, or several'),
     now: list.map(({ now }) => now),
     before: list.map(({ before }) => before),
   };

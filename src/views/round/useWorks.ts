@@ -3,6 +3,8 @@ import type { RoundAt, RoundStep, Work, WorkState } from './steps/step';
 
 /** A step that works on nothing has what it shows within this time, ms; then the others are worked out. */
 const FIRST_MS = 2500;
+/** One that does not come up (its load failed) keeps the others waiting no longer than this, ms. */
+const LONGEST_MS = 30_000;
 
 /**
  * The work of all steps, each done once: the list of steps tells what is left in every one. What is looked at goes first: the others begin
@@ -20,8 +22,8 @@ export function useWorks(steps: readonly RoundStep[], at: RoundAt): Map<Work, Wo
   useEffect(() => {
     if (isFirstThere) return;
     if (stands) setFirstThere(true);
-    else if (first === null) {
-      const timer = setTimeout(() => setFirstThere(true), FIRST_MS);
+    else {
+      const timer = setTimeout(() => setFirstThere(true), first === null ? FIRST_MS : LONGEST_MS);
       return () => clearTimeout(timer);
     }
   }, [isFirstThere, stands, first]);

@@ -48,7 +48,10 @@ export function PartList({
 }: PartListProps) {
   const isLong = entries.length > LONG;
   const short = useShort(entries, (one) => `${one.words ?? ''} ${one.group ?? ''}`);
-  const shown = isLong ? short.shown : entries;
+  const isIn = short.shown.some(({ key }) => key === current);
+  // What a link opened stands in the list, however far down it would be.
+  const own = isIn || short.text !== '' ? [] : entries.filter(({ key }) => key === current);
+  const shown = isLong ? [...own, ...short.shown] : entries;
   return (
     <nav aria-label={label} className="partList">
       <h1 className="serif">{title}</h1>
