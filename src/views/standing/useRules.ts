@@ -7,6 +7,7 @@ import type { KeywordMatch } from '../../core/matching';
 import type { Rule, RuleGuards, RuleWork } from '../../core/rules';
 import { api } from '../shared/api';
 import { rulesKey, useRulesOf } from '../shared/standing/useRulesOf';
+import { inTurn } from '../shared/inTurn';
 import { useUndo } from '../shared/undo/useUndo';
 import { useTell } from '../shared/useTell';
 import { standingApi } from './standingApi';
@@ -29,14 +30,32 @@ export function useRules(account: AccountInfo | undefined) {
       tell((fault as Error).message, { kind: 'fault' });
     }
   };
-  const save = (info: RuleInfo, rule: Rule, isOn: boolean | undefined, words: string) =>
-    told(async () => {
-      const { rules } = kept(await api.saveRule({ account: account!.id, id: info.id, rule, isOn }));
-      undo.did({ words, undoing: { kind: 'rule', id: info.id, rule: info.rule, isOn: info.isOn } });
-      const now = rules.find(({ id }) => id === info.id);
-      if (isOn === undefined && info.isOn && now && !now.isOn)
-        tell('It does something else now: it is off until it is tried again, for it sends by itself.');
+  /** An edit shows at once: the next one, which may come before the answer, starts from it and takes nothing back. */
+  const save = (info: RuleInfo, change: Partial<Rule>, isOn: boolean | undefined, words: string) => {
+    const { id } = info;
+    const shown = client.getQueryData<RulesAnswer>(rulesKey(account!)) ?? data!;
+    const before = shown.rules.find((one) => one.id === id)?.rule ?? info.rule;
+    const rule = { ...before, ...change };
+    client.setQueryData(rulesKey(account!), {
+      ...shown,
+      rules: shown.rules.map((one) => (one.id === id ? { ...one, rule } : one)),
     });
+    return told(() =>
+      inTurn(`rules ${account!.id}`, async (isLast) => {
+        try {
+          const answer = await api.saveRule({ account: account!.id, id, rule, isOn });
+          if (isLast()) kept(answer);
+          undo.did({ words, undoing: { kind: 'rule', id, rule: before, isOn: info.isOn } });
+          const now = answer.rules.find((one) => one.id === id);
+          if (isOn === undefined && info.isOn && now && !now.isOn)
+            tell('It does something else now: it is off until it is tried again, for it sends by itself.');
+        } catch (fault) {
+          await client.invalidateQueries({ queryKey: ['rules'] });
+          throw fault;
+        }
+      }),
+    );
+  };
   return {
     data,
     error,
@@ -57,9 +76,9 @@ export function useRules(account: AccountInfo | undefined) {
       return id;
     },
     edit: (info: RuleInfo, change: Partial<Rule>) =>
-      save(info, { ...info.rule, ...change }, undefined, `“${info.rule.name}” was edited`),
+      save(info, change, undefined, `“${info.rule.name}” was edited`),
     turn: (info: RuleInfo, isOn: boolean) =>
-      save(info, info.rule, isOn, `“${info.rule.name}” was switched ${isOn ? 'on' : 'off'}`),
+      save(info, {}, isOn, `“${info.rule.name}” was switched ${isOn ? 'on' : 'off'}`),
     remove: (info: RuleInfo) =>
       told(async () => {
         kept(await api.putRule(account!.id, info.id, false));
