@@ -12,7 +12,7 @@ export interface CopyColumn {
 
 const SIGNATURE = Buffer.from('PGCOPY\n\xff\r\n\0\0\0\0\0\0\0\0\0', 'latin1');
 const TRAILER = Buffer.from([0xff, 0xff]);
-const PIECE_BYTES = 1 << 18;
+const PIECE_BYTES = 1 << 20;
 /** Days from 1970 to 2000, where PostgreSQL counts from. */
 const EPOCH_DAYS = 10_957;
 const TWO_32 = 4_294_967_296;
@@ -47,24 +47,30 @@ function* pieces(columns: CopyColumn[], rows: ArrayLike<number>): Generator<Buff
   for (let from = 0; from < rows.length; from += perPiece) {
     const to = Math.min(rows.length, from + perPiece);
     const piece = Buffer.allocUnsafe((to - from) * rowBytes);
+    const view = new DataView(piece.buffer, piece.byteOffset, piece.length);
     let at = 0;
-    for (let index = from; index < to; index += 1) at = writeRow(piece, at, columns, rows[index]);
+    for (let index = from; index < to; index += 1) at = writeRow(view, at, columns, rows[index]);
     yield piece;
   }
   yield TRAILER;
 }
 
-function writeRow(piece: Buffer, start: number, columns: CopyColumn[], row: number): number {
-  let at = piece.writeInt16BE(columns.length, start);
+function writeRow(piece: DataView, start: number, columns: CopyColumn[], row: number): number {
+  let at = start;
+  piece.setInt16(at, columns.length);
+  at += 2;
   for (const { type, values } of columns) {
     const value = typeof values === 'number' ? values : values[row];
     if (type === 'int8') {
-      at = piece.writeInt32BE(8, at);
-      at = piece.writeInt32BE(Math.floor(value / TWO_32), at);
-      at = piece.writeUInt32BE(value - Math.floor(value / TWO_32) * TWO_32, at);
+      const high = Math.floor(value / TWO_32);
+      piece.setInt32(at, 8);
+      piece.setInt32(at + 4, high);
+      piece.setUint32(at + 8, value - high * TWO_32);
+      at += 12;
     } else {
-      at = piece.writeInt32BE(4, at);
-      at = piece.writeInt32BE(type === 'day' ? value - EPOCH_DAYS : value, at);
+      piece.setInt32(at, 4);
+      piece.setInt32(at + 4, type === 'day' ? value - EPOCH_DAYS : value);
+      at += 8;
     }
   }
   return at;

@@ -2,6 +2,7 @@ import { FACTS } from '../../src/contract/facts';
 import type { ReportKind } from '../../src/contract/facts';
 import { raiseFigures } from '../../src/db/queries/accounts';
 import { factTable } from '../../src/db/queries/factTables';
+import { noteKeptDays } from '../../src/db/queries/keptDays';
 import { addUpWeeks } from '../../src/db/queries/weeks';
 import { db } from '../../src/server/context/context';
 
@@ -11,12 +12,9 @@ export async function factsChanged(accountId: number): Promise<void> {
     const table = factTable(kind);
     const days = await db()<{ day: string }[]>`
       select distinct day from ${db().unsafe(table.table)} where account_id = ${accountId}`;
-    await addUpWeeks(
-      db(),
-      accountId,
-      table,
-      days.map(({ day }) => day),
-    );
+    const written = days.map(({ day }) => day);
+    await addUpWeeks(db(), accountId, table, written);
+    await noteKeptDays(db(), accountId, kind, new Map(written.map((day) => [day, null])));
   }
   await raiseFigures(db(), accountId);
 }

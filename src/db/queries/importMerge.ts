@@ -29,19 +29,6 @@ export async function ensurePartitions(tx: Query, { table }: FactTable, days: st
   await tx`select mowing.ensure_partitions(${table.replace('mowing.', '')}, ${days}::date[])`;
 }
 
-/** Which of the days the account has rows on. */
-export async function daysWithRows(
-  tx: Query,
-  accountId: number,
-  { table }: FactTable,
-  days: string[],
-): Promise<string[]> {
-  const rows = await tx<{ day: string }[]>`
-    select d.day from unnest(${days}::date[]) as d(day)
-    where (select true from ${tx.unsafe(table)} f where f.account_id = ${accountId} and f.day = d.day limit 1)`;
-  return rows.map(({ day }) => day);
-}
-
 /** The temporary table that rows pass through when others may be there already; `merged` keeps the keys of a file's rows. */
 export async function makeStage(tx: Query, table: FactTable): Promise<void> {
   const keys = keyColumns(table)

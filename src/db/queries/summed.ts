@@ -1,5 +1,6 @@
 import type { Query } from '../connection';
 import type { FactTable } from './factTables';
+import { dropKeptDay } from './keptDays';
 import { addUpWeeks } from './weeks';
 
 /** Days of a kind of report whose figures came summed, and the day that their rows stand on. */
@@ -67,6 +68,7 @@ export async function removeSummed(
   if (!gone) return null;
   const rows =
     await tx`delete from ${tx.unsafe(facts.table)} where account_id = ${accountId} and day = ${gone.day}`;
+  await dropKeptDay(tx, accountId, kind, gone.day);
   await addUpWeeks(tx, accountId, facts, [gone.day]);
   return rows.count;
 }

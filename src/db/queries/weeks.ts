@@ -22,15 +22,19 @@ export async function addUpWeeks(
     .filter((column) => column !== 'day')
     .join(', ');
   const columns = table.figures.map(({ column }) => column);
+  const summed = table.figures.map(({ column, type }) =>
+    type === 'int8' ? `mowing.sum_micros(${column})` : `sum(${column})`,
+  );
   const hasClicks = columns.includes('clicks');
   const clicked = hasClicks ? ', count(*) filter (where clicks > 0)' : '';
   for (const week of weeks) {
     await tx`delete from ${tx.unsafe(weekTable)} where account_id = ${accountId} and week = ${week}`;
     await tx`
       insert into ${tx.unsafe(weekTable)} (account_id, week, ${tx.unsafe([keys, ...columns, ...(hasClicks ? ['clicked_days'] : [])].join(', '))})
-      select ${accountId}::integer, ${week}::date, ${tx.unsafe(keys)}, ${tx.unsafe(columns.map((column) => `sum(${column})`).join(', '))} ${tx.unsafe(clicked)}
+      select ${accountId}::integer, ${week}::date, ${tx.unsafe(keys)}, ${tx.unsafe(summed.join(', '))} ${tx.unsafe(clicked)}
       from ${tx.unsafe(table.table)}
       where account_id = ${accountId} and day between ${week} and ${addDays(week, 6)}
-      group by ${tx.unsafe(keys)}`;
+      group by ${tx.unsafe(keys)}
+      order by ${tx.unsafe(hasClicks ? 'sum(clicks) > 0 desc,' : '')} ${tx.unsafe(keys)}`;
   }
 }

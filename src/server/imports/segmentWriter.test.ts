@@ -75,10 +75,28 @@ describe('rows on their way to the database', () => {
     const { detail } = writer.add(aRow(), 7);
     expect(writer.takeFull()).toBeNull();
     for (let line = 8; line < 5000; line += 1) writer.add(aRow({ day: '2026-10-06' }), line);
+    expect(writer.takeFull()).toMatchObject({ rows: 1, newPlaces: [{ number: 1 }] });
+    expect(writer.add(aRow({ day: '2026-10-07' }), 5000).detail).toBe(detail);
     const full = writer.takeFull()!;
-    expect([full.rows, full.line[4992], full.figures[5][4992]]).toEqual([4993, 4999, 18_900_000]);
-    expect(writer.add(aRow({ day: '2026-10-06' }), 5000).detail).toBe(detail);
+    expect([full.rows, full.line[4991], full.figures[5][4991]]).toEqual([4992, 4999, 18_900_000]);
     expect(writer.takeRest()).toMatchObject({ rows: 1, newPlaces: [], newTerms: [] });
     expect(writer.takeRest()).toBeNull();
+  });
+
+  test('end with a day where the rows of a day follow each other, unless one day is longer than many segments', () => {
+    const days = (size: number, ...list: string[]) => {
+      const writer = aWriter(size);
+      return list.flatMap((day, at) => {
+        writer.add(aRow({ day: `2026-10-0${day}` }), at + 2);
+        const full = writer.takeFull();
+        return full === null ? [] : [[...full.day.subarray(0, full.rows)].map((one) => one - full.day[0])];
+      });
+    };
+    expect(days(2, '1', '1', '1', '2', '2', '3')).toEqual([
+      [0, 0, 0],
+      [0, 0],
+    ]);
+    expect(days(4, '1', '2', '1', '2', '1')).toEqual([[0, 1, 0, 1]]);
+    expect(days(2, ...Array<string>(21).fill('1'))[0]).toHaveLength(20);
   });
 });

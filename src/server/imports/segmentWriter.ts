@@ -4,6 +4,8 @@ import type { KnownRow, ReportRow, ReportSpec, RowNumbers } from '../../connect/
 import { dayNumber } from '../../core/units';
 import type { Window } from '../../core/windows';
 
+/** A day of more rows than so many segments is parted all the same, so that memory stays constant. */
+const LONGEST_DAY = 10;
 /** Texts remembered at once; beyond that numbers start anew, so that memory stays constant. */
 const MOST_REMEMBERED = 200_000;
 
@@ -31,8 +33,8 @@ class Numbers {
   }
 }
 
-/** Rows on their way to the database, as columns: no object and no text for a row. */
-export interface Segment {
+/** Rows as columns: no object and no text for a row. */
+export interface SegmentRows {
   rows: number;
   line: Int32Array;
   /** Days since 1970. */
@@ -41,13 +43,17 @@ export interface Segment {
   detail: Int32Array;
   /** One column for each figure of the kind. */
   figures: Float64Array[];
+}
+
+/** Rows on their way to the database. */
+export interface Segment extends SegmentRows {
   /** The days that the rows stand on. */
   days: Set<number>;
   /** Those of them that stand for several days. */
   spans: Map<number, Window>;
   /** Places and search terms that no row before named, by their number. */
   newPlaces: { number: number; texts: string[] }[];
-  newTerms: { number: number; text: string }[];
+  newTerms: { number: number; text: string; /** On which it was met. */ day: number }[];
 }
 
 function emptySegment(size: number, figures: number): Segment {
@@ -65,7 +71,10 @@ function emptySegment(size: number, figures: number): Segment {
   };
 }
 
-/** Collects rows into segments of at least `segmentRows`. */
+/**
+ * Collects rows into segments of at least `segmentRows`. Where the rows of a day follow each other, a segment ends with a day: rows of a day
+ * that an earlier segment wrote have to be compared with those.
+ */
 export class SegmentWriter {
   private readonly places = new Numbers();
   private readonly terms = new Numbers();
@@ -75,6 +84,8 @@ export class SegmentWriter {
   private segment: Segment;
   private lastDay = '';
   private lastDayNumber = 0;
+  /** The row with which the last day begins; 0 where the segment had rows of it before. */
+  private lastDayFrom = 0;
   /** What the last day of each place says of bids and states, by the number of the place. */
   readonly latest = new Map<number, StructureNote>();
 
@@ -87,10 +98,11 @@ export class SegmentWriter {
 
   /** Adds a row, and answers with the numbers of its place and detail. */
   add(row: ReportRow, line: number): RowNumbers {
+    this.meetDay(row.day);
     const place = this.places.of(this.placeKey(row.place));
     if (place < 0) this.segment.newPlaces.push({ number: -place, texts: row.place });
     const numbers = { place: Math.abs(place), detail: this.detailNumber(row.detail) };
-    this.put(row.day, numbers, row.figures, line);
+    this.put(numbers, row.figures, line);
     if (row.span !== null) this.noteSpan(row.span, line);
     // What stands is told at the end of the days that a row sums up, not in their middle.
     const toldOn = row.span?.to ?? row.day;
@@ -101,12 +113,36 @@ export class SegmentWriter {
 
   /** Adds a row whose place and detail were added before. */
   addKnown(row: KnownRow, line: number): void {
-    this.put(row.day, row, row.figures, line);
+    this.meetDay(row.day);
+    this.put(row, row.figures, line);
   }
 
   /** A segment when enough rows were added for one, else null. Called between pieces of the file. */
   takeFull(): Segment | null {
-    return this.segment.rows >= this.segmentRows ? this.takeRest() : null;
+    const { segment, lastDayFrom } = this;
+    if (segment.rows < this.segmentRows) return null;
+    if (lastDayFrom > 0) return this.takeUpTo(lastDayFrom);
+    const isOneDay = segment.days.size === 1;
+    return isOneDay && segment.rows < this.segmentRows * LONGEST_DAY ? null : this.takeRest();
+  }
+
+  /** The rows before one with which a day begins; that day begins the next segment. */
+  private takeUpTo(from: number): Segment {
+    const { segment, lastDayNumber } = this;
+    const rest = emptySegment(Math.max(this.segmentRows, segment.rows - from), segment.figures.length);
+    for (const column of ['line', 'day', 'place', 'detail'] as const)
+      rest[column].set(segment[column].subarray(from, segment.rows));
+    segment.figures.forEach((column, at) => rest.figures[at].set(column.subarray(from, segment.rows)));
+    rest.rows = segment.rows - from;
+    segment.rows = from;
+    rest.days.add(lastDayNumber);
+    segment.days.delete(lastDayNumber);
+    const span = segment.spans.get(lastDayNumber);
+    if (span !== undefined) rest.spans.set(lastDayNumber, span);
+    segment.spans.delete(lastDayNumber);
+    this.segment = rest;
+    this.lastDayFrom = 0;
+    return segment;
   }
 
   /** What was added and not taken yet, null when nothing was. */
@@ -115,6 +151,7 @@ export class SegmentWriter {
     const { segment } = this;
     this.segment = emptySegment(this.segmentRows, this.spec.figures.length);
     this.lastDay = '';
+    this.lastDayFrom = 0;
     return segment;
   }
 
@@ -132,7 +169,7 @@ export class SegmentWriter {
   private detailNumber(detail: ReportRow['detail']): number {
     if (typeof detail !== 'string') return detail ?? 0;
     const term = this.terms.of(detail);
-    if (term < 0) this.segment.newTerms.push({ number: -term, text: detail });
+    if (term < 0) this.segment.newTerms.push({ number: -term, text: detail, day: this.lastDayNumber });
     return Math.abs(term);
   }
 
@@ -142,15 +179,19 @@ export class SegmentWriter {
     return this.idCount === 1 ? texts[0] : texts.slice(0, this.idCount).join('\n');
   }
 
-  private put(day: string, { place, detail }: RowNumbers, figures: ArrayLike<number>, line: number) {
+  private meetDay(day: string) {
+    if (day === this.lastDay) return;
+    const { segment } = this;
+    this.lastDay = day;
+    this.lastDayNumber = dayNumber(day);
+    this.lastDayFrom = segment.days.has(this.lastDayNumber) ? 0 : segment.rows;
+    segment.days.add(this.lastDayNumber);
+  }
+
+  private put({ place, detail }: RowNumbers, figures: ArrayLike<number>, line: number) {
     const { segment } = this;
     const at = segment.rows;
     if (at === segment.line.length) grow(segment);
-    if (day !== this.lastDay) {
-      this.lastDay = day;
-      this.lastDayNumber = dayNumber(day);
-      segment.days.add(this.lastDayNumber);
-    }
     segment.line[at] = line;
     segment.day[at] = this.lastDayNumber;
     segment.place[at] = place;

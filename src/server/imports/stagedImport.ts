@@ -8,21 +8,18 @@ import type { Transaction } from '../../db/connection';
 import { raiseFigures } from '../../db/queries/accounts';
 import { factTable } from '../../db/queries/factTables';
 import type { FactTable } from '../../db/queries/factTables';
-import {
-  beginImport,
-  daysWithRows,
-  ensurePartitions,
-  makeStage,
-  mergeStage,
-} from '../../db/queries/importMerge';
+import { beginImport, ensurePartitions, makeStage, mergeStage } from '../../db/queries/importMerge';
+import { noteKeptDays, readKeptDays } from '../../db/queries/keptDays';
 import { resolvePlaces } from '../../db/queries/importPlaces';
 import type { PlaceTexts } from '../../db/queries/importPlaces';
 import { noteFirstDays, resolveTerms } from '../../db/queries/importTerms';
 import { addUpWeeks } from '../../db/queries/weeks';
+import { AgainDays } from './againDays';
+import { DayHashes } from './dayHashes';
 import { factDays } from './factDays';
 import type { FactDays } from './factDays';
 import { placeTexts } from './segmentWriter';
-import type { Segment } from './segmentWriter';
+import type { Segment, SegmentRows } from './segmentWriter';
 
 /** What became of the rows of a file. */
 export interface ImportResult {
@@ -38,10 +35,12 @@ export interface ImportResult {
 }
 
 const MOST_LISTED = 10_000;
+/** Segments that wait for the database while the next is read. */
+const MOST_WAITING = 3;
 
 /**
  * Takes the segments of a file into one transaction while the next one is still being read. Rows of days that had none
- * go straight into their table; rows of other days are merged with what is there.
+ * go straight into their table; rows of other days wait until it is known whether the file says anything new of them.
  */
 export class StagedImport {
   private readonly tx: Transaction;
@@ -50,16 +49,22 @@ export class StagedImport {
   private readonly whole: () => Promise<void>;
   private readonly table: FactTable;
   private under: Promise<void> = Promise.resolve();
+  private readonly waiting: Promise<void>[] = [];
   private hasBegun = false;
   /** Our ids by the numbers of the file's places and terms. */
-  private readonly placeIds = new Map<number, number | null>();
+  private readonly placeIds: (number | null)[] = [];
   private readonly placeNames = new Map<number, string>();
-  private readonly termIds = new Map<number, number>();
-  /** The first day on which the file has a term, by our id. */
-  private readonly firstDays = new Map<number, number>();
+  private readonly termIds: number[] = [];
+  /** The first day on which a term was seen, by its number. */
+  private readonly firstDays: number[] = [];
+  /** Terms, by our id, of which the file tells an earlier day than was known. */
+  private readonly earlier = new Map<number, number>();
   /** Days met so far: those without rows before this file, and the others. */
   private readonly fresh = new Set<number>();
   private readonly others = new Set<number>();
+  /** What the kept rows of the file come to, by day; and those of days that have rows already. */
+  private readonly hashes = new DayHashes();
+  private readonly again: AgainDays;
   /** Days that an earlier segment wrote rows of: more of them could repeat those. */
   private readonly written = new Set<number>();
   /** Days of which a row was added or changed: their weeks are added up anew. */
@@ -84,32 +89,40 @@ export class StagedImport {
     this.table = factTable(spec.kind);
     this.result.refusedSums = spec.figures.map(() => 0);
     this.factDays = factDays(tx, accountId, spec.kind, this.table);
+    this.again = new AgainDays(tx, accountId, spec.kind, this.table);
   }
 
   /** Our id of a place of the file; null where it has none. */
   placeId(number: number): number | null {
-    return this.placeIds.get(number) ?? null;
+    return this.placeIds[number] ?? null;
   }
 
-  /** Begins with a segment once the one before is done. @throws what went wrong with that one */
+  /** Begins with a segment once those before it are done; returns while few wait. @throws what went wrong with one before */
   async put(segment: Segment): Promise<void> {
-    await this.under;
-    this.under = this.take(segment);
-    this.under.catch(() => {}); // told by the next call
+    if (this.waiting.length >= MOST_WAITING) await this.waiting.shift();
+    this.under = this.under.then(() => this.take(segment));
+    this.under.catch(() => {}); // told by a later call
+    this.waiting.push(this.under);
   }
 
   /** Waits for the segment under way, however it ends: a transaction cannot be given up in the middle of a COPY. */
   async settle(): Promise<void> {
     await this.under.catch(() => {});
+    await this.again.close();
   }
 
   /** Waits for the last segment. */
   async finish(): Promise<ImportResult> {
     await this.under;
+    const passed = await this.again.merge(this.hashes, (rows, which) => this.merge(rows, which));
+    this.result.unchanged += passed;
+    await this.again.close();
+    const { tx, accountId, spec } = this;
+    await noteKeptDays(tx, accountId, spec.kind, this.hashes.ofAll(this.fresh));
     await this.addUp();
     if (this.result.kept + this.result.unchanged > 0) await raiseFigures(this.tx, this.accountId);
     // Ranks name terms too, but say nothing of when shoppers typed them.
-    if (this.spec.keepsFirstDays) await noteFirstDays(this.tx, this.accountId, this.firstDays);
+    if (spec.keepsFirstDays) await noteFirstDays(tx, accountId, this.earlier);
     this.result.listed.sort((a, b) => a.line - b.line);
     return { ...this.result, ...(await this.factDays.finish(this.result.kept > 0)) };
   }
@@ -125,9 +138,10 @@ export class StagedImport {
     }
     await this.resolve(segment);
     await this.meetDays(segment);
-    const { fresh, merging } = this.sort(segment);
+    const { fresh, merging, again } = this.sort(segment);
     await this.writeFresh(segment, this.withoutRepeats(segment, fresh));
     if (merging.length > 0) await this.merge(segment, merging);
+    await this.again.put(segment, again);
     for (const day of segment.days) this.written.add(day);
     await this.addUp(mondayOf(dayFromNumber(smallest([...segment.days]))));
   }
@@ -148,17 +162,22 @@ export class StagedImport {
       const named = newPlaces.map(({ texts }) => described(spec, texts));
       const ids = await resolvePlaces(tx, accountId, spec.place, named);
       newPlaces.forEach(({ number }, at) => {
-        this.placeIds.set(number, ids[at]);
+        this.placeIds[number] = ids[at];
         if (ids[at] === null) this.placeNames.set(number, nameOf(named[at]));
       });
     }
     if (newTerms.length > 0) {
-      const ids = await resolveTerms(
+      const { keepsFirstDays } = spec;
+      const terms = await resolveTerms(
         tx,
         accountId,
-        newTerms.map(({ text }) => text),
+        newTerms.map(({ text, day }) => ({ text, day: keepsFirstDays ? day : null })),
       );
-      newTerms.forEach(({ number }, at) => this.termIds.set(number, ids[at]));
+      newTerms.forEach(({ number }, at) => {
+        const { id, firstDay } = terms[at];
+        this.termIds[number] = id;
+        this.firstDays[number] = firstDay ?? Infinity;
+      });
     }
   }
 
@@ -168,18 +187,23 @@ export class StagedImport {
     const names = news.map(dayFromNumber);
     await ensurePartitions(this.tx, this.table, names);
     for (const day of news) await this.factDays.meet(dayFromNumber(day), spans.get(day) ?? null);
-    const taken = new Set(await daysWithRows(this.tx, this.accountId, this.table, names));
-    for (const day of news) (taken.has(dayFromNumber(day)) ? this.others : this.fresh).add(day);
+    const kept = await readKeptDays(this.tx, this.accountId, this.spec.kind, names);
+    for (const day of news) {
+      const known = kept.get(dayFromNumber(day));
+      (known === undefined ? this.fresh : this.others).add(day);
+      if (known !== undefined) this.again.meet(day, known);
+    }
   }
 
   /** Parts the rows by what has to be done with them; those without a place are refused. Replaces numbers by our ids. */
-  private sort(segment: Segment): { fresh: number[]; merging: number[] } {
+  private sort(segment: Segment): { fresh: number[]; merging: number[]; again: number[] } {
     const fresh: number[] = [];
+    const again: number[] = [];
     const merging: number[] = [];
     const hasTerms = this.spec.detail === 'term';
     for (let row = 0; row < segment.rows; row += 1) {
       const number = segment.place[row];
-      const id = this.placeIds.get(number)!;
+      const id = this.placeIds[number];
       if (id === null) {
         this.refuse(
           segment,
@@ -191,16 +215,21 @@ export class StagedImport {
       segment.place[row] = id;
       const day = segment.day[row];
       if (hasTerms) {
-        const term = this.termIds.get(segment.detail[row])!;
-        segment.detail[row] = term;
-        if (!(day >= (this.firstDays.get(term) ?? Infinity))) this.firstDays.set(term, day);
+        const term = segment.detail[row];
+        const termId = this.termIds[term];
+        segment.detail[row] = termId;
+        if (day < this.firstDays[term]) {
+          this.firstDays[term] = day;
+          this.earlier.set(termId, Math.min(day, this.earlier.get(termId) ?? Infinity));
+        }
       }
-      (this.fresh.has(day) && !this.written.has(day) ? fresh : merging).push(row);
+      this.hashes.add(segment, row);
+      (!this.fresh.has(day) ? again : this.written.has(day) ? merging : fresh).push(row);
     }
-    return { fresh, merging };
+    return { fresh, merging, again };
   }
 
-  private refuse({ line, figures }: Segment, row: number, reason: string) {
+  private refuse({ line, figures }: SegmentRows, row: number, reason: string) {
     const { result } = this;
     result.refused += 1;
     figures.forEach((column, at) => (result.refusedSums[at] += column[row]));
@@ -215,7 +244,7 @@ export class StagedImport {
       const before = rows[at - 1];
       const isRepeat =
         at > 0 && day[row] === day[before] && place[row] === place[before] && detail[row] === detail[before];
-      if (isRepeat) this.refuse(segment, row, this.repeats());
+      if (isRepeat) this.refuseRepeat(segment, row);
       return !isRepeat;
     });
   }
@@ -229,11 +258,12 @@ export class StagedImport {
     for (const row of rows) this.changed.add(segment.day[row]);
   }
 
-  private repeats() {
-    return `The row repeats an earlier one: same day, ${this.spec.keyWords}.`;
+  private refuseRepeat(segment: SegmentRows, row: number) {
+    this.hashes.take(segment, row);
+    this.refuse(segment, row, `The row repeats an earlier one: same day, ${this.spec.keyWords}.`);
   }
 
-  private async merge(segment: Segment, rows: number[]) {
+  private async merge(segment: SegmentRows, rows: number[]) {
     const line: CopyColumn = { name: 'line', type: 'int4', values: segment.line };
     await copyNumbers(this.tx, 'stage', [line, ...this.columns(segment)], rows);
     const firstSeen = [...this.fresh].map(dayFromNumber);
@@ -243,10 +273,10 @@ export class StagedImport {
     if (kept > 0) for (const row of rows) this.changed.add(segment.day[row]);
     if (repeated.length === 0) return;
     const rowOf = new Map(rows.map((row) => [segment.line[row], row]));
-    for (const at of repeated) this.refuse(segment, rowOf.get(at)!, this.repeats());
+    for (const at of repeated) this.refuseRepeat(segment, rowOf.get(at)!);
   }
 
-  private columns(segment: Segment): CopyColumn[] {
+  private columns(segment: SegmentRows): CopyColumn[] {
     const { place, detail, figures } = this.table;
     return [
       { name: 'day', type: 'day', values: segment.day },
