@@ -62,7 +62,12 @@ export interface SumsQuery extends OfAccount {
 
 /** What sums for the field are asked for. */
 export interface FieldQuery extends OverviewQuery {
-  grain: 'target' | 'term' | 'placement';
+  grain: 'target' | 'ad-group' | 'term' | 'placement';
+}
+
+/** What an account is made of: with its targets, or only what they hang in. */
+export interface TreeQuery extends OfAccount {
+  targets: 'all' | 'none';
 }
 
 /** Of targets that are there, or of some that are not yet. */

@@ -22,6 +22,7 @@ import type {
   SuggestRequest,
   SumsQuery,
   TableToWrite,
+  TreeQuery,
   WindowQuery,
 } from './requests';
 import { isTimeZone } from './timeZone';
@@ -73,6 +74,10 @@ const timeZone = Joi.string()
   .messages({ 'any.invalid': '{{#label}} is no time zone; write it as Europe/Berlin' });
 
 export const accountQuery = Joi.object<OfAccount>({ account: id.required() });
+export const treeQuery = Joi.object<TreeQuery>({
+  account: id.required(),
+  targets: Joi.string().valid('all', 'none').default('all'),
+});
 
 export const newAccount = Joi.object<NewAccount>({
   name: Joi.string().trim().min(1).max(80).required(),
@@ -169,7 +174,7 @@ export const termDaysQuery = Joi.object<
 
 export const fieldQuery = Joi.object<FieldQuery>({
   account: id.required(),
-  grain: Joi.string().valid('target', 'term', 'placement').default('target'),
+  grain: Joi.string().valid('target', 'ad-group', 'term', 'placement').default('target'),
   from: windowFrom,
   to: windowTo,
   versus,

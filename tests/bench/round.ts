@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { db } from '../../src/server/context/context';
 import { CHROMIUM_FLAGS } from '../chromiumFlags.mjs';
-import { anAccount } from './account';
+import { aLargeAccount } from '../make/largeAccount';
 import { repaint } from './bare';
 import { median, say } from './timed';
 import { factsChanged } from '../make/facts';
@@ -17,7 +17,7 @@ const WINDOW = 'from=2026-10-24&to=2026-11-22';
  * step of some 800 to the tray that holds it; each beside what the machine takes to paint as many cells.
  */
 export async function benchRound(url: string): Promise<void> {
-  const account = await anAccount(TARGETS);
+  const account = await aLargeAccount({ targets: TARGETS, days: 90 });
   // All sell a little, most of it too dearly: some 800 have something to be lowered.
   await db()`
     update mowing.target_day set orders = 1, units = 1, sales_micros = 24000000

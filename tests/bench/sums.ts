@@ -1,7 +1,7 @@
 import { pack } from '../../src/contract/packed';
 import { db } from '../../src/server/context/context';
 import { loadFieldSums } from '../../src/server/field/loadFieldSums';
-import { anAccount, LAST } from './account';
+import { aLargeAccount, LAST } from '../make/largeAccount';
 import { median, say, timed } from './timed';
 
 const SIZES = [10_000, 100_000];
@@ -16,7 +16,7 @@ export async function benchSums(withLargest: (account: number) => Promise<void>)
   await db()`select mowing.ensure_partitions('term_day', array[${LAST}::date])`;
   for (const targets of SIZES) {
     say(`Making an account of ${targets.toLocaleString('en')} targets …`);
-    const account = await anAccount(targets);
+    const account = await aLargeAccount({ targets, days: 90 });
     await db()`vacuum analyze mowing.target_day`;
     const bare: number[] = [];
     const whole: number[] = [];

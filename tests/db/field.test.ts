@@ -1,3 +1,5 @@
+import { buildLens } from '../../src/core/lenses';
+import { indexTree } from '../../src/core/structure';
 import { addDays } from '../../src/core/units';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
@@ -11,6 +13,7 @@ import { loadRowDays, loadRowPeriods, loadSparks } from '../../src/server/field/
 import { addNote, loadNotes, removeNote } from '../../src/server/field/notes';
 import { keepSwath, loadSwaths, removeSwath } from '../../src/server/field/swaths';
 import { loadTree } from '../../src/server/field/loadTree';
+import { toGrainSums } from '../../src/plans/field';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
 import { told } from '../make/told';
@@ -49,6 +52,22 @@ afterAll(closeContext);
 
 const sumsOf = async (grain: 'target' | 'term') =>
   told(await loadFieldSums({ account: account.id, grain, from: '2026-11-06', to: '2026-11-12' }));
+
+test('campaigns, ad groups and products are the same from the sums of their ad groups as from those of their targets', async () => {
+  const index = indexTree(await loadTree(account.id));
+  const outline = indexTree(await loadTree(account.id, { targets: 'none' }));
+  expect(outline.targets.size).toBe(0);
+  const asked = { account: account.id, from: '2026-11-06', to: '2026-11-12' };
+  const [byTarget, byAdGroup] = await Promise.all(
+    (['target', 'ad-group'] as const).map(async (grain) =>
+      toGrainSums(await loadFieldSums({ ...asked, grain })),
+    ),
+  );
+  expect([byTarget.grainSums.size, byAdGroup.grainSums.size]).toEqual([2, 1]);
+  for (const lens of ['campaigns', 'ad-groups', 'products'] as const)
+    expect(buildLens(lens, outline, byAdGroup.grainSums)).toEqual(buildLens(lens, index, byTarget.grainSums));
+  expect(buildLens('campaigns', outline, byAdGroup.grainSums).now.clicks).toEqual(Float64Array.of(12));
+});
 
 test('rows by week and month add up to their days, a week parted by the months it lies in', async () => {
   const { columns } = await sumsOf('target');

@@ -109,8 +109,9 @@ function usualOf(
   return (row) => known.get(table.campaignId[row]) ?? account;
 }
 
-function grainPlaces(index: TreeIndex, { campaignId, targetId }: GrainSums) {
+function grainPlaces(index: TreeIndex, { campaignId, adGroupId, targetId }: GrainSums) {
   if (campaignId) return { campaignOf: (at: number) => campaignId[at] };
+  if (adGroupId) return { campaignOf: (at: number) => index.placeOfAdGroup(adGroupId[at]).campaignId };
   return { campaignOf: (at: number) => index.placeOfTarget(targetId![at]).campaignId };
 }
 

@@ -7,6 +7,7 @@ import type { SumColumns } from './sumColumns';
 export interface GrainSums {
   size: number;
   targetId?: Int32Array;
+  adGroupId?: Int32Array;
   termId?: Int32Array;
   campaignId?: Int32Array;
   placement?: Int32Array;

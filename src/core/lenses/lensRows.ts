@@ -35,18 +35,18 @@ export function rowsOfLens(
   }
 }
 
-/** Rows by the id of what they are, found through the place of each sum's target. */
+/** Rows by the id of what they are, found through the place of each sum's ad group or target. */
 function byPlace(
   index: TreeIndex,
-  { targetId }: GrainSums,
+  { adGroupId, targetId }: GrainSums,
   byId: Map<number, LensRow>,
   idOf: (place: Place) => number,
 ): Rows {
   const at = new Map([...byId.keys()].map((id, row) => [id, row]));
-  return {
-    rows: [...byId.values()],
-    rowOf: (from) => at.get(idOf(index.placeOfTarget(targetId![from]))) ?? -1,
-  };
+  const placeOf = adGroupId
+    ? (from: number) => index.placeOfAdGroup(adGroupId[from])
+    : (from: number) => index.placeOfTarget(targetId![from]);
+  return { rows: [...byId.values()], rowOf: (from) => at.get(idOf(placeOf(from))) ?? -1 };
 }
 
 const PLAIN = { kind: '', part: 0, isInherited: false, isStoppedAbove: false } as const;

@@ -24,6 +24,17 @@ export interface TargetColumns {
   expression: readonly string[];
 }
 
+const NONE = new Int32Array();
+export const NO_TARGETS: TargetColumns = {
+  id: NONE,
+  adGroupId: NONE,
+  kind: NONE,
+  match: NONE,
+  state: NONE,
+  bid: NONE,
+  expression: [],
+};
+
 /** Targets from their columns. */
 export function toTargets({ id, adGroupId, kind, match, state, bid, expression }: TargetColumns): Target[] {
   const targets = new Array<Target>(expression.length);

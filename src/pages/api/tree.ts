@@ -1,11 +1,13 @@
-import { accountQuery } from '../../contract/schemas';
+import { treeQuery } from '../../contract/schemas';
 import { loadTree, loadTreeColumns } from '../../server/field/loadTree';
 import { asksForColumns, columnsAnswer } from '../../server/http/columnsAnswer';
 import { endpoint } from '../../server/http/endpoint';
 
 export const GET = endpoint({
   may: 'see',
-  query: accountQuery,
-  run: async ({ query: { account }, request }) =>
-    asksForColumns(request) ? columnsAnswer(request, await loadTreeColumns(account)) : loadTree(account),
+  query: treeQuery,
+  run: async ({ query: { account, targets }, request }) =>
+    asksForColumns(request)
+      ? columnsAnswer(request, await loadTreeColumns(account, { targets }))
+      : loadTree(account, { targets }),
 });

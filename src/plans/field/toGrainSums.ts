@@ -8,7 +8,7 @@ export type LoadedSums = Pick<FieldSumsAnswer, 'window' | 'before' | 'isCut'> & 
   terms: FieldSumsAnswer['terms'];
 };
 
-const IDS = ['targetId', 'termId', 'campaignId', 'placement'] as const;
+const IDS = ['targetId', 'adGroupId', 'termId', 'campaignId', 'placement'] as const;
 
 /** An answer's columns as typed columns. */
 export function toGrainSums({ window, before, isCut, columns, totals, terms }: FieldSumsAnswer): LoadedSums {

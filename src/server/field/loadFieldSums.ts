@@ -26,7 +26,7 @@ export async function loadFieldSums(
       String(account.figures),
       () => readFieldSums(db(), accountId, grain, window, before),
     ),
-    grain === 'target' ? readTotalSales(db(), accountId, window) : null,
+    grain === 'target' || grain === 'ad-group' ? readTotalSales(db(), accountId, window) : null,
   ]);
   return { window, before, totals, ...sums };
 }

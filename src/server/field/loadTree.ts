@@ -2,7 +2,8 @@ import { marginOf } from '../../core/economics';
 import { entitiesOf, kindsThat } from '../../core/changes';
 import { PLACEMENT_STEP } from '../../plans/bids';
 import type { AccountTreeColumns } from '../../contract/field';
-import { toTargets } from '../../core/structure';
+import type { TreeQuery } from '../../contract/requests';
+import { NO_TARGETS, toTargets } from '../../core/structure';
 import type { AccountTree, LastChange, TargetColumns } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { loadStood } from '../changes/loadStood';
@@ -17,21 +18,35 @@ import { db } from '../context/context';
 import { keptRead } from '../context/keptReads';
 import { costsOf } from '../economics/products';
 
-/** Everything of an account that its figures hang on. @param on a day that is past: before the changes that were made since */
-export async function loadTree(accountId: number, on?: Day): Promise<AccountTree> {
-  const [stood, tree] = await Promise.all([loadStood(accountId, on), loadTreeColumns(accountId, on)]);
+/** Which of a tree is asked for. */
+interface Asked {
+  /** A day that is past: before the changes that were made since. */
+  on?: Day;
+  /** Left out: all. */
+  targets?: TreeQuery['targets'];
+}
+
+/** Everything of an account that its figures hang on. */
+export async function loadTree(accountId: number, asked: Asked = {}): Promise<AccountTree> {
+  const [stood, tree] = await Promise.all([
+    loadStood(accountId, asked.on),
+    loadTreeColumns(accountId, asked),
+  ]);
   return { ...tree, targets: stood.of('target', toTargets(tree.targets)) };
 }
 
 /** The same with its targets as columns, as they stand now. */
-export async function loadTreeColumns(accountId: number, on?: Day): Promise<AccountTreeColumns> {
+export async function loadTreeColumns(
+  accountId: number,
+  { on, targets: asked = 'all' }: Asked = {},
+): Promise<AccountTreeColumns> {
   const account = await needAccount(accountId, on);
   const [stood, campaigns, adGroups, targets, products, lines, goals, lastChanges, lists] = await Promise.all(
     [
       loadStood(accountId, on),
       listCampaignNodes(db(), accountId),
       listAdGroupNodes(db(), accountId),
-      loadTargets(account),
+      asked === 'all' ? loadTargets(account) : NO_TARGETS,
       listProducts(db(), accountId),
       listLines(db(), accountId),
       listGoals(db(), accountId),

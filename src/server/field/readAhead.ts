@@ -37,6 +37,7 @@ async function readFirst({ id, lastDay }: AccountRow): Promise<void> {
   await loadFieldSums({ account: id, grain: 'target' });
   if (performance.now() - start < QUICK_MS) return;
   await loadTreeColumns(id);
+  await loadFieldSums({ account: id, grain: 'ad-group' });
   await loadOverview(id);
   await loadFieldSums({ account: id, grain: 'placement' });
   await loadBidFeed(id);

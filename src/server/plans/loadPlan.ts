@@ -104,7 +104,7 @@ async function bidPlans(
 ): Promise<{ answer: Omit<LoadedPlan['answer'], 'step'>; plan: (step: BidQueue) => Planned[] }> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
-    loadTree(id, how.on),
+    loadTree(id, { on: how.on }),
     loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     feedOf(id, how),
     asideOf(id, BID_QUEUE, how),
@@ -154,7 +154,7 @@ async function placementPlan(
   const sumsOf = (grain: 'target' | 'placement', days: { from?: string; to?: string } = { from, to }) =>
     loadFieldSums({ account: id, grain, ...days }, how.on);
   const [tree, targets, placements, askedOf, feed, aside, pending] = await Promise.all([
-    loadTree(id, how.on),
+    loadTree(id, { on: how.on }),
     sumsOf('target'),
     sumsOf('placement'),
     asks && sumsOf('placement', { from: `last${asks.days}`, to: 'settled' }),
@@ -190,7 +190,7 @@ async function budgetPlan(
 ): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, feed, aside, pending] = await Promise.all([
-    loadTree(id, how.on),
+    loadTree(id, { on: how.on }),
     loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     feedOf(id, how),
     asideOf(id, step, how),
@@ -224,7 +224,7 @@ async function hoursPlan(
 ): Promise<LoadedPlan> {
   const account = accountInfo(await needAccount(id));
   const [tree, sums, { plan, offered }, aside, pending] = await Promise.all([
-    loadTree(id, how.on),
+    loadTree(id, { on: how.on }),
     loadFieldSums({ account: id, grain: 'target', from, to }, how.on),
     planSchedules(id, how.on),
     asideOf(id, step, how),

@@ -45,7 +45,7 @@ export async function wantedBy(
 ): Promise<FoundWanted> {
   if (rule.work === 'growth') return growthWanted(accountId, id, rule);
   if (rule.work === 'new terms') return newTermsWanted(accountId, rule);
-  const index = indexTree(await loadTree(accountId, on));
+  const index = indexTree(await loadTree(accountId, { on }));
   const isIn = await ruleReader(accountId, rule, index, on);
   if (rule.work === 'by hand') return byHand(accountId, rule, { index, isIn, on });
   const steps = rule.work === 'bids' && rule.tests ? [...STEPS.bids, 'test' as const] : STEPS[rule.work];

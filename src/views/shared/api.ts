@@ -26,7 +26,7 @@ import type {
   Settling,
   UndoAnswer,
 } from '../../contract/changes';
-import type { AskedWindow } from '../../contract/requests';
+import type { AskedWindow, TreeQuery } from '../../contract/requests';
 import type { ReviewColumns, ReviewData, TermDays } from '../../contract/review';
 import type {
   AccountTreeColumns,
@@ -131,8 +131,8 @@ export const api = {
     ask<{ jobId: number }>('/api/advance', send('POST', { account, days })),
   cancelJob: (account: number, id: number) =>
     ask<{ state: string }>('/api/jobs/cancel', send('POST', { account, id })),
-  tree: async (account: number): Promise<AccountTree> => {
-    const tree = await askColumns<AccountTreeColumns>(`/api/tree?${query({ account })}`);
+  tree: async (account: number, targets: TreeQuery['targets'] = 'all'): Promise<AccountTree> => {
+    const tree = await askColumns<AccountTreeColumns>(`/api/tree?${query({ account, targets })}`);
     return { ...tree, targets: toTargets(tree.targets) };
   },
   fieldSums: (account: number, grain: LensGrain, asked: AskedWindow) =>

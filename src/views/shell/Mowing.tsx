@@ -1,10 +1,11 @@
 import { Activity, Suspense, lazy, useState } from 'react';
 import type { ComponentType } from 'react';
 import { showDaysFrom } from '../../core/units';
+import type { AccountInfo } from '../../contract/api';
 import { App } from '../shared/App';
 import { ErrorBoundary } from '../shared/ErrorBoundary';
 import { Frame } from '../shared/frame/Frame';
-import { PAGES } from '../shared/frame/pages';
+import { PAGES, pageOf } from '../shared/frame/pages';
 import type { PageName } from '../shared/frame/pages';
 import { Offers, makeOffers } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
@@ -18,17 +19,28 @@ import { Loading } from '../shared/kit';
 type Door = { Place: ComponentType<PlaceProps> };
 
 const DOORS = import.meta.glob<Door>('../*/index.ts');
+const opened = new Map<PageName, Promise<Door>>();
+const open = (name: PageName): Promise<Door> => {
+  const door = opened.get(name) ?? DOORS[`../${name}/index.ts`]();
+  opened.set(name, door);
+  door.catch(() => opened.delete(name)); // the next try asks for it anew
+  return door;
+};
 const PLACES = Object.fromEntries(
   PAGES.map(({ name }) => [
     name,
-    lazy(async () => ({ default: (await DOORS[`../${name}/index.ts`]()).Place })),
+    lazy(async () => ({ default: (await open(name)).Place })),
   ]),
 ) as unknown as Record<PageName, ComponentType<PlaceProps>>;
 
+// The place that the address names comes while the frame is being drawn.
+const first = pageOf(location.pathname);
+if (first) void open(first).catch(() => {});
+
 /** The whole of Mowing: one page that stays while places come and go, so that figures, tray and what was typed stay too. */
-export function Mowing({ place }: { place: PageName }) {
+export function Mowing({ place, accounts }: { place: PageName; accounts?: AccountInfo[] }) {
   return (
-    <App>
+    <App accounts={accounts}>
       <Shell first={place} />
     </App>
   );

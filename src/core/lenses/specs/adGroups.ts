@@ -6,7 +6,7 @@ export const adGroups: LensSpec<'ad-groups'> = {
   label: 'Ad groups',
   row: 'ad group',
   rows: 'ad groups',
-  grain: 'target',
+  grain: 'ad-group',
   entity: 'ad-group',
   id: 'adGroupId',
   part: null,

@@ -6,7 +6,7 @@ export const campaigns: LensSpec<'campaigns'> = {
   label: 'Campaigns',
   row: 'campaign',
   rows: 'campaigns',
-  grain: 'target',
+  grain: 'ad-group',
   entity: 'campaign',
   id: 'campaignId',
   part: null,

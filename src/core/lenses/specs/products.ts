@@ -5,7 +5,7 @@ export const products: LensSpec<'products'> = {
   label: 'Products',
   row: 'product',
   rows: 'products',
-  grain: 'target',
+  grain: 'ad-group',
   entity: 'product',
   id: 'productId',
   part: null,

@@ -1,7 +1,7 @@
 import type { Target } from '../../structure';
 
 /** Which daily facts a lens is summed from. */
-export type LensGrain = 'target' | 'term' | 'placement';
+export type LensGrain = 'target' | 'ad-group' | 'term' | 'placement';
 
 /** What a row of a lens is. A search term is one where a target caught it, a placement one of a campaign. */
 export type LensEntity = 'target' | 'term' | 'placement' | 'campaign' | 'ad-group' | 'product';

@@ -70,9 +70,10 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
   return {
     /** Fetches the account's campaigns, and what each did by placement. */
     async loadCampaigns(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
-      const [lens, index, { grainSums }, bids] = await Promise.all([
-        load(account, version, 'campaigns', asked),
+      // The whole tree first: then the campaigns are loaded with it.
+      const [index, lens, { grainSums }, bids] = await Promise.all([
         treeOf(account, version),
+        load(account, version, 'campaigns', asked),
         sumsOf(account, version, 'placement', asked),
         bidsOf(account, version),
       ]);

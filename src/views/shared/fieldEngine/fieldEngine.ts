@@ -69,6 +69,7 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   let lastLoad = 0;
   const loads = keptLoads<Held>(MOST_ROWS, ({ lens }) => lens.table.size);
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
+  let above: { key: string; index: Promise<TreeIndex> } | null = null;
   let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
@@ -78,6 +79,16 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
     if (known?.key !== key) known = { key, index: server.tree(account).then(indexTree) };
     const { index } = known;
     index.catch(() => (known = null)); // a failure is not kept
+    return index;
+  }
+
+  /** The tree, if it is here; else that of what targets hang in, which is here sooner. */
+  function outlineOf(account: number, version: DataVersion): Promise<TreeIndex> {
+    const key = keyOf(account, version);
+    if (known?.key === key) return known.index;
+    if (above?.key !== key) above = { key, index: server.tree(account, 'none').then(indexTree) };
+    const { index } = above;
+    index.catch(() => (above = null));
     return index;
   }
 
@@ -135,8 +146,9 @@ export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bid
   ): Promise<LoadedLens> {
     const loadId = (lastLoad += 1);
     const { grain } = lensNamed(lens);
+    const needsTargets = grain === 'target' || grain === 'term';
     const [index, { grainSums, terms, ...rest }] = await Promise.all([
-      treeOf(account, version),
+      needsTargets ? treeOf(account, version) : outlineOf(account, version),
       sumsOf(account, version, grain, asked),
     ]);
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
