@@ -10,14 +10,61 @@ const LEFTS: readonly Left[] = [
   'thin evidence', 'runs dry', 'test cap', 'one price',
 ]; // prettier-ignore
 
-/** Numbers of a proposal that are kept by row. */
-const NUMBERS = [
-  'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
-  'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks', 'afterSpend', 'afterSales',
-  'dry', 'held', 'aim', 'raise', 'cpcAfter', 'daysAgo', 'movedFrom', 'settledDays', 'sinceClicks', 'sinceOrders',
-  'beforeClicks', 'beforeOrders', 'beforeSales', 'freedClicks', 'freedSpend', 'freedSales', 'testGain', 'testChance', 'testCost',
-] as const; // prettier-ignore
-type NumberName = (typeof NUMBERS)[number];
+/** A proposal as it is laid out, with what its campaign adds. */
+interface Told {
+  proposal: BidProposal;
+  /** NaN where the campaign has no daily budget. */
+  dry: number;
+  held: number;
+}
+
+/** Numbers of a proposal that are kept by row, and where each is read: a column at a time, which is far quicker than a row at a time. */
+const READ = {
+  from: ({ proposal }: Told) => proposal.from,
+  to: ({ proposal }: Told) => proposal.to,
+  wanted: ({ proposal }: Told) => proposal.wanted,
+  rho: ({ proposal }: Told) => proposal.rho,
+  clicks: ({ proposal }: Told) => proposal.clicks,
+  orders: ({ proposal }: Told) => proposal.orders,
+  exposure: ({ proposal }: Told) => proposal.exposure,
+  rpc: ({ proposal }: Told) => proposal.rpc,
+  rpcLow: ({ proposal }: Told) => proposal.rpcLow,
+  rpcHigh: ({ proposal }: Told) => proposal.rpcHigh,
+  cpc: ({ proposal }: Told) => proposal.cpc,
+  needed: ({ proposal }: Told) => proposal.needed,
+  chance: ({ proposal }: Told) => proposal.chance,
+  aim: ({ proposal }: Told) => proposal.aim,
+  raise: ({ proposal }: Told) => proposal.raise,
+  cpcAfter: ({ proposal }: Told) => proposal.cpcAfter,
+  mean: ({ proposal }: Told) => proposal.conversion.mean,
+  low: ({ proposal }: Told) => proposal.conversion.low,
+  high: ({ proposal }: Told) => proposal.conversion.high,
+  usual: ({ proposal }: Told) => proposal.conversion.usual,
+  nowClicks: ({ proposal }: Told) => proposal.now.clicks,
+  nowSpend: ({ proposal }: Told) => proposal.now.spend,
+  nowSales: ({ proposal }: Told) => proposal.now.sales,
+  afterClicks: ({ proposal }: Told) => proposal.after.clicks,
+  afterSpend: ({ proposal }: Told) => proposal.after.spend,
+  afterSales: ({ proposal }: Told) => proposal.after.sales,
+  freedClicks: ({ proposal }: Told) => proposal.freed.clicks,
+  freedSpend: ({ proposal }: Told) => proposal.freed.spend,
+  freedSales: ({ proposal }: Told) => proposal.freed.sales,
+  dry: ({ dry }: Told) => dry,
+  held: ({ held }: Told) => held,
+  daysAgo: ({ proposal }: Told) => proposal.since?.daysAgo ?? NaN,
+  movedFrom: ({ proposal }: Told) => proposal.since?.from ?? NaN,
+  settledDays: ({ proposal }: Told) => proposal.since?.settledDays ?? 0,
+  sinceClicks: ({ proposal }: Told) => proposal.since?.clicks ?? 0,
+  sinceOrders: ({ proposal }: Told) => proposal.since?.orders ?? 0,
+  beforeClicks: ({ proposal }: Told) => proposal.before?.clicks ?? NaN,
+  beforeOrders: ({ proposal }: Told) => proposal.before?.orders ?? 0,
+  beforeSales: ({ proposal }: Told) => proposal.before?.sales ?? 0,
+  testGain: ({ proposal }: Told) => proposal.test?.gain ?? NaN,
+  testChance: ({ proposal }: Told) => proposal.test?.chance ?? 0,
+  testCost: ({ proposal }: Told) => proposal.test?.cost ?? 0,
+};
+type NumberName = keyof typeof READ;
+const NUMBERS = Object.keys(READ) as NumberName[];
 
 /**
  * A plan as columns by the rows of a table: a hundred thousand proposals pass from a worker to the page without an object
@@ -66,43 +113,23 @@ export function planColumns(
   for (const name of NUMBERS) columns[name] = new Float64Array(size);
   for (const name of ['daysAgo', 'beforeClicks', 'testGain'] as const) columns[name].fill(NaN);
   const at = new Map(Array.from(targetIds, (id, place) => [id, place]));
+  const rows: number[] = [];
+  const told: Told[] = [];
   for (let row = 0; row < size; row += 1) {
     const target = at.get(targetOf(row));
     if (target === undefined) continue;
     const proposal = plan.proposals[target];
     const { campaign } = observations.targets[target];
-    const { conversion, now, after, freed, since, before, test } = proposal;
-    const numbers: Record<NumberName, number> = {
-      ...proposal,
-      ...conversion,
-      nowClicks: now.clicks,
-      nowSpend: now.spend,
-      nowSales: now.sales,
-      afterClicks: after.clicks,
-      afterSpend: after.spend,
-      afterSales: after.sales,
-      freedClicks: freed.clicks,
-      freedSpend: freed.spend,
-      freedSales: freed.sales,
-      dry: plan.dry[campaign] ?? NaN,
-      held: plan.held[campaign],
-      daysAgo: since?.daysAgo ?? NaN,
-      movedFrom: since?.from ?? NaN,
-      settledDays: since?.settledDays ?? 0,
-      sinceClicks: since?.clicks ?? 0,
-      sinceOrders: since?.orders ?? 0,
-      beforeClicks: before?.clicks ?? NaN,
-      beforeOrders: before?.orders ?? 0,
-      beforeSales: before?.sales ?? 0,
-      testGain: test?.gain ?? NaN,
-      testChance: test?.chance ?? 0,
-      testCost: test?.cost ?? 0,
-    };
-    for (const name of NUMBERS) columns[name][row] = numbers[name];
+    rows.push(row);
+    told.push({ proposal, dry: plan.dry[campaign] ?? NaN, held: plan.held[campaign] });
     columns.step[row] = BID_STEPS.indexOf(proposal.step);
     columns.left[row] = LEFTS.indexOf(proposal.left);
     columns.isSecondStep[row] = proposal.isSecondStep ? 1 : 0;
-    columns.grade[row] = EVIDENCE_GRADES.indexOf(conversion.grade);
+    columns.grade[row] = EVIDENCE_GRADES.indexOf(proposal.conversion.grade);
+  }
+  for (const name of NUMBERS) {
+    const [column, read] = [columns[name], READ[name]];
+    for (let index = 0; index < rows.length; index += 1) column[rows[index]] = read(told[index]);
   }
   return columns;
 }

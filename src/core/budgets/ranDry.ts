@@ -129,18 +129,30 @@ function nearDays(
   budgetOn: (campaign: number, age: number) => Micros | null,
 ): Map<number, HeldDay[]> {
   const campaigns = new Map<number, Map<number, HeldDay>>();
-  for (let row = 0; row < hours.age.length; row += 1) {
-    const [campaign, age, hour] = [hours.campaign[row], hours.age[row], hours.hour[row]];
-    const days = campaigns.get(campaign) ?? new Map<number, HeldDay>();
-    campaigns.set(campaign, days);
+  const dayOf = (campaign: number, age: number): HeldDay => {
+    let days = campaigns.get(campaign);
+    if (!days) campaigns.set(campaign, (days = new Map()));
     let day = days.get(age);
     if (!day) {
       const budget = budgetOn(campaign, age) ?? Infinity;
       day = { age, budget, clicks: new Float64Array(HOURS), spend: new Float64Array(HOURS) };
       days.set(age, day);
     }
-    day.clicks[hour] += hours.clicks[row];
-    day.spend[hour] += hours.spend[row];
+    return day;
+  };
+  // The hours of a day mostly follow each other: it is looked up once.
+  let [lastCampaign, lastAge] = [-1, -1];
+  let day: HeldDay | null = null;
+  for (let row = 0; row < hours.age.length; row += 1) {
+    const campaign = hours.campaign[row];
+    const age = hours.age[row];
+    if (day === null || campaign !== lastCampaign || age !== lastAge) {
+      day = dayOf(campaign, age);
+      lastCampaign = campaign;
+      lastAge = age;
+    }
+    day.clicks[hours.hour[row]] += hours.clicks[row];
+    day.spend[hours.hour[row]] += hours.spend[row];
   }
   return new Map(
     [...campaigns].map(([campaign, days]) => [campaign, [...days.values()].sort((a, b) => a.age - b.age)]),

@@ -1,8 +1,6 @@
 import type { GrainSums, LensRow } from './lensRow';
 import { estimateValuePerClick, orderValueOf, usualInAccount, usualInCampaign } from '../evidence';
 import type { Usual } from '../evidence';
-import { NO_SUMS } from '../measures';
-import type { Sums } from '../measures';
 import { dayNumber } from '../units';
 import type { TreeIndex } from '../structure';
 import { lensNamed } from './lens';
@@ -11,8 +9,7 @@ import type { KnownTerm } from './knownTerms';
 import { emptyLensTable, GRADES, STANDINGS, standingOf, STATES } from './lensTable';
 import type { LensTable } from './lensTable';
 import { rowsOfLens } from './lensRows';
-import { addAt, noSumColumns, sumsAt } from './sumColumns';
-import type { SumColumns } from './sumColumns';
+import { addInto, noSumColumns, pickSums, sumOfRows, sumsAt } from './sumColumns';
 
 /**
  * The table of a lens: its rows, their sums, what is aimed at, and how sure their sales per click are. Things that are
@@ -28,20 +25,18 @@ export function buildLens(
   const { rows, rowOf } = rowsOfLens(lens, index, sums, terms);
   const now = noSumColumns(rows.length);
   const before = noSumColumns(rows.length);
-  for (let from = 0; from < sums.size; from += 1) {
-    const to = rowOf(from);
-    if (to < 0) continue;
-    addAt(now, to, sums.now, from);
-    addAt(before, to, sums.before, from);
-  }
+  const to = new Int32Array(sums.size);
+  for (let from = 0; from < sums.size; from += 1) to[from] = rowOf(from);
+  addInto(now, to, sums.now);
+  addInto(before, to, sums.before);
   const kept = rows.flatMap((row, at) =>
     row.state !== 'archived' || now.impressions[at] > 0 || before.impressions[at] > 0 || now.clicks[at] > 0
       ? [at]
       : [],
   );
   const table = emptyLensTable(lens, kept.length, {
-    now: pick(now, kept),
-    before: pick(before, kept),
+    now: pickSums(now, kept),
+    before: pickSums(before, kept),
     isBeforeCovered: sums.isBeforeCovered,
   });
   kept.forEach((from, at) => fill(table, at, rows[from], index));
@@ -50,12 +45,6 @@ export function buildLens(
       table.totalSales[at] = sums.totalSales.get(table.productId[at]) ?? 0;
   estimate(table, usualOf(lens, index, sums, table));
   return table;
-}
-
-function pick(columns: SumColumns, rows: number[]): SumColumns {
-  const picked = noSumColumns(rows.length);
-  rows.forEach((from, to) => addAt(picked, to, columns, from));
-  return picked;
 }
 
 function fill(table: LensTable, at: number, row: LensRow, index: TreeIndex) {
@@ -91,21 +80,26 @@ function usualOf(
   table: LensTable,
 ): (row: number) => Usual {
   const { campaignOf } = grainPlaces(index, sums);
-  const total: Sums = { ...NO_SUMS };
-  const byCampaign = new Map<number, Sums>();
-  for (let at = 0; at < sums.size; at += 1) {
-    const own = sumsAt(sums.now, at);
-    const id = campaignOf(at);
-    let campaign = byCampaign.get(id);
-    if (!campaign) byCampaign.set(id, (campaign = { ...NO_SUMS }));
-    for (const key of Object.keys(total) as (keyof Sums)[]) {
-      total[key] += own[key];
-      campaign[key] += own[key];
-    }
+  const at = new Map<number, number>();
+  const to = new Int32Array(sums.size);
+  for (let from = 0; from < sums.size; from += 1) {
+    const id = campaignOf(from);
+    const place = at.get(id) ?? at.size;
+    at.set(id, place);
+    to[from] = place;
   }
-  const account = usualInAccount(total);
+  const byCampaign = noSumColumns(at.size);
+  addInto(byCampaign, to, sums.now);
+  const account = usualInAccount(
+    sumOfRows(
+      byCampaign,
+      Array.from({ length: at.size }, (_, place) => place),
+    ),
+  );
   if (lensNamed(lens).usualIn === 'account') return () => account;
-  const known = new Map([...byCampaign].map(([id, own]) => [id, usualInCampaign(own, account)] as const));
+  const known = new Map(
+    [...at].map(([id, place]) => [id, usualInCampaign(sumsAt(byCampaign, place), account)] as const),
+  );
   return (row) => known.get(table.campaignId[row]) ?? account;
 }
 

@@ -26,7 +26,21 @@ export function sumOfRows(columns: SumColumns, rows: ArrayLike<number>): Sums {
   return total;
 }
 
-/** Adds row `from` of some columns to row `to` of others. */
-export function addAt(into: SumColumns, to: number, columns: SumColumns, from: number): void {
-  for (const key of SUM_KEYS) into[key][to] += columns[key][from];
+/** Adds every row of some columns to the row of others that `to` tells for it; -1: to none. */
+export function addInto(into: SumColumns, to: Int32Array, columns: SumColumns): void {
+  // A column at a time: a row at a time takes several times as long.
+  for (const key of SUM_KEYS) {
+    const [target, source] = [into[key], columns[key]];
+    for (let from = 0; from < to.length; from += 1) if (to[from] >= 0) target[to[from]] += source[from];
+  }
+}
+
+/** Some rows of columns, in their order. */
+export function pickSums(columns: SumColumns, rows: ArrayLike<number>): SumColumns {
+  const picked = noSumColumns(rows.length);
+  for (const key of SUM_KEYS) {
+    const [target, source] = [picked[key], columns[key]];
+    for (let at = 0; at < rows.length; at += 1) target[at] = source[rows[at]];
+  }
+  return picked;
 }

@@ -9,6 +9,7 @@ import { db } from '../context/context';
 import { loadSchedules } from '../hours/loadSchedules';
 import { loadRank } from '../rank/loadRank';
 import { loadReviewColumns } from '../review/loadReview';
+import { loadFindings } from '../structure/loadFindings';
 import { loadFieldSums } from './loadFieldSums';
 import { loadOverview } from './loadOverview';
 import { loadTreeColumns } from './loadTree';
@@ -44,6 +45,7 @@ async function readFirst({ id, lastDay }: AccountRow): Promise<void> {
   await loadReviewColumns(id);
   await loadFieldSums({ account: id, grain: 'term' });
   await loadReviewColumns(id, addDays(lastDay!, 1 - WORDS_DAYS), lastDay!);
+  await loadFindings(id);
   await loadSchedules(id);
   await loadRank(id, USUAL_RANK_SPAN);
 }

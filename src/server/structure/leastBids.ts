@@ -11,6 +11,12 @@ const MOST = 500;
 /** Answers of the market by account, as long as its figures stay as they are. */
 const known = new Map<number, { revision: number; bids: Map<number, number> }>();
 
+/** Where ranges begin, and whether the market told of all that it was asked. */
+interface Least {
+  of: Given['leastBid'];
+  isTold: boolean;
+}
+
 /**
  * Where the market's range begins for targets that run and were not shown in the window. A market that does not answer tells nothing: then no target is
  * said to bid too little.
@@ -19,10 +25,10 @@ export async function leastBids(
   { id, marketId, revision }: AccountRow,
   index: TreeIndex,
   sums: Given['sums'],
-): Promise<Given['leastBid']> {
-  if (marketId === null) return () => null;
+): Promise<Least> {
+  if (marketId === null) return { of: () => null, isTold: true };
   const kept = known.get(id);
-  if (kept?.revision === revision) return (target) => kept.bids.get(target) ?? null;
+  if (kept?.revision === revision) return { of: (target) => kept.bids.get(target) ?? null, isTold: true };
   const still = index.tree.targets.filter(
     (target) =>
       target.state === 'enabled' &&
@@ -47,9 +53,9 @@ export async function leastBids(
       }),
     );
     known.set(id, { revision, bids });
-    return (target) => bids.get(target) ?? null;
+    return { of: (target) => bids.get(target) ?? null, isTold: true };
   } catch (error) {
     log().warn({ err: error, account: id }, 'the market’s ranges were not told: findings go without');
-    return () => null;
+    return { of: () => null, isTold: false };
   }
 }

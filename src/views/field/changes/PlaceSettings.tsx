@@ -45,8 +45,8 @@ function SettingsDialog({
   const { table } = loaded;
   const isCampaigns = lensNamed(table.lens).pauses === 'campaign';
   const { data: tree, error } = useQuery({
-    queryKey: ['tree', account.id, account.revision],
-    queryFn: () => api.tree(account.id),
+    queryKey: ['tree', account.id, 'none', account.revision],
+    queryFn: () => api.tree(account.id, 'none'),
   });
   const [set, setSet] = useState<Settings>({});
   const put = (change: Settings) => setSet({ ...set, ...change });

@@ -24,7 +24,7 @@ const engine = () => {
   return {
     asked,
     ...fieldEngine({
-      tree: () => (asked.push('tree'), Promise.resolve(aTree())),
+      tree: (_, targets) => (asked.push(targets === 'none' ? 'outline' : 'tree'), Promise.resolve(aTree())),
       fieldSums: (_, grain) => (asked.push(grain), Promise.resolve(grain === 'term' ? TERMS : TARGETS)),
       bidFeed: () => (asked.push('bids'), Promise.resolve(aBidFeed())),
     }),
@@ -81,13 +81,20 @@ describe('the engine behind the field', () => {
     const { load, asked } = engine();
     for (const lens of ['auto', 'keywords', 'campaigns', 'products'] as const)
       await load(1, { revision: 1, targetAcos: 0.24 }, lens);
-    expect(asked).toEqual(['tree', 'target']);
+    expect(asked).toEqual(['tree', 'target', 'ad-group']);
     await load(1, { revision: 1, targetAcos: 0.3 }, 'auto');
     // Another target ACOS changes how rows stand, not what they sum to.
-    expect(asked).toEqual(['tree', 'target', 'tree']);
+    expect(asked).toEqual(['tree', 'target', 'ad-group', 'tree']);
     // Newer data are both.
     await load(1, { revision: 2, targetAcos: 0.3 }, 'auto');
-    expect(asked).toEqual(['tree', 'target', 'tree', 'tree', 'target']);
+    expect(asked).toEqual(['tree', 'target', 'ad-group', 'tree', 'tree', 'target']);
+  });
+
+  test('asks for no targets where campaigns alone are shown', async () => {
+    const { load, asked } = engine();
+    await load(1, { revision: 1, targetAcos: 0.24 }, 'campaigns');
+    await load(1, { revision: 1, targetAcos: 0.24 }, 'placements');
+    expect(asked).toEqual(['outline', 'ad-group', 'placement']);
   });
 
   test('finds the same words elsewhere, whatever their spelling', async () => {

@@ -20,8 +20,8 @@ export function useNegativeLists(account: number, version: number) {
     placeholderData: keepPreviousData,
   });
   const campaigns = useQuery({
-    queryKey: ['tree', account],
-    queryFn: () => api.tree(account),
+    queryKey: ['tree', account, 'none'],
+    queryFn: () => api.tree(account, 'none'),
     staleTime: Infinity,
     select: (tree) => tree.campaigns.filter(({ state }) => state === 'enabled' || state === 'paused'),
   });
