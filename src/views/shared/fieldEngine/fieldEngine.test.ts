@@ -93,8 +93,9 @@ describe('the engine behind the field', () => {
   test('asks for no targets where campaigns alone are shown', async () => {
     const { load, asked } = engine();
     await load(1, { revision: 1, targetAcos: 0.24 }, 'campaigns');
-    await load(1, { revision: 1, targetAcos: 0.24 }, 'placements');
-    expect(asked).toEqual(['outline', 'ad-group', 'placement']);
+    expect(asked).toEqual(['outline', 'ad-group']);
+    await load(1, { revision: 1, targetAcos: 0.24 }, 'keywords');
+    expect(asked).toEqual(['outline', 'ad-group', 'tree', 'target']);
   });
 
   test('finds the same words elsewhere, whatever their spelling', async () => {
