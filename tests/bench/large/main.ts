@@ -2,7 +2,12 @@
 import { chromium } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
 import { CHROMIUM_FLAGS } from '../../chromiumFlags.mjs';
-import { say } from '../timed';
+import type { AccountInfo } from '../../../src/contract/api';
+import { readFieldSums } from '../../../src/db/queries/fieldSums';
+import { closeContext, db } from '../../../src/server/context/context';
+import { api } from '../../../src/views/shared/api';
+import { median, say, timed } from '../timed';
+import { askAt } from './bare';
 import { benchActs } from './acts';
 import { VISITS } from './visits';
 import type { Visit } from './visits';
@@ -11,6 +16,9 @@ import { heldUp, pageMemory, painted, watchThread } from './watch';
 const URL_OF_APP = process.env.MOWING_URL!;
 const ONLY = process.env.MOWING_BENCH_ONLY ?? '';
 const PATIENCE_MS = 180_000;
+
+/** What a place needs in any case is read and computed so often; the middle counts. */
+const BARE_ROUNDS = 3;
 
 interface Seen {
   cold: number;
@@ -54,25 +62,47 @@ async function look(browser: Browser, account: number, { at, sign }: Visit): Pro
   }
 }
 
+/** How many times as long a place takes as what it needs in any case. */
+async function beside(cold: number, { bare }: Visit, account: AccountInfo): Promise<string> {
+  if (!bare) return '';
+  const times: number[] = [];
+  for (let round = 0; round < BARE_ROUNDS; round += 1) times.push((await timed(() => bare(account))).seconds);
+  return `${(cold / 1000 / median(times)).toFixed(1).padStart(8)} (${median(times).toFixed(2)} s)`;
+}
+
+/** The sums of each grain as the database alone works them out: nothing kept, nothing packed. */
+async function sayBareSql(account: number) {
+  for (const grain of ['target', 'ad-group', 'placement', 'term'] as const) {
+    const { window, before } = await api.fieldSums(account, grain, {});
+    const { seconds } = await timed(() => readFieldSums(db(), account, grain, window, before));
+    const asked = await timed(() => api.fieldSums(account, grain, {}));
+    say(
+      `sums by ${grain.padEnd(12)}    SQL ${seconds.toFixed(2)} s, asked again ${asked.seconds.toFixed(2)} s, ${(asked.seconds / seconds).toFixed(2)} × the SQL`,
+    );
+  }
+}
+
 const browser = await chromium.launch({
   executablePath: process.env.MOWING_CHROMIUM ?? '/usr/bin/chromium',
   args: CHROMIUM_FLAGS,
 });
 try {
-  const accounts = (await (await fetch(`${URL_OF_APP}/api/accounts`)).json()) as {
-    id: number;
-    name: string;
-  }[];
-  const account = accounts[0].id;
-  say(`${accounts[0].name}, times in seconds, bars in brackets`);
-  say('place                     cold            again           page held up   memory');
+  const accounts = (await (await fetch(`${URL_OF_APP}/api/accounts`)).json()) as AccountInfo[];
+  const [known] = accounts;
+  const account = known.id;
+  askAt(URL_OF_APP);
+  say(
+    `${known.name}, times in seconds, bars in brackets; × bare: cold, beside the data read and computed without a page`,
+  );
+  await sayBareSql(account);
+  say('place                     cold            again           page held up   memory    × bare');
   const pad = (value: number, bar: number) =>
     `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);
   for (const visit of VISITS.filter(({ name }) => name.includes(ONLY))) {
     try {
       const seen = await look(browser, account, visit);
       say(
-        `${visit.name.padEnd(24)}${pad(seen.cold / 1000, visit.bar.cold)}${pad(seen.warm / 1000, visit.bar.warm)}${String(Math.round(seen.held)).padStart(6)} ms ${String(Math.round(seen.memory / 1e6)).padStart(8)} MB`,
+        `${visit.name.padEnd(24)}${pad(seen.cold / 1000, visit.bar.cold)}${pad(seen.warm / 1000, visit.bar.warm)}${String(Math.round(seen.held)).padStart(6)} ms ${String(Math.round(seen.memory / 1e6)).padStart(8)} MB ${await beside(seen.cold, visit, known)}`,
       );
     } catch (error) {
       faults.push(`${visit.name}: ${(error as Error).message.split('\n')[0]}`);
@@ -85,5 +115,6 @@ try {
   for (const fault of faults) say(`  ${fault}`);
 } finally {
   await browser.close();
+  await closeContext();
 }
 process.exitCode = faults.length > 0 ? 1 : 0;
