@@ -12,6 +12,8 @@ export default defineConfig({
           include: ['src/**/*.test.ts', 'tests/rooms.test.ts'],
           environment: 'node',
           testTimeout: 90_000,
+          // What is tested alone keeps nothing: each worker takes its modules in once, not once a file.
+          isolate: false,
         },
       },
       {
@@ -22,6 +24,7 @@ export default defineConfig({
           // A machine that is busy with other things may take its time.
           testTimeout: 90_000,
           setupFiles: ['tests/componentSetup.ts'],
+          isolate: false,
         },
       },
       {

@@ -97,7 +97,9 @@ export async function readFieldSums(
       ...only.values,
     ]);
     return {
-      columns: Object.fromEntries(namesOf(above ? [above.key] : keys).map(([, name]) => [name, columnOf(row[name] ?? '')])),
+      columns: Object.fromEntries(
+        namesOf(above ? [above.key] : keys).map(([, name]) => [name, columnOf(row[name] ?? '')]),
+      ),
       isCut,
       terms: grain === 'term' ? await termsOf(tx, accountId, row.termId ?? '') : NO_TERMS,
     };

@@ -27,10 +27,7 @@ const open = (name: PageName): Promise<Door> => {
   return door;
 };
 const PLACES = Object.fromEntries(
-  PAGES.map(({ name }) => [
-    name,
-    lazy(async () => ({ default: (await open(name)).Place })),
-  ]),
+  PAGES.map(({ name }) => [name, lazy(async () => ({ default: (await open(name)).Place }))]),
 ) as unknown as Record<PageName, ComponentType<PlaceProps>>;
 
 // The place that the address names comes while the frame is being drawn.
