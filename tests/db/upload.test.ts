@@ -155,7 +155,7 @@ test('health answers, and nothing waits for ever, while every reading is kept wa
   });
   const waiting = async () => {
     const [{ n }] = await db()<{ n: number }[]>`
-      select count(*)::integer as n from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'`;
+      select count(*)::integer as n from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock' and query like '%now_rows%'`;
     return n;
   };
   await expect.poll(waiting, { timeout: 20_000 }).toBeGreaterThan(3);

@@ -75,14 +75,15 @@ async function makeTerms(account: number, pairs: number) {
     select ${account}, 'jar ' || n % 97 || ' number ' || n, ${LAST}::date - 40 from generate_series(1, ${Math.round(pairs / 3)}::integer) n`;
   await db()`
     insert into mowing.term_day (account_id, day, target_id, term_id, impressions, clicks, orders, units, spend_micros, sales_micros)
-    select ${account}, ${LAST}::date - n % 28, firsts.target + n % firsts.targets, firsts.term + (n * 7) % firsts.terms, 30, c.n, o.n, o.n, c.n * 410000, o.n * 18900000::bigint
+    select ${account}, ${LAST}::date - n % 28, firsts.target + n % firsts.targets, firsts.term + (n * 7) % firsts.terms, 30, clicked.times, sold.times, sold.times,
+      clicked.times * 410000, sold.times * 18900000::bigint
     from (select min(target_id) as target, count(*) as targets,
         (select min(term_id) from mowing.term where account_id = ${account}) as term,
         (select count(*) from mowing.term where account_id = ${account}) as terms
       from mowing.target where account_id = ${account}) firsts,
       generate_series(1, ${pairs}::integer) n,
-      lateral (select case when n % 9 = 0 then 12 else 0 end as n) c,
-      lateral (select case when n % 36 = 0 then 2 else 0 end as n) o`;
+      lateral (select case when n % 9 = 0 then 12 else 0 end as times) clicked,
+      lateral (select case when n % 36 = 0 then 2 else 0 end as times) sold`;
 }
 
 async function makeCampaignFacts(account: number) {
