@@ -1,6 +1,6 @@
 import { REPORT_KINDS } from '../../src/contract/reportFields';
 import { addDays } from '../../src/core/units';
-import { insertAccount } from '../../src/db/queries/accounts';
+import { insertAccount, refreshStatistics } from '../../src/db/queries/accounts';
 import { widenCoverage } from '../../src/db/queries/coverage';
 import { db } from '../../src/server/context/context';
 import { factsChanged } from './facts';
@@ -36,6 +36,8 @@ export async function aLargeAccount({ targets, days, terms = 0 }: Sizes): Promis
   for (const kind of terms > 0 ? REPORT_KINDS : (['targets'] as const))
     await widenCoverage(db(), account, kind, addDays(LAST, 1 - days), LAST);
   await factsChanged(account);
+  // As after an import of so many rows.
+  await refreshStatistics(db());
   return account;
 }
 
