@@ -7,8 +7,6 @@ import type { Db, Transaction } from '../connection';
 export async function withRoom<T>(sql: Db, ask: (tx: Transaction) => Promise<T>): Promise<T> {
   return (await sql.begin(async (tx) => {
     await tx`set local work_mem = '192MB'`;
-    // Of rows that came in since it last looked the planner knows nothing, takes them for one, and would go through all of a table for each.
-    await tx`set local enable_nestloop = off`;
     return ask(tx);
   })) as T;
 }
