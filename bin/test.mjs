@@ -140,6 +140,7 @@ async function openLane({ env, databases, demo }, lane) {
   await open();
   return {
     url,
+    database: own.DATABASE_URL,
     close,
     makeFresh: async () => {
       if (!isFresh) {
@@ -176,6 +177,7 @@ async function browserTests(staged) {
     await runner('browser tests', ['playwright', 'test', ...files], report, playwrightCount, {
       ...staged.env,
       ...Object.fromEntries(lanes.map(({ url }, lane) => [`MOWING_URL_${lane}`, url])),
+      ...Object.fromEntries(lanes.map(({ database }, lane) => [`MOWING_DATABASE_${lane}`, database])),
       MOWING_STAGE: `http://127.0.0.1:${server.address().port}`,
       NODE_ENV: 'test',
       MOWING_BROWSER_REPORT: report,

@@ -180,7 +180,7 @@ export interface FieldSumsAnswer {
   before: ComparedWindow;
   /** Whether terms without a click were left out because there are too many of them. */
   isCut: boolean;
-  /** targetId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
+  /** targetId, adGroupId, termId, campaignId, placement as the grain has them; impressions, impressionsBefore … */
   columns: Record<string, Numbers>;
   /** All sales of products over the window, with ads or without; null where not all its days are known. */
   totals: { id: Numbers; sales: Numbers } | null;

@@ -2,34 +2,27 @@
 import Joi from 'joi';
 import type { ProductCosts } from '../core/economics';
 import type { Goal } from '../core/goals';
-import { LENS_NAMES, PERIOD_STEPS } from '../core/lenses';
 import type { Listing, Refinement } from '../core/structure';
 import { readWeek } from '../core/schedules';
 import { isDay } from '../core/units';
-import { daysOfWords, readSpan, SETTLED } from '../core/windows';
+import { daysOfWords, SETTLED } from '../core/windows';
 import type { NewAccount } from './api';
-import type { PeriodsRequest, RowsRequest, Swath } from './field';
 import { REPORT_KINDS, TABLE_KINDS } from './reportFields';
 import type {
   AccountChange,
   DataExportQuery,
-  FieldQuery,
-  HistoryQuery,
   ImportQuery,
   OfAccount,
-  OverviewQuery,
   SummedQuery,
-  SuggestRequest,
   SumsQuery,
   TableToWrite,
-  TreeQuery,
   WindowQuery,
 } from './requests';
 import { isTimeZone } from './timeZone';
 
 export const id = Joi.number().integer().min(1).max(2_147_483_647);
 /** A text that a rule takes; else its field is told what to write. */
-const text = (isGood: (value: string) => boolean, what: string) =>
+export const text = (isGood: (value: string) => boolean, what: string) =>
   Joi.string()
     .custom((value: string, helpers) => (isGood(value) ? value : helpers.error('any.invalid')))
     .messages({ 'any.invalid': `{{#label}} ${what}` });
@@ -74,10 +67,6 @@ const timeZone = Joi.string()
   .messages({ 'any.invalid': '{{#label}} is no time zone; write it as Europe/Berlin' });
 
 export const accountQuery = Joi.object<OfAccount>({ account: id.required() });
-export const treeQuery = Joi.object<TreeQuery>({
-  account: id.required(),
-  targets: Joi.string().valid('all', 'none').default('all'),
-});
 
 export const newAccount = Joi.object<NewAccount>({
   name: Joi.string().trim().min(1).max(80).required(),
@@ -143,19 +132,6 @@ export const sumsQuery = Joi.object<SumsQuery>({
   unsettled: Joi.string().valid('as-is', 'complete').default('as-is'),
 });
 
-/** A window of an account; without days the usual one. */
-const versus = text(
-  (value) => readSpan(value) !== null,
-  'is no span of days; write it as 2026-09-01..2026-09-30',
-);
-
-export const overviewQuery = Joi.object<OverviewQuery>({
-  account: id.required(),
-  from: windowFrom,
-  to: windowTo,
-  versus,
-}).and('from', 'to');
-
 export const windowQuery = Joi.object<WindowQuery>({
   account: id.required(),
   from: windowFrom,
@@ -170,68 +146,6 @@ export const termDaysQuery = Joi.object<
   term: id.required(),
   from: day.required(),
   to: day.required(),
-});
-
-export const fieldQuery = Joi.object<FieldQuery>({
-  account: id.required(),
-  grain: Joi.string().valid('target', 'ad-group', 'term', 'placement').default('target'),
-  from: windowFrom,
-  to: windowTo,
-  versus,
-}).and('from', 'to');
-
-const lens = Joi.string().valid(...LENS_NAMES);
-
-export const rowsRequest = Joi.object<RowsRequest>({
-  account: id.required(),
-  lens: lens.required(),
-  ids: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).min(1).max(200_000).required(),
-  parts: Joi.array().items(Joi.number().integer().min(0).max(2_147_483_647)).max(200_000).default([]),
-  from: day.required(),
-  to: day.required(),
-});
-
-export const periodsRequest = rowsRequest.append<PeriodsRequest>({
-  steps: Joi.array()
-    .items(Joi.string().valid(...PERIOD_STEPS))
-    .min(1)
-    .unique()
-    .required(),
-});
-
-export const suggestRequest = Joi.object<SuggestRequest>({
-  account: id.required(),
-  ids: Joi.array().items(id).min(1).max(20_000),
-  targets: Joi.array()
-    .items(
-      Joi.object({
-        adGroupId: id,
-        productId: id,
-        kind: Joi.string().valid('keyword', 'item', 'auto', 'category', 'brand').required(),
-        match: Joi.string().valid('exact', 'phrase', 'broad').allow(null).required(),
-        expression: expression.required(),
-      }).xor('adGroupId', 'productId'),
-    )
-    .min(1)
-    .max(20_000),
-}).xor('ids', 'targets');
-
-export const historyQuery = Joi.object<HistoryQuery>({
-  account: id.required(),
-  from: day.required(),
-  targetId: id,
-  adGroupId: id,
-  campaignId: id,
-});
-
-export const swathRequest = Joi.object<OfAccount & Omit<Swath, 'id'>>({
-  account: id.required(),
-  name: Joi.string().trim().min(1).max(60).required(),
-  lens: lens.required(),
-  conditions: Joi.array().items(Joi.string().max(1000)).max(50).required(),
-  sort: Joi.string().max(200).allow('').default(''),
-  from: windowFrom.allow(null).default(null),
-  to: windowTo.allow(null).default(null),
 });
 
 export const subject = Joi.string().pattern(/^[a-z-]+( \d+){1,2}$/, 'a row such as “target 12”');

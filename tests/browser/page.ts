@@ -129,6 +129,10 @@ export async function goToStep(page: Page, label: string): Promise<void> {
   await expect(entry).toHaveAttribute('aria-current', 'step');
 }
 
+/** The database of the application that these tests use. */
+export const stageDatabase = (): string =>
+  process.env[`MOWING_DATABASE_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.DATABASE_URL!;
+
 /** Gives a file of tests the demo as it was loaded, whatever the file before did to it. */
 export async function freshStage(): Promise<void> {
   const stage = process.env.MOWING_STAGE;

@@ -8,7 +8,6 @@ import {
   evidence,
   freshStage,
   goToStep,
-  newAccount,
   openRound,
   pick,
   press,
@@ -17,7 +16,6 @@ import {
   sendTray,
   shownTerm,
   tray,
-  watch,
 } from './page';
 
 test.beforeAll(freshStage);
@@ -284,18 +282,4 @@ test('a whole bale is undone by changes that wait in the tray', async ({ page })
   await press(page, 'Enter');
   await expect(page.getByText('2 changes: 2 accepted, 0 refused.')).toBeVisible();
   await openRound(page, account, '&step=negatives');
-});
-
-test('every place stands up without data', async ({ page, request }) => {
-  const faults = watch(page);
-  const empty = await newAccount(request, 'Nothing yet');
-  await page.goto(`/round?account=${empty}&step=harvest`);
-  await expect(page.getByText('There are no search terms yet.')).toBeVisible();
-  await goToStep(page, 'Negatives');
-  await press(page, 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
-  await page.goto(`/ledger?account=${empty}`);
-  await expect(page.getByText('Nothing has been sent yet.')).toBeVisible();
-  await page.goto(`/setup?account=${empty}`);
-  await expect(page.getByText('No file has been imported yet.')).toBeVisible();
-  expect(faults).toEqual([]);
 });

@@ -5,7 +5,9 @@ import {
   emptyTray,
   evidence,
   freshStage,
+  goToStep,
   lensRows,
+  newAccount,
   openField,
   openRound,
   pick,
@@ -216,4 +218,18 @@ test.describe('the frame', () => {
     }
     expect(faults).toEqual([]);
   });
+});
+
+test('every place stands up without data', async ({ page, request }) => {
+  const faults = watch(page);
+  const empty = await newAccount(request, 'Nothing yet');
+  await page.goto(`/round?account=${empty}&step=harvest`);
+  await expect(page.getByText('There are no search terms yet.')).toBeVisible();
+  await goToStep(page, 'Negatives');
+  await press(page, 'Space', 'x', 'l', 'u', 'e', ']', 'b', 'ArrowDown');
+  await page.goto(`/ledger?account=${empty}`);
+  await expect(page.getByText('Nothing has been sent yet.')).toBeVisible();
+  await page.goto(`/setup?account=${empty}`);
+  await expect(page.getByText('No file has been imported yet.')).toBeVisible();
+  expect(faults).toEqual([]);
 });

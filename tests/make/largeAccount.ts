@@ -1,6 +1,7 @@
 import { REPORT_KINDS } from '../../src/contract/reportFields';
 import { addDays } from '../../src/core/units';
-import { insertAccount, refreshStatistics } from '../../src/db/queries/accounts';
+import { insertAccount } from '../../src/db/queries/accounts';
+import { refreshStatistics } from '../../src/db/queries/statistics';
 import { widenCoverage } from '../../src/db/queries/coverage';
 import { db } from '../../src/server/context/context';
 import { factsChanged } from './facts';

@@ -5,6 +5,7 @@ export type { SumColumns } from './sumColumns';
 export { GRADES, STANDINGS, standingOf, STATES } from './lensTable';
 export type { LensTable, Standing } from './lensTable';
 export { buildLens } from './buildLens';
+export { sumsByAdGroup } from './sumsByAdGroup';
 export { conversionAt } from './conversionAt';
 export type { GrainSums } from './lensRow';
 export { knownTerms } from './knownTerms';

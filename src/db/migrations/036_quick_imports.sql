@@ -21,7 +21,8 @@ insert into mowing.kept_day (account_id, kind, day)
 alter table mowing.term_day drop constraint term_day_pkey;
 create index term_day_by_day on mowing.term_day using brin (account_id, day) with (pages_per_range = 32, autosummarize = on);
 -- The rows of a week are written with those that were clicked first: pages without a click are passed over where only clicked terms are read.
-drop index mowing.term_week_by_week;
+alter table mowing.term_week drop constraint if exists term_week_pkey;
+drop index if exists mowing.term_week_by_week;
 drop index mowing.term_week_clicked;
 create index term_week_by_week on mowing.term_week using brin (account_id, week, clicks) with (pages_per_range = 32, autosummarize = on);
 

@@ -130,11 +130,6 @@ export async function listLoadedDemos(sql: Query): Promise<string[]> {
   return rows.map(({ id }) => id);
 }
 
-/** Lets the database look at its tables once more, after so much was loaded that it would plan badly. */
-export async function refreshStatistics(sql: Query): Promise<void> {
-  await sql`analyze`;
-}
-
 /** Tells open pages that figures or entities are newer than what they show. */
 export async function raiseRevision(sql: Query, accountId: number): Promise<void> {
   await sql`update mowing.account set revision = revision + 1 where account_id = ${accountId}`;

@@ -7,24 +7,12 @@ import type { AddedUp, Span } from './addedUp';
 import { targetTable } from './targetTable';
 import { withRoom } from './withRoom';
 
-/** What rows are summed by: a target; all targets of an ad group; a search term as one target caught it; a placement of a campaign. */
-export type FieldGrain = 'target' | 'ad-group' | 'term' | 'placement';
-
-interface Grain {
-  fact: string;
-  keys: [column: string, name: string][];
-  /** What the sums by key are added up by in turn, found in a table of entities by the key. */
-  above?: { table: string; key: [column: string, name: string] };
-}
+/** What rows are summed by: a target; a search term as one target caught it; a placement of a campaign. */
+export type FieldGrain = 'target' | 'term' | 'placement';
 
 /** Where a grain's figures are, and what tells its rows apart; the names are those of the answer's columns. */
-const GRAINS: Record<FieldGrain, Grain> = {
+const GRAINS: Record<FieldGrain, { fact: string; keys: [column: string, name: string][] }> = {
   target: { fact: 'target', keys: [['target_id', 'targetId']] },
-  'ad-group': {
-    fact: 'target',
-    keys: [['target_id', 'targetId']],
-    above: { table: 'mowing.target', key: ['ad_group_id', 'adGroupId'] },
-  },
   term: {
     fact: 'term',
     keys: [
@@ -74,12 +62,11 @@ export async function readFieldSums(
   window: Span,
   before: Span,
 ): Promise<FieldSums> {
-  const asked = GRAINS[grain];
-  const { keys, above } = asked;
+  const { keys } = GRAINS[grain];
   const fact =
-    asked.fact === 'target'
+    grain === 'target'
       ? (await targetTable(sql, accountId, window.from, window.to)).replace('_day', '')
-      : asked.fact;
+      : GRAINS[grain].fact;
   const ids = keys.map(([column]) => column);
   const source = addedUp(
     {
@@ -92,14 +79,12 @@ export async function readFieldSums(
   return withRoom(sql, async (tx) => {
     const isCut = grain === 'term' && (await isMoreThan(tx, accountId, source, MOST_ROWS));
     const only = isCut ? await clickedOnly(tx, accountId, source) : ALL;
-    const [row] = await tx.unsafe<[Record<string, string | null>]>(sumsOf(source, asked, only), [
+    const [row] = await tx.unsafe<[Record<string, string | null>]>(sumsOf(source, keys, only), [
       accountId,
       ...only.values,
     ]);
     return {
-      columns: Object.fromEntries(
-        namesOf(above ? [above.key] : keys).map(([, name]) => [name, columnOf(row[name] ?? '')]),
-      ),
+      columns: Object.fromEntries(namesOf(keys).map(([, name]) => [name, columnOf(row[name] ?? '')])),
       isCut,
       terms: grain === 'term' ? await termsOf(tx, accountId, row.termId ?? '') : NO_TERMS,
     };
@@ -114,22 +99,15 @@ const namesOf = (keys: readonly [string, string][]): [column: string, name: stri
   ]),
 ];
 
-function sumsOf(source: AddedUp, { keys, above }: Grain, { where }: Only): string {
+function sumsOf(source: AddedUp, keys: readonly [column: string, name: string][], { where }: Only): string {
   const ids = keys.map(([column]) => `f.${column}`).join(', ');
   const sums = FIGURES.flatMap(([column]) => [
     `coalesce(sum(f.${column}) filter (where ${source.isIn('now', 'f')}), 0)::bigint as ${column}`,
     `coalesce(sum(f.${column}) filter (where ${source.isIn('before', 'f')}), 0)::bigint as ${column}_before`,
   ]);
   // The order of the rows is nobody's choice, but it is the same in all columns: they are read in one pass.
-  const own = `with s as materialized (select ${ids}, ${sums.join(', ')} from ${source.rows} f where ${where} group by ${ids})`;
-  if (!above) return `${own} select ${printed(namesOf(keys))} from s`;
-  const again = FIGURES.flatMap(([column]) => [column, `${column}_before`]).map(
-    (column) => `sum(s.${column})::bigint as ${column}`,
-  );
-  const by = above.key[0];
-  return `${own}, g as materialized (select e.${by}, ${again.join(', ')} from s
-      join ${above.table} e on e.account_id = $1 and ${keys.map(([column]) => `e.${column} = s.${column}`).join(' and ')} group by e.${by})
-    select ${printed(namesOf([above.key]))} from g`;
+  return `with s as materialized (select ${ids}, ${sums.join(', ')} from ${source.rows} f where ${where} group by ${ids})
+    select ${printed(namesOf(keys))} from s`;
 }
 
 const NO_TERMS: FieldSums['terms'] = { id: new Int32Array(0), first: new Int32Array(0), text: [] };

@@ -1,4 +1,4 @@
-import { rowsRequest } from '../../contract/schemas';
+import { rowsRequest } from '../../contract/fieldSchemas';
 import { loadRowDays } from '../../server/field/loadRowDays';
 import { endpoint } from '../../server/http/endpoint';
 

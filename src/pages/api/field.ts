@@ -1,4 +1,4 @@
-import { fieldQuery } from '../../contract/schemas';
+import { fieldQuery } from '../../contract/fieldSchemas';
 import { loadFieldSums } from '../../server/field/loadFieldSums';
 import { columnsAnswer } from '../../server/http/columnsAnswer';
 import { endpoint } from '../../server/http/endpoint';

@@ -1,4 +1,4 @@
-import { historyQuery } from '../../contract/schemas';
+import { historyQuery } from '../../contract/fieldSchemas';
 import { loadHistory } from '../../server/field/loadHistory';
 import { endpoint } from '../../server/http/endpoint';
 

@@ -1,5 +1,5 @@
 import { monthGoalRequest } from '../../contract/moneySchemas';
-import { overviewQuery } from '../../contract/schemas';
+import { overviewQuery } from '../../contract/fieldSchemas';
 import { loadOverview, setMonthGoal } from '../../server/field/loadOverview';
 import { endpoint } from '../../server/http/endpoint';
 

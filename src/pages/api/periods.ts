@@ -1,4 +1,4 @@
-import { periodsRequest } from '../../contract/schemas';
+import { periodsRequest } from '../../contract/fieldSchemas';
 import { loadRowPeriods } from '../../server/field/loadRowDays';
 import { endpoint } from '../../server/http/endpoint';
 

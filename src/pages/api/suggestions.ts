@@ -1,4 +1,4 @@
-import { suggestRequest } from '../../contract/schemas';
+import { suggestRequest } from '../../contract/fieldSchemas';
 import { suggestBids, suggestNew } from '../../server/field/suggestBids';
 import { endpoint } from '../../server/http/endpoint';
 

@@ -1,4 +1,5 @@
-import { accountQuery, removalQuery, swathRequest } from '../../contract/schemas';
+import { swathRequest } from '../../contract/fieldSchemas';
+import { accountQuery, removalQuery } from '../../contract/schemas';
 import { keepSwath, loadSwaths, removeSwath } from '../../server/field/swaths';
 import { endpoint } from '../../server/http/endpoint';
 

@@ -1,4 +1,4 @@
-import { treeQuery } from '../../contract/schemas';
+import { treeQuery } from '../../contract/fieldSchemas';
 import { loadTree, loadTreeColumns } from '../../server/field/loadTree';
 import { asksForColumns, columnsAnswer } from '../../server/http/columnsAnswer';
 import { endpoint } from '../../server/http/endpoint';

@@ -1,6 +1,8 @@
+import { sumsByAdGroup } from '../../core/lenses';
 import type { Day } from '../../core/units';
 import { comparedWindow, readSpan } from '../../core/windows';
 import { readFieldSums } from '../../db/queries/fieldSums';
+import type { FieldGrain } from '../../db/queries/fieldSums';
 import { readTotalSales } from '../../db/queries/totalSales';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { FieldQuery } from '../../contract/requests';
@@ -8,6 +10,7 @@ import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { db } from '../context/context';
 import { keptRead, spanKey } from '../context/keptReads';
+import { loadTargets } from './loadTree';
 
 /**
  * The sums of a grain over a window and the one before it.
@@ -20,12 +23,19 @@ export async function loadFieldSums(
   const account = await needAccount(accountId, on);
   const window = await chooseWindow(account, from, to);
   const before = comparedWindow(window, account, readSpan(versus));
+  const spans = `${spanKey(window)} ${spanKey(before)}`;
+  const kept = (of: FieldGrain) =>
+    keptRead(`field ${accountId} ${of} ${spans}`, String(account.figures), () =>
+      readFieldSums(db(), accountId, of, window, before),
+    );
+  // Which ad group a target stands in is in memory, as its sums are: the database is not asked once more.
+  const byAdGroup = () =>
+    keptRead(`field ${accountId} ad-group ${spans}`, `${account.revision} ${account.figures}`, async () => {
+      const [sums, targets] = await Promise.all([kept('target'), loadTargets(account)]);
+      return { ...sums, columns: sumsByAdGroup(sums.columns, targets) };
+    });
   const [sums, totals] = await Promise.all([
-    keptRead(
-      `field ${accountId} ${grain} ${spanKey(window)} ${spanKey(before)}`,
-      String(account.figures),
-      () => readFieldSums(db(), accountId, grain, window, before),
-    ),
+    grain === 'ad-group' ? byAdGroup() : kept(grain),
     grain === 'target' || grain === 'ad-group' ? readTotalSales(db(), accountId, window) : null,
   ]);
   return { window, before, totals, ...sums };

@@ -6,8 +6,9 @@ import type { ReportKind } from '../../contract/reportFields';
 import { readReport, REPORT_SPECS } from '../../connect/reports';
 import type { FileHints, ReportReceiver, ReportResult, ReportSpec } from '../../connect/reports';
 import type { Query, Transaction } from '../../db/connection';
-import { refreshStatistics } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
+import { factTable } from '../../db/queries/factTables';
+import { refreshStatisticsOf } from '../../db/queries/statistics';
 import { touchImport } from '../../db/queries/imports';
 import { findCoverage } from '../../db/queries/coverage';
 import type { ImportEnd, ImportState } from '../../db/queries/imports';
@@ -27,7 +28,7 @@ import { withOwnClient } from './withOwnClient';
 /** Refused rows that are kept with reason and text; more are counted only. */
 const MOST_REFUSED_LISTED = 50_000;
 const TELL_EVERY_MS = 700;
-/** Rows that are handed to the database at once; two such segments are in memory at most. */
+/** Rows that are handed to the database at once; a few such segments are in memory. */
 const SEGMENT_ROWS = 50_000;
 /** So many new rows can make another way to an answer the quicker one. */
 const MANY_ROWS = 20_000;
@@ -77,9 +78,12 @@ export async function takeInReport(
     letGo();
   }
   await closeImport(account.id, importId, end, notes.refused);
-  const { read, kept } = end;
+  const { read, kept, firstDay, lastDay } = end;
   // A database that does not know how much came in answers the first questions by long ways.
-  if (kept >= MANY_ROWS) await refreshStatistics(db()).catch((error) => log().warn(error));
+  if (kept >= MANY_ROWS && firstDay !== null && lastDay !== null)
+    await refreshStatisticsOf(db(), factTable(kind), { from: firstDay, to: lastDay }).catch((error) =>
+      log().warn(error),
+    );
   log().info(
     { importId, account: account.id, kind, state: end.state, read, kept, ms: Date.now() - startedAt },
     'import',

@@ -2,13 +2,13 @@ import { addDays, formatFullDay } from '../../core/units';
 import type { EntityKind, MarketEntities } from '../../contract/market';
 import { MowingError } from '../../contract/mowingError';
 import type { FetchedReport, MarketClient } from '../../connect/market';
+import { refreshStatistics } from '../../db/queries/statistics';
 import type { Query } from '../../db/connection';
 import {
   findAccount,
   keepEntityCursor,
   raiseFigures,
   raiseRevision,
-  refreshStatistics,
   updateMarketFacts,
 } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';

@@ -72,7 +72,7 @@ async function beside(cold: number, { bare }: Visit, account: AccountInfo): Prom
 
 /** The sums of each grain as the database alone works them out: nothing kept, nothing packed. */
 async function sayBareSql(account: number) {
-  for (const grain of ['target', 'ad-group', 'placement', 'term'] as const) {
+  for (const grain of ['target', 'placement', 'term'] as const) {
     const { window, before } = await api.fieldSums(account, grain, {});
     const { seconds } = await timed(() => readFieldSums(db(), account, grain, window, before));
     const asked = await timed(() => api.fieldSums(account, grain, {}));

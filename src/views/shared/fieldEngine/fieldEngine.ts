@@ -12,9 +12,7 @@ import {
   spreadOf,
 } from '../../../core/lenses';
 import type { Goal } from '../../../core/goals';
-import { indexTree } from '../../../core/structure';
-import type { LensGrain, LensName } from '../../../core/lenses';
-import type { TreeIndex } from '../../../core/structure';
+import type { LensName } from '../../../core/lenses';
 import type { AskedWindow } from '../../../contract/requests';
 import type { Window } from '../../../core/windows';
 import { api } from '../api';
@@ -22,8 +20,8 @@ import { keptLoads } from '../worker/keptLoads';
 import { loadPeriods } from './loadPeriods';
 import type { DataVersion } from './dataVersion';
 import type { PlanColumns } from '../../../core/bids';
-import { arrangeBids, keptBids, planReader } from '../../../plans/bids';
-import { findInTree, keptLens, overviewOf, toGrainSums } from '../../../plans/field';
+import { arrangeBids, planReader } from '../../../plans/bids';
+import { findInTree, keptLens, overviewOf } from '../../../plans/field';
 import type {
   ArrangedBids,
   BidsAsked,
@@ -33,6 +31,8 @@ import type {
   TargetTrial,
 } from '../../../plans/bids';
 import { campaignSteps } from './campaignSteps';
+import { engineData } from './engineData';
+import type { FieldServer } from './engineData';
 import type {
   ArrangedRows,
   CrossTab,
@@ -41,15 +41,12 @@ import type {
   Found,
   KeptLens,
   LoadedLens,
-  LoadedSums,
   OverviewParts,
   PictureAnswer,
   PictureAsked,
   RowsAsked,
 } from '../../../plans/field';
 
-/** Sums of so many windows and grains are kept, the oldest let go. */
-const SUMS_KEPT = 4;
 const MOST_ELSEWHERE = 12;
 /** Loads are kept up to so many rows together. */
 const MOST_ROWS = 700_000;
@@ -61,61 +58,11 @@ interface Held {
   plan: { key: string; columns: PlanColumns } | null;
 }
 
-const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
-  `${account} ${revision} ${targetAcos}`;
-
 /** Loads an account's figures and answers what is asked of them; lives in a worker. */
-export function fieldEngine(server: Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'> = api) {
+export function fieldEngine(server: FieldServer = api) {
   let lastLoad = 0;
   const loads = keptLoads<Held>(MOST_ROWS, ({ lens }) => lens.table.size);
-  let known: { key: string; index: Promise<TreeIndex> } | null = null;
-  let above: { key: string; index: Promise<TreeIndex> } | null = null;
-  let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
-  const sums = new Map<string, Promise<LoadedSums>>();
-
-  /** The account's tree; asked for anew when its version is another one. */
-  function treeOf(account: number, version: DataVersion): Promise<TreeIndex> {
-    const key = keyOf(account, version);
-    if (known?.key !== key) known = { key, index: server.tree(account).then(indexTree) };
-    const { index } = known;
-    index.catch(() => (known = null)); // a failure is not kept
-    return index;
-  }
-
-  /** The tree, if it is here; else that of what targets hang in, which is here sooner. */
-  function outlineOf(account: number, version: DataVersion): Promise<TreeIndex> {
-    const key = keyOf(account, version);
-    if (known?.key === key) return known.index;
-    if (above?.key !== key) above = { key, index: server.tree(account, 'none').then(indexTree) };
-    const { index } = above;
-    index.catch(() => (above = null));
-    return index;
-  }
-
-  function sumsOf(account: number, { revision }: DataVersion, grain: LensGrain, asked: AskedWindow) {
-    const key = `${account} ${revision} ${grain} ${asked.from} ${asked.to} ${asked.versus}`;
-    let known = sums.get(key);
-    if (!known) {
-      known = server.fieldSums(account, grain, asked).then(toGrainSums);
-      known.catch(() => sums.delete(key));
-      sums.set(key, known);
-      if (sums.size > SUMS_KEPT) sums.delete(sums.keys().next().value!);
-    }
-    return known;
-  }
-
-  /** The account's bids, prepared anew for another state of the tree. */
-  function bidsOf(account: number, version: DataVersion): Promise<KeptBids> {
-    const key = keyOf(account, version);
-    if (preparedBids?.key !== key) {
-      const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
-        keptBids(index, feed),
-      );
-      bids.catch(() => (preparedBids = null));
-      preparedBids = { key, bids };
-    }
-    return preparedBids.bids;
-  }
+  const { treeOf, outlineOf, sumsOf, bidsOf } = engineData(server);
 
   const ofLoad = (loadId: number) => loads.get(loadId)?.lens ?? null;
 

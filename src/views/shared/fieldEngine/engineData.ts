@@ -1,0 +1,73 @@
+import type { TreeIndex } from '../../../core/structure';
+import { indexTree } from '../../../core/structure';
+import type { LensGrain } from '../../../core/lenses';
+import type { AskedWindow } from '../../../contract/requests';
+import { keptBids } from '../../../plans/bids';
+import type { KeptBids } from '../../../plans/bids';
+import { toGrainSums } from '../../../plans/field';
+import type { LoadedSums } from '../../../plans/field';
+import type { api } from '../api';
+import type { DataVersion } from './dataVersion';
+
+/** What of the server the engine asks. */
+export type FieldServer = Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'>;
+
+/** Sums of so many windows and grains are kept, the oldest let go. */
+const SUMS_KEPT = 4;
+
+const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
+  `${account} ${revision} ${targetAcos}`;
+
+/** What the engine works from: an account's tree, sums and bids, asked for once in each state of them. */
+export function engineData(server: FieldServer) {
+  let known: { key: string; index: Promise<TreeIndex> } | null = null;
+  let above: { key: string; index: Promise<TreeIndex> } | null = null;
+  let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
+  const sums = new Map<string, Promise<LoadedSums>>();
+
+  /** The account's tree; asked for anew when its version is another one. */
+  function treeOf(account: number, version: DataVersion): Promise<TreeIndex> {
+    const key = keyOf(account, version);
+    if (known?.key !== key) known = { key, index: server.tree(account).then(indexTree) };
+    const { index } = known;
+    index.catch(() => (known = null)); // a failure is not kept
+    return index;
+  }
+
+  /** The tree, if it is here; else that of what targets hang in, which is here sooner. */
+  function outlineOf(account: number, version: DataVersion): Promise<TreeIndex> {
+    const key = keyOf(account, version);
+    if (known?.key === key) return known.index;
+    if (above?.key !== key) above = { key, index: server.tree(account, 'none').then(indexTree) };
+    const { index } = above;
+    index.catch(() => (above = null));
+    return index;
+  }
+
+  function sumsOf(account: number, { revision }: DataVersion, grain: LensGrain, asked: AskedWindow) {
+    const key = `${account} ${revision} ${grain} ${asked.from} ${asked.to} ${asked.versus}`;
+    let known = sums.get(key);
+    if (!known) {
+      known = server.fieldSums(account, grain, asked).then(toGrainSums);
+      known.catch(() => sums.delete(key));
+      sums.set(key, known);
+      if (sums.size > SUMS_KEPT) sums.delete(sums.keys().next().value!);
+    }
+    return known;
+  }
+
+  /** The account's bids, prepared anew for another state of the tree. */
+  function bidsOf(account: number, version: DataVersion): Promise<KeptBids> {
+    const key = keyOf(account, version);
+    if (preparedBids?.key !== key) {
+      const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
+        keptBids(index, feed),
+      );
+      bids.catch(() => (preparedBids = null));
+      preparedBids = { key, bids };
+    }
+    return preparedBids.bids;
+  }
+
+  return { treeOf, outlineOf, sumsOf, bidsOf };
+}
