@@ -97,7 +97,7 @@ export async function finishImport(sql: Query, importId: number, end: ImportEnd)
       first_lines = ${sql.json(end.firstLines)}, heading_line = ${end.headingLine}, by_name = ${end.byName},
       first_day = ${end.firstDay}, last_day = ${end.lastDay}, message = ${end.message},
       touched_at = now(), finished_at = now()
-    where import_id = ${importId}`;
+    where import_id = ${importId} and finished_at is null`;
 }
 
 /**

@@ -2,6 +2,7 @@ import { raiseRevision } from '../../db/queries/accounts';
 import { finishImport, insertImport, insertRefused, touchImport } from '../../db/queries/imports';
 import type { ImportEnd, ImportState } from '../../db/queries/imports';
 import type { ImportKind } from '../../contract/reportFields';
+import type { Query } from '../../db/connection';
 import { db, log, programNo } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
@@ -37,14 +38,18 @@ export function showInHand(
   return () => clearInterval(timer);
 }
 
-/** Writes down what became of it; open pages learn of new figures. */
+/**
+ * Writes down what became of it; open pages learn of new figures. In the transaction that kept its rows: whoever reads that it is through finds
+ * them, and an end in between leaves neither.
+ */
 export async function closeImport(
+  tx: Query,
   accountId: number,
   importId: number,
   end: ImportEnd,
   refused: Parameters<typeof insertRefused>[3],
 ): Promise<void> {
-  await insertRefused(db(), accountId, importId, refused);
-  await finishImport(db(), importId, end);
-  if (end.kept > 0) await raiseRevision(db(), accountId);
+  if (end.kept > 0) await raiseRevision(tx, accountId);
+  await insertRefused(tx, accountId, importId, refused);
+  await finishImport(tx, importId, end);
 }

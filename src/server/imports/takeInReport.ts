@@ -69,15 +69,14 @@ export async function takeInReport(
       segmentRows,
       whole: file.whole,
     };
-    end = await readAndWrite(reading);
-    await keepPointedAt(account.id, kind, file, end.headings);
+    end = await readAndWrite(importId, reading, file);
   } catch (error) {
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
     end = { ...endOfReport(kind, notes, 'refused'), message: refusedMessage(error) };
+    await db().begin((tx) => closeImport(tx, account.id, importId, end, notes.refused));
   } finally {
     letGo();
   }
-  await closeImport(account.id, importId, end, notes.refused);
   const { read, kept, firstDay, lastDay } = end;
   // A database that does not know how much came in answers the first questions by long ways.
   if (kept >= MANY_ROWS && firstDay !== null && lastDay !== null)
@@ -158,23 +157,24 @@ interface Reading {
   whole?: () => Promise<void>;
 }
 
-async function readAndWrite(reading: Reading): Promise<ImportEnd> {
+async function readAndWrite(importId: number, reading: Reading, file: GivenFile): Promise<ImportEnd> {
   const { account, spec, notes } = reading;
   return withOwnClient(async (tx) => {
-    const newest = await findCoverage(tx, account.id, spec.kind);
-    const read = await stage(tx, reading);
-    if (read === null) return endOfReport(spec.kind, notes, 'needs-mapping');
-    const structure = await keepStructure(
-      tx,
-      account,
-      spec,
-      read.writer.latest,
-      read.staged,
-      newest?.lastDay,
-    );
-    const remark = `${read.report.remark} ${structure}`.trim();
-    return doneEnd(spec.kind, notes, read.result, { ...read.report, remark });
+    const end = await keepRows(tx, reading);
+    await keepPointedAt(account.id, spec.kind, file, end.headings);
+    await closeImport(tx, account.id, importId, end, notes.refused);
+    return end;
   });
+}
+
+async function keepRows(tx: Transaction, reading: Reading): Promise<ImportEnd> {
+  const { account, spec, notes } = reading;
+  const newest = await findCoverage(tx, account.id, spec.kind);
+  const read = await stage(tx, reading);
+  if (read === null) return endOfReport(spec.kind, notes, 'needs-mapping');
+  const structure = await keepStructure(tx, account, spec, read.writer.latest, read.staged, newest?.lastDay);
+  const remark = `${read.report.remark} ${structure}`.trim();
+  return doneEnd(spec.kind, notes, read.result, { ...read.report, remark });
 }
 
 /** Reads a file into the account's tables. Null when its headings have to be matched first. */

@@ -29,8 +29,6 @@ export async function takeInTable(
   file: GivenFile,
 ): Promise<number> {
   const importId = await openImport(caller, account.id, kind, file);
-  let end: ImportEnd;
-  let refused: { line: number; reason: string; text: string }[] = [];
   const letGo = showInHand(importId, () => ({ state: 'reading', bytesRead: 0, read: 0 }));
   try {
     if (file.period !== undefined)
@@ -38,21 +36,20 @@ export async function takeInTable(
     const hints = await hintsOf(account, kind, file);
     const table = await readTable(TABLE_SPECS[kind], asText(source), account.currency, hints);
     await keepPointedAt(account.id, kind, file, table.headings);
-    const result =
-      table.match.missing.length > 0 || table.asks.decimals !== null
-        ? null
-        : await db().begin((tx) => KEEPERS[kind](tx, account, table.rows));
-    refused = [...table.refused, ...(result?.refused ?? []).map((row) => ({ ...row, text: '' }))].sort(
-      (a, b) => a.line - b.line,
-    );
-    end = endOf(kind, table, result as TableResult | null, refused.length);
+    const isRead = table.match.missing.length === 0 && table.asks.decimals === null;
+    await db().begin(async (tx) => {
+      const result = isRead ? await KEEPERS[kind](tx, account, table.rows) : null;
+      const unfit = (result?.refused ?? []).map((row) => ({ ...row, text: '' }));
+      const refused = [...table.refused, ...unfit].sort((a, b) => a.line - b.line);
+      await closeImport(tx, account.id, importId, endOf(kind, table, result, refused.length), refused);
+    });
   } catch (error) {
     if (!(error instanceof MowingError)) log().error({ err: error, importId }, 'import failed');
-    end = { ...blank, message: refusedMessage(error) };
+    const end = { ...blank, message: refusedMessage(error) };
+    await db().begin((tx) => closeImport(tx, account.id, importId, end, []));
   } finally {
     letGo();
   }
-  await closeImport(account.id, importId, end, refused);
   return importId;
 }
 
