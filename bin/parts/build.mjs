@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { must } from './commands.mjs';
 import { root } from './options.mjs';
 import { say } from './say.mjs';
@@ -63,6 +64,15 @@ export async function bundlePrograms(entryPoints, outdir) {
   });
 }
 
+/** Packs what the browser gets once, instead of at every request. */
+function packClient() {
+  const texts = listFiles('dist/client').filter((name) => /\.(js|css|svg)$/.test(name));
+  for (const name of texts) {
+    const file = path.join(root, name);
+    writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }));
+  }
+}
+
 /** Builds everything into dist/ unless the last build was made from the same sources. */
 export async function ensureBuild() {
   const hash = hashSources();
@@ -70,6 +80,7 @@ export async function ensureBuild() {
   say('Building the application …');
   rmSync(stampFile, { force: true });
   await must('npx', ['astro', 'build'], { env: { ASTRO_TELEMETRY_DISABLED: '1' } });
+  packClient();
   await bundlePrograms(programs, 'dist/programs');
   writeFileSync(stampFile, hash);
 }

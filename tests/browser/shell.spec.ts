@@ -130,6 +130,27 @@ test('what was sent since is not said to be undone', async ({ page, request }) =
   expect(await stagedIn(request, account)).toEqual([]);
 });
 
+test('figures are asked for before the application’s script is here, and once', async ({ page, context }) => {
+  for (const [address, asks] of [
+    [`/field?account=${account}&lens=campaigns`, '/api/field?'],
+    [`/round?account=${account}&step=over`, '/api/bid-feed?'],
+    [`/round?account=${account}&step=harvest`, '/api/review?'],
+    [`/words?account=${account}`, '/api/review?'],
+  ]) {
+    const early = await context.newPage();
+    await early.route(/\/Mowing\.[^/]*\.js$/, (route) => route.abort());
+    await Promise.all([early.waitForRequest((one) => one.url().includes(asks)), early.goto(address)]);
+    await early.close();
+    const asked: string[] = [];
+    const count = (one: { url: () => string }) => void (one.url().includes(asks) && asked.push(one.url()));
+    context.on('request', count);
+    await page.goto(address);
+    await expect(page.getByRole('row').nth(2)).toBeVisible();
+    context.off('request', count);
+    expect(asked).toHaveLength(1);
+  }
+});
+
 test.describe('the frame', () => {
   test('has room for everything from a wide screen to one at twice the size, and for nine places', async ({
     page,

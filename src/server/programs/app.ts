@@ -23,9 +23,9 @@ const LOOK_FOR_JOBS_EVERY_MS = 700;
 const entry = pathToFileURL(path.resolve('dist/server/entry.mjs')).href;
 const { handler } = (await import(entry)) as { handler: (...args: unknown[]) => void };
 const compress = compression();
-// Built files carry a hash in their name and never change; the few others are asked for anew.
-const hashed = sirv('dist/client', { etag: true, maxAge: 31_536_000, immutable: true });
-const plain = sirv('dist/client', { etag: true, maxAge: 0 });
+// Built files carry a hash in their name and never change; the few others are asked for anew. They lie there packed.
+const hashed = sirv('dist/client', { etag: true, gzip: true, maxAge: 31_536_000, immutable: true });
+const plain = sirv('dist/client', { etag: true, gzip: true, maxAge: 0 });
 
 const server = createServer((request, response) => {
   if (!passGate(request, response)) return;

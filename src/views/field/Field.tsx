@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { dataVersion } from '../shared/fieldEngine/dataVersion';
 import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
 import { FieldBody } from './FieldBody';
@@ -11,7 +10,7 @@ import { useLens } from './useLens';
 /** Free exploration: everything of the account through eight lenses. */
 export function Place({ account, error, tray }: PlaceProps) {
   const state = useFieldState();
-  const lens = useLens(account?.id, dataVersion(account), state.lens, state.asked);
+  const lens = useLens(account, state.lens, state.asked);
   const [isWindowOpen, openWindow] = useState(false);
   useOffer(
     FIELD_KEYS,

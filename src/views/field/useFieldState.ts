@@ -7,6 +7,7 @@ import type { Window } from '../../core/windows';
 import type { Swath } from '../../contract/field';
 import { readWindow } from '../shared/window/readWindow';
 import { useUrlState } from '../shared/urlState';
+import { USUAL_LENS } from './lensLoad';
 
 export type PictureKind = 'cut' | 'bars' | 'trend' | 'histogram';
 export type Shape = 'rows' | 'cross';
@@ -38,7 +39,7 @@ function readView(values: URLSearchParams) {
   const pick = <T extends string>(key: string, choices: readonly T[], usual: T): T =>
     choices.find((one) => one === values.get(key)) ?? usual;
   return {
-    lens: pick<LensName>('lens', LENS_NAMES, 'keywords'),
+    lens: pick<LensName>('lens', LENS_NAMES, USUAL_LENS),
     scope: readScope(values.get('in')),
     from: values.get('from'),
     to: values.get('to'),

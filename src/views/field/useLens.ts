@@ -1,24 +1,19 @@
 import type { Remote } from 'comlink';
-import type { DataVersion } from '../shared/fieldEngine/dataVersion';
 import type { FieldEngine } from '../shared/fieldEngine/fieldEngine';
 import { pageEngine } from '../shared/fieldEngine/pageEngine';
 import { useWorkerLoad } from '../shared/worker/useWorkerLoad';
 import { useAnswer } from '../shared/useAnswer';
-import type { ArrangedRows, LoadedLens, RowsAsked } from '../../plans/field';
+import type { AccountInfo } from '../../contract/api';
+import type { ArrangedRows, RowsAsked } from '../../plans/field';
 import type { AskedWindow } from '../../contract/requests';
 import type { LensName } from '../../core/lenses';
+import { lensLoad } from './lensLoad';
 
-/** The figures of a lens, loaded into the page's worker. `version` tells which state of the data. */
-export function useLens(
-  account: number | undefined,
-  version: DataVersion,
-  lens: LensName,
-  asked: AskedWindow,
-) {
+/** The figures of a lens, loaded into the page's worker. */
+export function useLens(account: AccountInfo | undefined, lens: LensName, asked: AskedWindow) {
   const engine = pageEngine();
-  const { data, error, isFetching, onGone } = useWorkerLoad<LoadedLens>(
-    ['lens', account, version, lens, asked],
-    () => engine.load(account!, version, lens, asked),
+  const { data, error, isFetching, onGone } = useWorkerLoad(
+    lensLoad(account, lens, asked),
     account !== undefined,
   );
   return { engine, loaded: data, error, isFetching, onGone };

@@ -6,22 +6,20 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { THEME_KEY, theme } from '../../theme/theme';
 import { writeNumbersAs } from '../../core/units';
-import type { AccountInfo } from '../../contract/api';
 import { ApiError } from './api';
+import { givenAccounts } from './givenAccounts';
 import { ErrorBoundary } from './ErrorBoundary';
 import { readerLocale } from './reader';
 
 writeNumbersAs(readerLocale());
 
-/**
- * What stands around every place: theme, server state, messages, a last resort for errors.
- * @param accounts those that came with the page; left out: they are asked for
- */
-export function App({ accounts, children }: { accounts?: AccountInfo[]; children: ReactNode }) {
+/** What stands around every place: theme, server state, messages, a last resort for errors. */
+export function App({ children }: { children: ReactNode }) {
   const [client] = useState(() => {
     const made = new QueryClient({
       defaultOptions: { queries: { retry: isWorthAnother, refetchOnWindowFocus: true, staleTime: 5000 } },
     });
+    const accounts = givenAccounts();
     if (accounts) made.setQueryData(['accounts'], accounts);
     return made;
   });

@@ -1,4 +1,4 @@
-import { recall, remember } from './urlState';
+import { recall, remember } from './remembered';
 
 /** The reader's way of writing figures: a language tag, or what the browser says. */
 const KEY = 'numbers';

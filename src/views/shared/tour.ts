@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { recall, remember } from './urlState';
+import { recall, remember } from './remembered';
 
 const KEY = 'tour-at';
 /** The tour was left, or is over. */

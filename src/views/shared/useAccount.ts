@@ -2,8 +2,9 @@ import { useEffect } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
 import { api } from './api';
+import { chosenAccount } from './givenAccounts';
 import { useShownAccount } from './revision';
-import { recall, remember } from './urlState';
+import { remember } from './remembered';
 
 /** The accounts, and the one that the page is about: named in its address, else the last one used, else the first. */
 export function useAccount(named: string | null): {
@@ -13,9 +14,8 @@ export function useAccount(named: string | null): {
 } {
   const { data, error } = useQuery({ queryKey: ['accounts'], queryFn: api.accounts });
   const accounts = data ?? [];
-  const wanted = named === null ? recall<number>('account', 0) : Number(named);
-  const found = accounts.find(({ id }) => id === wanted);
-  const account = useShownAccount(found ?? (named === null ? accounts[0] : undefined));
+  const found = chosenAccount(accounts, named);
+  const account = useShownAccount(found);
   const id = account?.id;
   useEffect(() => {
     if (id !== undefined) remember('account', id);

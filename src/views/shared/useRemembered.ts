@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { recall, remember } from './urlState';
+import { recall, remember } from './remembered';
 
 /** A choice that this browser remembers. */
 export function useRemembered<T>(key: string, usual: T): [T, (value: T) => void] {

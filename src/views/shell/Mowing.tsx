@@ -1,7 +1,6 @@
 import { Activity, Suspense, lazy, useState } from 'react';
 import type { ComponentType } from 'react';
 import { showDaysFrom } from '../../core/units';
-import type { AccountInfo } from '../../contract/api';
 import { App } from '../shared/App';
 import { ErrorBoundary } from '../shared/ErrorBoundary';
 import { Frame } from '../shared/frame/Frame';
@@ -35,9 +34,9 @@ const first = pageOf(location.pathname);
 if (first) void open(first).catch(() => {});
 
 /** The whole of Mowing: one page that stays while places come and go, so that figures, tray and what was typed stay too. */
-export function Mowing({ place, accounts }: { place: PageName; accounts?: AccountInfo[] }) {
+export function Mowing({ place }: { place: PageName }) {
   return (
-    <App accounts={accounts}>
+    <App>
       <Shell first={place} />
     </App>
   );

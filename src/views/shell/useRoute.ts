@@ -1,47 +1,15 @@
 import { useEffect, useState } from 'react';
 import { navigate, usePathname, useSearch } from 'wouter/use-browser-location';
-import { recall, remember } from '../shared/urlState';
 import { PAGES, pageOf } from '../shared/frame/pages';
 import type { PageName } from '../shared/frame/pages';
-
-/** Places that open with the view they were last left with, also on another day. */
-const REMEMBERED: readonly PageName[] = ['field'];
-
-/** The queries of the places that were seen. */
-type Searches = Partial<Record<PageName, string>>;
+import { keepView, REMEMBERED, returned } from './returned';
+import type { Searches } from './returned';
 
 interface Route {
   place: PageName;
   searches: Searches;
   /** What the address is about to say in place of what it says; null where it stays. */
   pending: string | null;
-}
-
-const accountOf = (search: string) => new URLSearchParams(search).get('account');
-const isBare = (search: string) => [...new URLSearchParams(search).keys()].every((key) => key === 'account');
-const lastViews = (place: PageName) => recall<Record<string, string>>(`${place}-last`, {});
-
-/** What a bare address asks of a place: what it showed before, of the same account. */
-function returned(place: PageName, asked: string, searches: Searches): string {
-  if (!isBare(asked)) return asked;
-  const account = accountOf(asked);
-  const before =
-    searches[place] ?? (REMEMBERED.includes(place) ? lastViews(place)[account ?? ''] : undefined);
-  if (before === undefined) return asked;
-  const of = accountOf(before);
-  if (of !== null && account !== null && of !== account) return asked;
-  const next = new URLSearchParams(before);
-  next.delete('account');
-  return new URLSearchParams([...(account === null ? [] : [['account', account]]), ...next]).toString();
-}
-
-/** Keeps the view that a place shows, for another day. */
-function keepView(place: PageName, search: string): void {
-  const asked = new URLSearchParams(search);
-  const account = asked.get('account') ?? '';
-  asked.delete('account');
-  const view = asked.toString();
-  remember(`${place}-last`, { ...lastViews(place), [account]: view, '': view });
 }
 
 function arrive(place: PageName, live: string, searches: Searches): Route {

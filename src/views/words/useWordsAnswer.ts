@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import type { LoadedWords } from '../shared/wordsEngine/types';
-import { pageWords } from '../shared/wordsEngine/useWords';
+import { pageWords } from '../shared/wordsEngine/pageWords';
 import type { WordsEngine } from '../shared/wordsEngine/wordsEngine';
 
 /** What the engine of words answers to a question about what it has loaded; the answer before stays until the next is here. */

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { LensName } from '../../../core/lenses';
 import { useColumns } from '../../../table';
 import type { Column, ColumnState } from '../../../table';
-import { recall, remember } from '../../shared/urlState';
+import { recall, remember } from '../../shared/remembered';
 import type { FieldState } from '../useFieldState';
 import { defaultColumns } from './defaultColumns';
 

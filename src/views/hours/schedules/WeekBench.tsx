@@ -6,7 +6,7 @@ import type { NamedWeek, SchedulesAnswer } from '../../../contract/schedules';
 import { readWeek, weekText, weekWords } from '../../../core/schedules';
 import { api } from '../../shared/api';
 import { Choice, TextBox } from '../../shared/kit';
-import { recall, remember } from '../../shared/urlState';
+import { recall, remember } from '../../shared/remembered';
 import { useUndo } from '../../shared/undo/useUndo';
 import type { Undoable } from '../../shared/undo/undoStore';
 import { useTell } from '../../shared/useTell';

@@ -9,7 +9,6 @@ import { aheadOf, pendingTargets, roundSettings } from '../../../plans/bids';
 import type { ArrangedBids, BidEdit, BidsAsked, RoundSettings } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
-import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { PointSource } from '../../shared/picture/points';
 import type { TrayState } from '../../shared/tray/useTray';
 import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
@@ -18,6 +17,7 @@ import type { ChoicesState } from '../../shared/useChoices';
 import { useDecisions } from '../decisions/useDecisions';
 import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
+import { bidsLoad } from './bidsLoad';
 
 const QUEUE = { name: BID_QUEUE, noun: 'target' };
 
@@ -69,7 +69,6 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const isShown = isBidStep(state.step);
   const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
-  const version = dataVersion(account);
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: RoundSettings = useMemo(
@@ -81,11 +80,7 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
       ),
     [choices, limits, tray.changes, tray.sending, state.choices.choices.money],
   );
-  const lens = useWorkerLoad<LoadedLens>(
-    ['bids', account?.id, version, state.from, state.to],
-    () => engine.loadBids(account!.id, version, { from: state.from ?? undefined, to: state.to ?? undefined }),
-    isWanted && account !== undefined,
-  );
+  const lens = useWorkerLoad(bidsLoad(account, state.from, state.to), isWanted && account !== undefined);
   const { data: loaded } = lens;
   const decisions = useBidDecisions(account, tray);
   const { answer: plan, error: planFault } = useAnswer<RoundSettings, PlanColumns & { loadId: number }>(

@@ -1,9 +1,7 @@
 import type { AccountInfo } from '../../../contract/api';
-import type { LoadedLens } from '../../../plans/field';
-import { dataVersion } from '../../shared/fieldEngine/dataVersion';
-import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import type { RoundState } from '../useRoundState';
+import { campaignsLoad } from './campaignsLoad';
 
 /** The account's campaigns, loaded once for all steps that go over them. */
 export function useCampaignLens(
@@ -11,11 +9,5 @@ export function useCampaignLens(
   { from, to }: RoundState,
   isWanted: boolean,
 ) {
-  const engine = pageEngine();
-  const version = dataVersion(account);
-  return useWorkerLoad<LoadedLens>(
-    ['campaigns', account?.id, version, from, to],
-    () => engine.loadCampaigns(account!.id, version, { from: from ?? undefined, to: to ?? undefined }),
-    isWanted && account !== undefined,
-  );
+  return useWorkerLoad(campaignsLoad(account, from, to), isWanted && account !== undefined);
 }

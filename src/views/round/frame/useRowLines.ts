@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { recall, remember } from '../../shared/urlState';
+import { recall, remember } from '../../shared/remembered';
 
 const KEY = 'two-lines';
 const listeners = new Set<() => void>();

@@ -3,7 +3,6 @@ import { lazy, Suspense } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { daysIn, formatCount, formatDay, formatShare } from '../../../core/units';
 import type { OverviewAnswer } from '../../../contract/field';
-import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageLink } from '../../shared/frame/pages';
 import { Figures } from './Figures';
 import { overviewFigures, sumDays } from './figures';
@@ -24,7 +23,7 @@ const WayIn = lazy(async () => ({ default: (await import('./WayIn')).WayIn }));
 /** The first step of a round: how the whole account does, what changed, and where. */
 export function OverviewStep({ account, fault, window, state }: RoundAt) {
   const { from, to, asked } = state;
-  const { whole, parts, error: unread } = useOverview(account?.id, dataVersion(account), asked);
+  const { whole, parts, error: unread } = useOverview(account, asked);
   // What is wrong with the search terms alone does not stop the overview.
   const error = unread ?? (account ? null : fault);
   if (error || !account || !whole || !parts)

@@ -9,7 +9,7 @@ import type { OverviewAnswer } from '../../../contract/field';
 import { changeMark } from '../../shared/changeMark';
 import { whyNoDays } from '../../shared/summedDays';
 import { trendSeries } from '../../shared/trendSeries';
-import { recall, remember } from '../../shared/urlState';
+import { recall, remember } from '../../shared/remembered';
 import { sumDays } from './figures';
 import { Choice } from '../../shared/kit';
 import type { Option } from '../../shared/kit';

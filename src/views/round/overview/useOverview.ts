@@ -1,21 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
+import type { AccountInfo } from '../../../contract/api';
 import type { AskedWindow } from '../../../contract/requests';
 import { api } from '../../shared/api';
-import type { DataVersion } from '../../shared/fieldEngine/dataVersion';
-import { pageEngine } from '../../shared/fieldEngine/pageEngine';
+import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
+import { partsLoad } from './partsLoad';
 
 /** What the overview is made of: the account's days from the server, its parts from the worker. */
-export function useOverview(account: number | undefined, version: DataVersion, asked: AskedWindow) {
+export function useOverview(account: AccountInfo | undefined, asked: AskedWindow) {
   const whole = useQuery({
-    queryKey: ['overview', account, version.revision, asked],
-    queryFn: () => api.overview(account!, asked),
+    queryKey: ['overview', account?.id, account?.revision, asked],
+    queryFn: () => api.overview(account!.id, asked),
     enabled: account !== undefined,
   });
-  const parts = useQuery({
-    queryKey: ['overview-parts', account, version, asked],
-    queryFn: () => pageEngine().overview(account!, version, asked),
-    enabled: account !== undefined,
-    staleTime: Infinity,
-  });
+  const parts = useWorkerLoad(partsLoad(account, asked), account !== undefined);
   return { whole: whole.data, parts: parts.data, error: whole.error ?? parts.error };
 }

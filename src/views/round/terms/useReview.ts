@@ -1,7 +1,8 @@
 import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
 import type { AccountInfo } from '../../../contract/api';
-import type { Arranged, ArrangeRequest, LoadedReview } from '../../../plans/terms';
+import type { Arranged, ArrangeRequest } from '../../../plans/terms';
+import { reviewLoad } from './reviewLoad';
 import { pageReview } from '../../shared/reviewEngine/pageReview';
 
 /** The search terms of a window, loaded into the worker. */
@@ -12,9 +13,8 @@ export function useReview(
   isWanted: boolean,
 ) {
   const engine = pageReview();
-  const { data, error, onGone } = useWorkerLoad<LoadedReview>(
-    ['review', account?.id, account?.revision, from, to],
-    () => engine.load(account!.id, from ?? undefined, to ?? undefined),
+  const { data, error, onGone } = useWorkerLoad(
+    reviewLoad(account, from, to),
     isWanted && account !== undefined,
   );
   return { engine, review: data, error, onGone };

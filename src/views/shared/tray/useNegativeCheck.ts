@@ -4,7 +4,8 @@ import type { AccountInfo } from '../../../contract/api';
 import { blockOf } from '../../../core/changes';
 import type { ChangeInfo } from '../../../contract/changes';
 import type { BlockedAnswer } from '../wordsEngine/types';
-import { pageWords, useWords } from '../wordsEngine/useWords';
+import { pageWords } from '../wordsEngine/pageWords';
+import { useWords } from '../wordsEngine/useWords';
 
 /** A staged negative that would have cost something in the last 90 days. */
 export interface CostlyNegative extends BlockedAnswer {
