@@ -41,6 +41,7 @@ export const programs = {
   migrate: 'src/server/programs/migrate.ts',
   demo: 'src/server/programs/demo.ts',
   import: 'src/server/programs/import.ts',
+  people: 'src/server/programs/people.ts',
   standing: 'src/server/programs/standing.ts',
   market: 'src/market/main.ts',
   played: 'src/trial/played/main.ts',

@@ -1,4 +1,5 @@
 // What the pages and scripts get from the server, and send to it. Money in micros unless a name says otherwise.
+import type { Right } from './people';
 import type { Numbers } from '../core/order';
 import type { PlanChoices } from './choices';
 import type { MarketOptions } from './market';
@@ -15,6 +16,8 @@ export interface AccountInfo {
   id: number;
   name: string;
   currency: string;
+  /** What whoever asks may do on it. */
+  rights: readonly Right[];
   /** Share, for instance 0.24. */
   targetAcos: number;
   /** In which its days and due times are. */

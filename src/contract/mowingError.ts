@@ -4,6 +4,8 @@ export type ErrorCode =
   | 'not-found'
   | 'foreign-origin'
   | 'forbidden'
+  | 'not-signed-in'
+  | 'too-many'
   | 'conflict'
   | 'too-large'
   | 'unreadable-file'
@@ -18,6 +20,8 @@ const STATUS: Record<ErrorCode, number> = {
   'not-found': 404,
   'foreign-origin': 403,
   forbidden: 403,
+  'not-signed-in': 401,
+  'too-many': 429,
   conflict: 409,
   'too-large': 413,
   'unreadable-file': 422,

@@ -1,3 +1,4 @@
+import { ANYBODY } from '../../src/server/people/visitor';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { Db } from '../../src/db/connection';
@@ -184,7 +185,7 @@ describe('accounts', () => {
       name: 'Second shop',
       targetAcos: 0.2,
     });
-    expect((await loadAccounts()).find(({ id }) => id === account.id)).toMatchObject({
+    expect((await loadAccounts(ANYBODY.rightsOn)).find(({ id }) => id === account.id)).toMatchObject({
       firstDay: '2026-10-30',
       lastDay: '2026-11-21',
       today: '2026-11-23',

@@ -10,7 +10,7 @@ import { addNote, removeNote } from '../../src/server/field/notes';
 import { keepSwath, removeSwath } from '../../src/server/field/swaths';
 import { changeChoices, loadChoices, takeBackChoices } from '../../src/server/plans/choices';
 import { keepRoutes } from '../../src/server/routes/routes';
-import { RIGHTS } from '../../src/server/trail';
+import { RIGHTS } from '../../src/contract/people';
 import type { Caller } from '../../src/server/trail';
 import { pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
 import { keepNegativeList, removeNegativeList } from '../../src/server/words/negativeLists';

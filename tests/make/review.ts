@@ -1,4 +1,5 @@
 import { USUAL_PLAN_CHOICES } from '../../src/contract/choices';
+import { RIGHTS } from '../../src/contract/people';
 import type { AccountInfo } from '../../src/contract/api';
 import type { ReviewData } from '../../src/contract/review';
 import { USUAL_LIMITS } from '../../src/core/changes';
@@ -12,6 +13,7 @@ export const anAccountInfo = (over: Partial<AccountInfo> = {}): AccountInfo => (
   id: 1,
   name: 'Tarnbrook Ferments',
   currency: 'EUR',
+  rights: RIGHTS,
   targetAcos: 0.24,
   connected: true,
   today: '2026-11-23',

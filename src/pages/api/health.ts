@@ -3,7 +3,7 @@ import { endpoint } from '../../server/http/endpoint';
 
 /** Whether the application, its database and its market answer; 503 when the database does not. */
 export const GET = endpoint({
-  may: 'see',
+  may: 'anyone',
   isLight: true,
   run: async () => {
     const health = await loadHealth();

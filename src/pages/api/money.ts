@@ -11,7 +11,7 @@ export const GET = endpoint({
 
 /** Pays prepaid money in. */
 export const POST = endpoint({
-  may: 'set up',
+  may: 'own',
   body: topUpRequest,
   run: ({ body: { account, amount }, caller }) => topUp(caller, account, amount),
 });

@@ -2,6 +2,7 @@ import { USUAL_LIMITS } from '../../core/changes';
 import { addDays } from '../../core/units';
 import type { Day } from '../../core/units';
 import type { AccountInfo, NewAccount } from '../../contract/api';
+import type { Right } from '../../contract/people';
 import type { AccountChange } from '../../contract/requests';
 import { machineTimeZone } from '../../contract/timeZone';
 import { USUAL_PLAN_CHOICES } from '../../contract/choices';
@@ -22,13 +23,14 @@ export const choicesOf = ({ choices }: Pick<AccountRow, 'choices'>): PlanChoices
   guides: { ...USUAL_PLAN_CHOICES.guides, ...choices?.guides },
 });
 
-/** What the pages may know of an account. */
-export function accountInfo(row: AccountRow): AccountInfo {
+/** What the pages may know of an account. @param rights of whoever asks; left out where nobody is told */
+export function accountInfo(row: AccountRow, rights: readonly Right[] = ['see']): AccountInfo {
   const { id, name, currency, targetAcos, firstDay, lastDay } = row;
   return {
     id,
     name,
     currency,
+    rights,
     targetAcos,
     timezone: row.timeZone,
     revision: row.revision,
@@ -44,9 +46,19 @@ export function accountInfo(row: AccountRow): AccountInfo {
   };
 }
 
-export async function loadAccounts(): Promise<AccountInfo[]> {
-  return (await listAccounts(db())).map(accountInfo);
+/** The accounts that somebody may see, with what she may do on each. */
+export async function loadAccounts(
+  rightsOn: (id: number) => readonly Right[] | null,
+): Promise<AccountInfo[]> {
+  return (await listAccounts(db())).flatMap((row) => {
+    const rights = rightsOn(row.id);
+    return rights === null ? [] : [accountInfo(row, rights)];
+  });
 }
+
+/** What is said of an account that is not there, and of one that is not the caller's to see. */
+export const noSuchAccount = (id: number) =>
+  new MowingError('not-found', `There is no account ${id}. GET /api/accounts lists them.`);
 
 /**
  * An account, or how it stood on a day that is past: that day is its present one, and its figures end before it.
@@ -54,7 +66,7 @@ export async function loadAccounts(): Promise<AccountInfo[]> {
  */
 export async function needAccount(id: number, on?: Day): Promise<AccountRow> {
   const row = await findAccount(db(), id);
-  if (!row) throw new MowingError('not-found', `There is no account ${id}. GET /api/accounts lists them.`);
+  if (!row) throw noSuchAccount(id);
   if (on === undefined) return row;
   const eve = addDays(on, -1);
   return { ...row, marketDay: on, lastDay: row.lastDay !== null && row.lastDay < eve ? row.lastDay : eve };
@@ -81,7 +93,7 @@ export async function createAccount(caller: Caller, account: NewAccount): Promis
       return insertAccount(tx, { ...account, timeZone: timezone });
     },
   );
-  return accountInfo(await needAccount(id));
+  return accountInfo(await needAccount(id), caller.rights);
 }
 
 export async function changeAccount(caller: Caller, id: number, set: AccountChange): Promise<AccountInfo> {
@@ -90,5 +102,5 @@ export async function changeAccount(caller: Caller, id: number, set: AccountChan
     await updateAccount(tx, id, { ...set, timeZone: set.timezone });
     note({ what: 'change account', from: { name, targetAcos, timezone: timeZone }, to: set });
   });
-  return accountInfo(await needAccount(id));
+  return accountInfo(await needAccount(id), caller.rights);
 }

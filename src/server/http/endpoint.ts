@@ -3,8 +3,11 @@ import type { ObjectSchema } from 'joi';
 import type { ErrorAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
 import { log, reading, READING_AT_ONCE } from '../context/context';
-import { THIS_MACHINE } from '../trail';
-import type { Caller, Right } from '../trail';
+import { RIGHTS } from '../../contract/people';
+import type { Right } from '../../contract/people';
+import { noSuchAccount } from '../accounts/accounts';
+import type { Visitor } from '../people/visitor';
+import type { Caller } from '../trail';
 import { needOwned } from '../accounts/owned';
 import type { Named } from '../accounts/owned';
 import { isDiskFull } from '../machine/room';
@@ -18,12 +21,18 @@ interface Asked<Q, B, P> {
   body: B;
   path: P;
   caller: Caller;
+  /** Null at an endpoint for anyone, where nobody has signed in. */
+  visitor: Visitor | null;
   request: Request;
+  /** Of whoever asks. */
+  address: string;
 }
 
 interface EndpointSpec<Q, B, P> {
-  /** Who may call it. */
-  may: Right;
+  /** Who may call it: whoever has a right on the account that it is about; somebody who is signed in, for herself; or anyone. */
+  may: Right | 'self' | 'anyone';
+  /** The account that it is about, where neither query nor body names it as `account`. */
+  about?: (asked: { query: Q; body: B; path: P }) => number;
   query?: ObjectSchema<Q>;
   /** What is asked about by its id, and has to be the account's: else the answer is 404. */
   owned?: (asked: { query: Q; body: B; path: P }) => { account: number } & Named;
@@ -38,7 +47,7 @@ interface EndpointSpec<Q, B, P> {
 }
 
 /** An endpoint, with who may call it written on it. */
-export type Endpoint = APIRoute & { may: Right };
+export type Endpoint = APIRoute & { may: Right | 'self' | 'anyone' };
 
 /**
  * Makes an endpoint: asks who calls, checks what comes in by its schemas (whose types the work is handed), and answers the value of the
@@ -54,24 +63,33 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
   };
   const answered = async (context: APIContext): Promise<Response> => {
     try {
-      const caller = callerOf(context);
-      if (!caller.rights.includes(may))
-        throw new MowingError('forbidden', `${caller.name} may not do this. Ask for the right to ${may}.`);
-      const asked = {
-        caller,
-        request: context.request,
+      const visitor = await context.locals.visitor().catch((error: unknown) => {
+        if (may === 'anyone') return null;
+        throw error;
+      });
+      if (!visitor && may !== 'anyone') throw notSignedIn();
+      const read = {
         path: spec.path ? readValues(context.params, spec.path, 'path') : (undefined as P),
         query: spec.query
           ? readValues(Object.fromEntries(context.url.searchParams), spec.query, 'query')
           : (undefined as Q),
         body: spec.body ? await readBody(context.request, spec.body) : (undefined as B),
       };
+      const account = spec.about?.(read) ?? accountIn(read.query) ?? accountIn(read.body);
+      const { request } = context;
+      const asked = {
+        ...read,
+        caller: callerOn(visitor, may, account),
+        visitor,
+        request,
+        address: context.locals.address,
+      };
       if (spec.owned) {
-        const { account, ...named } = spec.owned(asked);
-        await needOwned(account, named);
+        const { account: of, ...named } = spec.owned(asked);
+        await needOwned(of, named);
       }
       const value =
-        may === 'see' && !spec.isLight ? await inTurn(context.request, () => run(asked)) : await run(asked);
+        may === 'see' && !spec.isLight ? await inTurn(request, () => run(asked)) : await run(asked);
       return value instanceof Response ? value : Response.json(value, { status });
     } catch (error) {
       return errorResponse(error, context.url.pathname);
@@ -97,8 +115,28 @@ function inTurn(request: Request, work: () => unknown): Promise<unknown> {
 const isCancelled = (error: unknown) =>
   (error as { code?: unknown }).code === '57014' || (error as { name?: string }).name === 'AbortError';
 
-/** Whoever reaches the application is this machine, for as long as nobody signs in. */
-const callerOf = (_: APIContext): Caller => THIS_MACHINE;
+const accountIn = (values: unknown) => (values as { account?: number } | undefined)?.account;
+
+/** Who asks, with the rights on the account. @throws MowingError for an account that is not hers to see, and for want of the right */
+function callerOn(visitor: Visitor | null, may: Right | 'self' | 'anyone', account?: number): Caller {
+  if (!visitor || may === 'self' || may === 'anyone') return { name: visitor?.name ?? 'nobody', rights: [] };
+  const { name, ownsAll } = visitor;
+  const rights = account !== undefined ? visitor.rightsOn(account) : ownsAll ? RIGHTS : (['see'] as const);
+  if (rights === null) throw noSuchAccount(account!);
+  if (!rights.includes(may))
+    throw new MowingError(
+      'forbidden',
+      `${name} may not do this here: it takes the right to ${may}. Ask an owner of the account.`,
+    );
+  return { name, rights };
+}
+
+/** The answer to whoever has to sign in first. */
+export const notSignedIn = () =>
+  new MowingError(
+    'not-signed-in',
+    'You are not signed in, or no longer. Sign in, and try again; nothing was changed.',
+  );
 
 /** The answer to a script that asks for what no endpoint answers. */
 export const nothingThere = (method: string, path: string): Response =>

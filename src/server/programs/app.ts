@@ -8,10 +8,12 @@ import sirv from 'sirv';
 import { resumeBales } from '../changes/sendBale';
 import { readAhead } from '../field/readAhead';
 import { askForDueJobs, runDueJobs } from '../jobs/runJobs';
+import { sweepSessions } from '../../db/queries/sessions';
 import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
 import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
+import { needOwnerForOthers } from './owner';
 import { whenStarterIsGone } from './starter';
 
 const port = Number(process.env.MOWING_PORT ?? 4321);
@@ -19,6 +21,7 @@ const host = process.env.MOWING_HOST ?? '127.0.0.1';
 const STOP_GRACE_MS = 5000;
 const PICK_UP_EVERY_MS = 15_000;
 const LOOK_FOR_JOBS_EVERY_MS = 700;
+const SWEEP_EVERY_MS = 3_600_000;
 
 const entry = pathToFileURL(path.resolve('dist/server/entry.mjs')).href;
 const { handler } = (await import(entry)) as { handler: (...args: unknown[]) => void };
@@ -37,6 +40,7 @@ const server = createServer((request, response) => {
 server.requestTimeout = 0; // an upload of a large report may take longer than any fixed time
 // Longer than clients keep an idle connection: one that is closed just as it is used again looks like a crash to them.
 server.keepAliveTimeout = 75_000;
+await needOwnerForOthers(host);
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
 /** Does something now and every so often, never twice at once: one duty that hangs keeps no other waiting. */
@@ -63,6 +67,7 @@ const duties = [
   again('delivering bales', PICK_UP_EVERY_MS, resumeBales),
   again('asking for due jobs', PICK_UP_EVERY_MS, askForDueJobs),
   again('reading ahead', PICK_UP_EVERY_MS, readAhead),
+  again('forgetting ended sessions', SWEEP_EVERY_MS, () => sweepSessions(db())),
 ];
 // Jobs are rows that any program takes: this one looks whenever it has a lane free, also while others are at work.
 duties.push(

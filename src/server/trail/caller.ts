@@ -1,14 +1,13 @@
-/** What somebody may do: look at figures; decide (tray, notes, choices, goals, lists); send to a market; set up accounts and their data. */
-export const RIGHTS = ['see', 'decide', 'send', 'set up'] as const;
-export type Right = (typeof RIGHTS)[number];
+import { RIGHTS } from '../../contract/people';
+import type { Right } from '../../contract/people';
 
-/** Whoever asks for something: it stands in the trail with what was done. */
+/** Whoever asks for something, and what it may do there: it stands in the trail with what was done. */
 export interface Caller {
   name: string;
   rights: readonly Right[];
 }
 
-/** Everybody who reaches an application that nobody has to sign in to. */
+/** Whoever works at the machine itself: everybody who reaches an application that nobody has to sign in to, and its command line. */
 export const THIS_MACHINE: Caller = { name: 'this machine', rights: RIGHTS };
 
 /** What the application does by itself, when it is due. */

@@ -3,8 +3,9 @@ import { changeAccount } from '../../../server/accounts/accounts';
 import { endpoint } from '../../../server/http/endpoint';
 
 export const PATCH = endpoint({
-  may: 'set up',
+  may: 'own',
   path: idPath,
+  about: ({ path: { id } }) => id,
   body: accountChange,
   run: ({ path: { id }, body, caller }) => changeAccount(caller, id, body),
 });

@@ -3,7 +3,7 @@ import { setCosts } from '../../../server/economics/products';
 import { endpoint } from '../../../server/http/endpoint';
 
 export const PUT = endpoint({
-  may: 'decide',
+  may: 'own',
   path: idPath,
   body: costsRequest,
   run: async ({ path: { id }, body: { account, costs }, caller }) => {

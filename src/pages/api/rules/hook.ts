@@ -11,7 +11,7 @@ export const GET = endpoint({
 });
 
 export const PUT = endpoint({
-  may: 'set up',
+  may: 'own',
   body: hookRequest,
   run: ({ body, caller }) => setHook(caller, body),
 });

@@ -1,0 +1,80 @@
+/** What somebody may do: look at figures; decide (tray, notes, choices, goals, lists); send to a market; bring data in; own it (people, costs, rules that send by themselves, money). */
+export const RIGHTS = ['see', 'decide', 'send', 'set up', 'own'] as const;
+export type Right = (typeof RIGHTS)[number];
+
+/** What somebody is on an account, from little to much. */
+export const ROLES = ['reads', 'decides', 'sends', 'owns'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What a role lets do. */
+export const RIGHTS_OF: Readonly<Record<Role, readonly Right[]>> = {
+  reads: ['see'],
+  decides: ['see', 'decide'],
+  sends: ['see', 'decide', 'send', 'set up'],
+  owns: RIGHTS,
+};
+
+/** A role in words, for those who give it. */
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  reads: 'sees all figures, changes nothing',
+  decides: 'stages changes, keeps notes and targets',
+  sends: 'sends changes to the market, brings data in',
+  owns: 'also costs, money, people, and rules that send by themselves',
+};
+
+/** Somebody, as she stands to an account. */
+export interface PersonInfo {
+  id: number;
+  name: string;
+  email: string;
+  role: Role;
+  /** Owns every account, those to come too. */
+  ownsAll: boolean;
+  /** Has chosen a password. */
+  isIn: boolean;
+  /** When she was last here; null: never. */
+  seenAt: string | null;
+}
+
+/** Where somebody is signed in. */
+export interface SessionInfo {
+  id: number;
+  madeAt: string;
+  seenAt: string;
+  address: string;
+  browser: string;
+  isThis: boolean;
+}
+
+/** A key for scripts, without the key. */
+export interface TokenInfo {
+  id: number;
+  name: string;
+  role: Role;
+  /** Who made it. */
+  by: string;
+  endsOn: string;
+  usedAt: string | null;
+}
+
+/** Who asks. */
+export interface Me {
+  /** Null: nobody signs in here yet. */
+  person: { id: number; name: string; email: string; ownsAll: boolean } | null;
+}
+
+export interface PeopleAnswer {
+  people: PersonInfo[];
+  tokens: TokenInfo[];
+  log: { at: string; by: string; what: string; subject: string; address: string }[];
+}
+
+/** A link that lets somebody choose a password, once: shown to whoever made it, kept nowhere. */
+export interface OneTimeLink {
+  path: string;
+  until: string;
+}
+
+/** Least characters of a password. */
+export const LEAST_PASSWORD = 12;
+export const MOST_PASSWORD = 200;

@@ -1,0 +1,67 @@
+import Joi from 'joi';
+import { LEAST_PASSWORD, MOST_PASSWORD, ROLES } from './people';
+import type { Role } from './people';
+import type { OfAccount } from './requests';
+import { day, id } from './schemas';
+
+const email = Joi.string()
+  .trim()
+  .max(200)
+  .pattern(/^[^\s@]+@[^\s@]+$/, 'an e-mail address')
+  .required();
+const name = Joi.string().trim().min(1).max(80).required();
+const password = Joi.string().min(LEAST_PASSWORD).max(MOST_PASSWORD).required();
+const token = Joi.string().max(200).required();
+
+export const signInRequest = Joi.object<{ email: string; password: string }>({
+  email: Joi.string().trim().max(200).required(),
+  password: Joi.string().max(MOST_PASSWORD).required(),
+});
+
+export const firstOwnerRequest = Joi.object<{ name: string; email: string; password: string }>({
+  name,
+  email,
+  password,
+});
+
+export const welcomeRequest = Joi.object<{ token: string; password: string }>({ token, password });
+
+export const ownPasswordRequest = Joi.object<{ old: string; password: string }>({
+  old: Joi.string().max(MOST_PASSWORD).required(),
+  password,
+});
+
+export const invitation = Joi.object<OfAccount & { name: string; email: string; role: Role }>({
+  account: id.required(),
+  name,
+  email,
+  role: Joi.string()
+    .valid(...ROLES)
+    .required(),
+});
+
+export const roleChange = Joi.object<OfAccount & { person: number; role: Role | null }>({
+  account: id.required(),
+  person: id.required(),
+  role: Joi.string()
+    .valid(...ROLES)
+    .allow(null)
+    .required(),
+});
+
+export const personOfAccount = Joi.object<OfAccount & { person: number }>({
+  account: id.required(),
+  person: id.required(),
+});
+
+export const newToken = Joi.object<OfAccount & { name: string; role: Role; endsOn: string }>({
+  account: id.required(),
+  name,
+  role: Joi.string()
+    .valid(...ROLES.filter((role) => role !== 'owns'))
+    .required(),
+  endsOn: day.required(),
+});
+
+/** A session by its number; left out: the one that asks. */
+export const sessionEnd = Joi.object<{ id?: number }>({ id });

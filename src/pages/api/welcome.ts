@@ -1,0 +1,12 @@
+import { welcomeRequest } from '../../contract/peopleSchemas';
+import { endpoint } from '../../server/http/endpoint';
+import { browserOf, sessionAnswer } from '../../server/http/sessionCookie';
+import { welcome } from '../../server/people/links';
+
+/** Takes the password that somebody chose by a one-time link, and lets her in. */
+export const POST = endpoint({
+  may: 'anyone',
+  body: welcomeRequest,
+  run: async ({ body, request, address }) =>
+    sessionAnswer(request, await welcome(body, { address, browser: browserOf(request) }), 201),
+});
