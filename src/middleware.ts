@@ -3,7 +3,8 @@ import { errorResponse, nothingThere } from './server/http/endpoint';
 import { guardRequest } from './server/http/guard';
 import { secure } from './server/http/secureHeaders';
 import { log } from './server/context/context';
-import { isClosed, visitorOf } from './server/people/visitor';
+import { isClosed } from './server/people/openness';
+import { visitorOf } from './server/people/visitor';
 import type { Visitor } from './server/people/visitor';
 
 /** Pages for whoever has not signed in: the door itself, and what was shared with somebody outside. */

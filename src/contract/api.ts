@@ -12,6 +12,13 @@ import type { ComparedWindow, SettledWindow, Window } from '../core/windows';
 
 export type { ChangeState };
 
+/** Which state of an account is the newest. */
+export interface RevisionAnswer {
+  revision: number;
+  /** Another one when what is staged is. */
+  tray: string;
+}
+
 export interface AccountInfo {
   id: number;
   name: string;

@@ -73,6 +73,8 @@ export interface ChangeInfo {
   /** Whether it can be undone: accepted, and not undone or being undone yet. */
   undoable: boolean;
   stagedAt: string;
+  /** Who staged it. */
+  by: string;
   answeredAt: string | null;
 }
 
@@ -99,6 +101,8 @@ export interface BaleInfo {
   trouble: string;
   tries: number;
   sentAt: string;
+  /** Who sent it. */
+  by: string;
   /** The account's day on which the market answered first; null before. Its days may not be those of the clock. */
   marketDay: string | null;
   /** The day on which it was carried out by hand; null for one that was sent. */

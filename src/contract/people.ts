@@ -14,6 +14,9 @@ export const RIGHTS_OF: Readonly<Record<Role, readonly Right[]>> = {
   owns: RIGHTS,
 };
 
+/** What the trail calls whoever works where nobody signs in. */
+export const NOBODY = 'this machine';
+
 /** A role in words, for those who give it. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   reads: 'sees all figures, changes nothing',
@@ -61,6 +64,23 @@ export interface TokenInfo {
 export interface Me {
   /** Null: nobody signs in here yet. */
   person: { id: number; name: string; email: string; ownsAll: boolean } | null;
+}
+
+/** A line of the trail of an account. */
+export interface TrailLine {
+  id: number;
+  at: string;
+  by: string;
+  what: string;
+  subject: string;
+  from: unknown;
+  to: unknown;
+}
+
+export interface TrailAnswer {
+  lines: TrailLine[];
+  /** Whether there are older ones. */
+  isCut: boolean;
 }
 
 export interface PeopleAnswer {

@@ -63,5 +63,15 @@ export const newToken = Joi.object<OfAccount & { name: string; role: Role; endsO
   endsOn: day.required(),
 });
 
+/** Lines of the trail: those that hold a text, older than a line; as a file all of them. */
+export const trailQuery = Joi.object<OfAccount & { find?: string; before?: number; format?: 'csv' | 'xlsx' }>(
+  {
+    account: id.required(),
+    find: Joi.string().trim().max(100).allow(''),
+    before: Joi.number().integer().min(1),
+    format: Joi.string().valid('csv', 'xlsx'),
+  },
+);
+
 /** A session by its number; left out: the one that asks. */
 export const sessionEnd = Joi.object<{ id?: number }>({ id });

@@ -23,6 +23,7 @@ export const aChangeInfo = (over: Partial<ChangeInfo> = {}): ChangeInfo => ({
   answer: null,
   undoable: false,
   stagedAt: '2026-11-23T10:00:00.000Z',
+  by: 'this machine',
   answeredAt: null,
   ...over,
 });

@@ -73,3 +73,12 @@ create table mowing.people_log (
   subject      text not null default '',
   address      text not null default ''
 );
+
+-- What stands in a trail stays as it was written.
+create function mowing.refuse_edit() returns trigger language plpgsql as $$
+begin
+  raise exception 'A trail is not edited.';
+end
+$$;
+create trigger audit_is_kept before update on mowing.audit for each statement execute function mowing.refuse_edit();
+create trigger people_log_is_kept before update or delete on mowing.people_log for each statement execute function mowing.refuse_edit();

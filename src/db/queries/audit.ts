@@ -1,15 +1,5 @@
+import type { TrailLine } from '../../contract/people';
 import type { Query } from '../connection';
-
-/** What stands in the trail of an account. */
-export interface AuditLine {
-  id: number;
-  at: string;
-  by: string;
-  what: string;
-  subject: string;
-  from: unknown;
-  to: unknown;
-}
 
 /** Names who asks for the rest of a transaction: what it writes carries the name. */
 export async function nameCaller(tx: Query, name: string): Promise<void> {
@@ -27,9 +17,25 @@ export async function insertAudit(
     values (${accountId}, ${entry.what}, ${entry.subject ?? ''}, ${json(entry.from)}, ${json(entry.to)})`;
 }
 
+/** Which lines of a trail are asked for. */
+export interface AuditAsked {
+  /** A text that stands somewhere in them. */
+  find?: string;
+  /** Older than this line. */
+  before?: number;
+  most?: number;
+}
+
 /** The trail of an account, newest first. */
-export async function listAudit(sql: Query, accountId: number, most = 200): Promise<AuditLine[]> {
-  return sql<AuditLine[]>`
+export async function listAudit(
+  sql: Query,
+  accountId: number,
+  { find, before, most = 200 }: AuditAsked = {},
+): Promise<TrailLine[]> {
+  return sql<TrailLine[]>`
     select audit_id as id, at, by_caller as by, what, subject, from_value as "from", to_value as "to"
-    from mowing.audit where account_id = ${accountId} order by audit_id desc limit ${most}`;
+    from mowing.audit where account_id = ${accountId}
+    ${before === undefined ? sql`` : sql`and audit_id < ${before}`}
+    ${find ? sql`and position(lower(${find}) in lower(concat_ws(' ', what, subject, by_caller, from_value::text, to_value::text))) > 0` : sql``}
+    order by audit_id desc limit ${most}`;
 }

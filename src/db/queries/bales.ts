@@ -138,7 +138,7 @@ export async function listUnanswered(sql: Query, accountId: number, baleId: numb
 /** An account's bales, newest first. */
 export async function listBales(sql: Query, accountId: number, most = 200): Promise<BaleInfo[]> {
   return sql<BaleInfo[]>`
-    select b.bale_id as id, b.state, b.trouble, b.tries, b.sent_at as "sentAt", b.finished_at as "finishedAt",
+    select b.bale_id as id, b.state, b.trouble, b.tries, b.sent_at as "sentAt", b.by_caller as by, b.finished_at as "finishedAt",
       min(c.answered_on) as "marketDay", b.carried_on as "carriedOn",
       count(c.*) as changes, count(*) filter (where c.state = 'accepted') as accepted,
       count(*) filter (where c.state = 'refused') as refused

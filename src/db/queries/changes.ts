@@ -21,6 +21,8 @@ export interface ChangeRow {
   madeNegativeId: number | null;
   madeScheduleId: number | null;
   stagedAt: string;
+  /** Who staged it. */
+  by: string;
   answeredAt: string | null;
   /** Whether another change that is not refused or withdrawn undoes this one. */
   undone: boolean;
@@ -44,7 +46,7 @@ export async function listChangeRows(
     select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",
       c.undoes_change_id as "undoesId", c.reason, c.figures, c.list_id as "listId", c.effect_spend as "effectSpend",
       c.effect_sales as "effectSales", c.bale_id as "baleId", c.answer_code as "answerCode", c.answer,
-      c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.made_schedule_id as "madeScheduleId", c.staged_at as "stagedAt", c.answered_at as "answeredAt",
+      c.made_target_id as "madeTargetId", c.made_negative_id as "madeNegativeId", c.made_schedule_id as "madeScheduleId", c.staged_at as "stagedAt", c.by_caller as by, c.answered_at as "answeredAt",
       exists (select from mowing.change u where u.account_id = c.account_id and u.undoes_change_id = c.change_id
               and u.state in ('staged', 'sending', 'accepted')) as undone
     from mowing.change c where c.account_id = ${accountId}
@@ -207,4 +209,12 @@ export async function answerChange(
         (select b.carried_on from mowing.bale b where b.account_id = ${accountId} and b.bale_id = mowing.change.bale_id),
         (select market_day from mowing.account where account_id = ${accountId}), current_date)
     where account_id = ${accountId} and change_id = ${id} and state = 'sending'`;
+}
+
+/** A mark of what is staged: another one whenever something was staged, taken out or given another value. */
+export async function markTray(sql: Query, accountId: number): Promise<string> {
+  const [{ mark }] = await sql<{ mark: string }[]>`
+    select count(*) || ' ' || coalesce(sum(hashtext(change_id || change::text)::bigint), 0) as mark
+    from mowing.change where account_id = ${accountId} and state = 'staged'`;
+  return mark;
 }

@@ -7,7 +7,7 @@ const FORGOTTEN = '1 day';
 
 /** Seconds to wait after so many failures: twice as long after each, up to a most. */
 const waitOf = (sql: Query, most: number) =>
-  sql`(least(${most}, case when failures < ${FREE_TRIES} then 0 else power(2, least(failures - ${FREE_TRIES}, 20)) end) * interval '1 second')`;
+  sql`(least(${most}, case when f.failures < ${FREE_TRIES} then 0 else power(2, least(f.failures - ${FREE_TRIES}, 20)) end) * interval '1 second')`;
 
 /**
  * Takes a try under a key, counted as a failure until it is told otherwise: two that come at once are both counted.
@@ -19,11 +19,11 @@ export async function takeTry(sql: Query, key: string, most: number): Promise<nu
     on conflict (key) do update set
       failures = case when f.last_at < now() - ${FORGOTTEN}::interval then 1 else f.failures + 1 end, last_at = now()
     where f.last_at + ${waitOf(sql, most)} <= now()
-    returning failures`;
+    returning f.failures`;
   if (taken.length > 0) return 0;
   const [row] = await sql<{ seconds: number }[]>`
-    select ceil(extract(epoch from last_at + ${waitOf(sql, most)} - now()))::integer as seconds
-    from mowing.failed_try where key = ${key}`;
+    select ceil(extract(epoch from f.last_at + ${waitOf(sql, most)} - now()))::integer as seconds
+    from mowing.failed_try f where f.key = ${key}`;
   return Math.max(1, row?.seconds ?? 1);
 }
 

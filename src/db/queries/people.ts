@@ -55,6 +55,13 @@ export async function removePerson(tx: Query, id: number): Promise<void> {
   await tx`update mowing.api_token set ended_at = now() where made_by_id = ${id} and ended_at is null`;
 }
 
+/** How many own everything. */
+export async function countOwners(sql: Query): Promise<number> {
+  const [{ count }] = await sql<{ count: number }[]>`
+    select count(*)::integer as count from mowing.person where owns_all and gone_at is null`;
+  return count;
+}
+
 /** How many accounts somebody has a role on. */
 export async function countRoles(sql: Query, id: number): Promise<number> {
   const [{ count }] = await sql<{ count: number }[]>`

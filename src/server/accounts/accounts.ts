@@ -1,13 +1,14 @@
 import { USUAL_LIMITS } from '../../core/changes';
 import { addDays } from '../../core/units';
 import type { Day } from '../../core/units';
-import type { AccountInfo, NewAccount } from '../../contract/api';
+import type { AccountInfo, NewAccount, RevisionAnswer } from '../../contract/api';
 import type { Right } from '../../contract/people';
 import type { AccountChange } from '../../contract/requests';
 import { machineTimeZone } from '../../contract/timeZone';
 import { USUAL_PLAN_CHOICES } from '../../contract/choices';
 import type { PlanChoices } from '../../contract/choices';
 import { MowingError } from '../../contract/mowingError';
+import { markTray } from '../../db/queries/changes';
 import { findAccount, insertAccount, listAccounts, updateAccount } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { db } from '../context/context';
@@ -72,9 +73,10 @@ export async function needAccount(id: number, on?: Day): Promise<AccountRow> {
   return { ...row, marketDay: on, lastDay: row.lastDay !== null && row.lastDay < eve ? row.lastDay : eve };
 }
 
-/** The newest state of an account's figures and entities. */
-export async function loadRevision(id: number): Promise<{ revision: number }> {
-  return { revision: (await needAccount(id)).revision };
+/** The newest state of an account's figures and entities, and a mark that is another one when its tray is. */
+export async function loadRevision(id: number): Promise<RevisionAnswer> {
+  const [{ revision }, tray] = await Promise.all([needAccount(id), markTray(db(), id)]);
+  return { revision, tray };
 }
 
 /** Makes an empty account. @throws MowingError for an unknown currency */

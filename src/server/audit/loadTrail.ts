@@ -1,10 +1,38 @@
+import type { TrailAnswer } from '../../contract/people';
 import { listAudit } from '../../db/queries/audit';
-import type { AuditLine } from '../../db/queries/audit';
+import type { AuditAsked } from '../../db/queries/audit';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
+import { tableFile } from '../exports/tableFile';
+
+/** Lines that a page gets at once, and that a file holds. */
+const MOST = { page: 100, file: 100_000 };
 
 /** Who did what to an account, newest first. */
-export async function loadTrail(accountId: number): Promise<{ lines: AuditLine[] }> {
+export async function loadTrail(
+  accountId: number,
+  asked: Omit<AuditAsked, 'most'> = {},
+): Promise<TrailAnswer> {
   await needAccount(accountId);
-  return { lines: await listAudit(db(), accountId) };
+  const lines = await listAudit(db(), accountId, { ...asked, most: MOST.page + 1 });
+  return { lines: lines.slice(0, MOST.page), isCut: lines.length > MOST.page };
+}
+
+/** The same as a file, all of it. */
+export async function trailFile(accountId: number, find: string | undefined, format: 'csv' | 'xlsx') {
+  const { name } = await needAccount(accountId);
+  const lines = await listAudit(db(), accountId, { find, most: MOST.file });
+  const written = (value: unknown) => (value === null ? '' : JSON.stringify(value));
+  const rows = lines.map(({ at, by, what, subject, from, to }) => [
+    new Date(at).toISOString(),
+    by,
+    what,
+    subject,
+    written(from),
+    written(to),
+  ]);
+  return tableFile(
+    { name: `Trail ${name}`, headings: ['at', 'by', 'what', 'subject', 'from', 'to'], rows },
+    format,
+  );
 }

@@ -13,10 +13,60 @@ const listFiles = (at: string): string[] =>
     return statSync(full).isDirectory() ? listFiles(full) : [full];
   });
 
+/** Role × endpoint: what is not for everybody who sees an account, or who decides on it. A new endpoint that belongs here is put here. */
+const NEEDS: Record<string, string[]> = {
+  anyone: ['GET health', 'POST session', 'POST welcome'],
+  self: ['DELETE session', 'GET me', 'GET session', 'PUT people/password'],
+  send: [
+    'PATCH trials/index',
+    'POST bales/[id]/retry',
+    'POST bales/[id]/settle',
+    'POST bales/carried-out',
+    'POST bales/index',
+    'POST build/launch',
+    'POST nights',
+    'POST rules/index',
+    'POST trials/index',
+    'PUT rules/guards',
+  ],
+  'set up': [
+    'DELETE summed',
+    'POST imports/index',
+    'POST jobs/cancel',
+    'POST sync',
+    'PUT imports/[id]/mapping',
+  ],
+  own: [
+    'DELETE people/tokens',
+    'GET people/index',
+    'PATCH accounts/[id]',
+    'POST accounts/index',
+    'POST advance',
+    'POST money',
+    'POST people/first',
+    'POST people/index',
+    'POST people/link',
+    'POST people/tokens',
+    'PUT people/index',
+    'PUT products/[id]',
+    'PUT rules/hook',
+  ],
+};
+
 describe('every module of the endpoints', () => {
   const files = listFiles(folder);
 
   test('is looked at here', () => expect(files.length).toBeGreaterThan(40));
+
+  test('asks for the right that its work needs', async () => {
+    const found: Record<string, string[]> = {};
+    for (const file of files)
+      for (const [method, { may }] of Object.entries((await import(file)) as Record<string, Endpoint>))
+        if (may !== 'see' && may !== 'decide')
+          (found[may] ??= []).push(`${method} ${path.relative(folder, file).replace(/\.ts$/, '')}`);
+    for (const list of Object.values(found)) list.sort();
+    expect(found).toEqual(NEEDS);
+  });
 
   test.each(files.map((file) => [path.relative(folder, file), file]))(
     '%s says who may call it',

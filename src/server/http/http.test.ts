@@ -2,6 +2,10 @@ import type { APIContext } from 'astro';
 import Joi from 'joi';
 import { afterEach, describe, expect, test } from 'vitest';
 import { MowingError } from '../../contract/mowingError';
+import { RIGHTS_OF, ROLES } from '../../contract/people';
+import type { Right } from '../../contract/people';
+import { ANYBODY } from '../people/visitor';
+import type { Visitor } from '../people/visitor';
 import { endpoint } from './endpoint';
 import { fileResponse } from './fileResponse';
 import { guardRequest } from './guard';
@@ -65,6 +69,7 @@ describe('an endpoint', () => {
       url: new URL('http://127.0.0.1/api/x?account=7'),
       request: new Request('http://127.0.0.1/api/x?account=7'),
       params: {},
+      locals: { visitor: async () => ANYBODY, address: '127.0.0.1' },
       ...over,
     }) as APIContext;
   const call = async (spec: Parameters<typeof endpoint>[0], over: Partial<APIContext> = {}) => {
@@ -131,6 +136,58 @@ describe('an endpoint', () => {
   ])('refuses a body that is %s', async (_, text, status) => {
     const request = new Request('http://127.0.0.1/', { method: 'POST', body: text });
     expect((await call({ ...see(() => 'fine'), body: Joi.object({}) }, { request })).status).toBe(status);
+  });
+});
+
+describe('somebody with a role on account 7', () => {
+  const ask = async (may: Right | 'self' | 'anyone', visitor: Visitor | null, account: number | null = 7) => {
+    let worked = false;
+    const spec = {
+      may,
+      ...(account !== null && { query: Joi.object({ account: Joi.number() }) }),
+      isLight: true,
+      run: () => (worked = true),
+    };
+    const url = new URL(`http://127.0.0.1/api/x?account=${account}`);
+    const context = {
+      url,
+      request: new Request(url),
+      params: {},
+      locals: { visitor: async () => visitor, address: '' },
+    };
+    const { status } = await endpoint(spec as never)(context as never);
+    expect(worked).toBe(status === 200);
+    return status;
+  };
+  const as = (role: (typeof ROLES)[number]): Visitor => ({
+    name: role,
+    person: null,
+    ownsAll: false,
+    rightsOn: (account) => (account === 7 ? RIGHTS_OF[role] : null),
+  });
+
+  test.each([
+    ['see', [200, 200, 200, 200]],
+    ['decide', [403, 200, 200, 200]],
+    ['send', [403, 403, 200, 200]],
+    ['set up', [403, 403, 200, 200]],
+    ['own', [403, 403, 403, 200]],
+  ] as const)('%s: reads, decides, sends, owns', async (may, statuses) => {
+    expect(await Promise.all(ROLES.map((role) => ask(may, as(role))))).toEqual(statuses);
+  });
+
+  test('does not learn whether there is another account, whatever the role', async () => {
+    for (const may of ['see', 'own'] as const) expect(await ask(may, as('owns'), 8)).toBe(404);
+  });
+
+  test('makes no account: that is for whoever owns all', async () => {
+    expect(await ask('own', as('owns'), null)).toBe(403);
+    expect(await ask('own', ANYBODY, null)).toBe(200);
+  });
+
+  test('has to be signed in, but at the door', async () => {
+    for (const may of ['see', 'self', 'own'] as const) expect(await ask(may, null)).toBe(401);
+    expect(await ask('anyone', null)).toBe(200);
   });
 });
 

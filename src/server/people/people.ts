@@ -4,6 +4,7 @@ import type { Transaction } from '../../db/connection';
 import { listTokens } from '../../db/queries/apiTokens';
 import { nameCaller } from '../../db/queries/audit';
 import {
+  countOwners,
   countRoles,
   findByEmail,
   findPerson,
@@ -90,9 +91,14 @@ export async function linkFor(email: string): Promise<OneTimeLink> {
 }
 
 /** Takes somebody out, owners too, from the command line of the machine. @returns the name @throws MowingError where nobody has the address */
-export async function takeOut(email: string): Promise<string> {
+export async function takeOut(email: string, isLast: boolean): Promise<string> {
   return db().begin(async (tx) => {
-    const { id, name } = await needByEmail(tx, email);
+    const { id, name, ownsAll } = await needByEmail(tx, email);
+    if (ownsAll && !isLast && (await countOwners(tx)) === 1)
+      throw new MowingError(
+        'conflict',
+        `${name} is the last who owns everything. Add another owner first, or say --last: where nobody is left, whoever works at this machine comes in without signing in.`,
+      );
     await removePerson(tx, id);
     await logPeople(tx, { what: 'take out', subject: name });
     return name;

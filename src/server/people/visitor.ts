@@ -1,9 +1,10 @@
-import { RIGHTS, RIGHTS_OF } from '../../contract/people';
+import { NOBODY, RIGHTS, RIGHTS_OF } from '../../contract/people';
 import type { Right, Role } from '../../contract/people';
 import { findToken } from '../../db/queries/apiTokens';
-import { hasPeople, rolesOf } from '../../db/queries/people';
+import { rolesOf } from '../../db/queries/people';
 import { findSession, touchSession } from '../../db/queries/sessions';
 import { db, log } from '../context/context';
+import { isClosed } from './openness';
 import { hashOf } from './secrets';
 
 /** Whoever asks, before it is known about which account. */
@@ -19,7 +20,7 @@ export interface Visitor {
 
 /** Everybody who reaches an application that nobody has to sign in to. */
 export const ANYBODY: Visitor = {
-  name: 'this machine',
+  name: NOBODY,
   person: null,
   ownsAll: true,
   rightsOn: () => RIGHTS,
@@ -27,9 +28,6 @@ export const ANYBODY: Visitor = {
 
 export const SESSION_COOKIE = 'mowing-session';
 export const TOKEN_START = 'mowing_';
-
-/** Whether people have to sign in: from the first person on. */
-export const isClosed = (): Promise<boolean> => hasPeople(db());
 
 /** Who asks; null: it has to sign in first. */
 export async function visitorOf(headers: Headers): Promise<Visitor | null> {

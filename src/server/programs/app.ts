@@ -40,7 +40,7 @@ const server = createServer((request, response) => {
 server.requestTimeout = 0; // an upload of a large report may take longer than any fixed time
 // Longer than clients keep an idle connection: one that is closed just as it is used again looks like a crash to them.
 server.keepAliveTimeout = 75_000;
-await needOwnerForOthers(host);
+await needOwnerForOthers();
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
 /** Does something now and every so often, never twice at once: one duty that hangs keeps no other waiting. */

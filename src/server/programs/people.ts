@@ -9,7 +9,7 @@ import { welcome } from '../people/links';
 
 const USAGE = `Use: npm run people -- add NAME --email ADDRESS --owner [--password-stdin | --link]
      npm run people -- link --email ADDRESS      a new one-time link, for a password that is lost
-     npm run people -- remove --email ADDRESS    takes somebody out; her sessions and tokens end`;
+     npm run people -- remove --email ADDRESS [--last]    takes somebody out; her sessions and tokens end`;
 const HERE = { address: 'this machine', browser: 'command line' };
 
 async function main(): Promise<void> {
@@ -20,6 +20,7 @@ async function main(): Promise<void> {
       owner: { type: 'boolean', default: false },
       'password-stdin': { type: 'boolean', default: false },
       link: { type: 'boolean', default: false },
+      last: { type: 'boolean', default: false },
     },
     allowPositionals: true,
   });
@@ -29,7 +30,7 @@ async function main(): Promise<void> {
   if (act === 'add' && name && values.owner) return add({ name, email }, values);
   if (act === 'link') return tell(await linkFor(email));
   if (act !== 'remove') throw new Error(USAGE);
-  process.stdout.write(`${await takeOut(email)} is out.\n`);
+  process.stdout.write(`${await takeOut(email, values.last)} is out.\n`);
 }
 
 async function add(

@@ -107,6 +107,11 @@ export async function saveRule(
   const before = rows.find((one) => one.id === id);
   if (id !== undefined && !before) throw noRule(id);
   checkRule(rule, indexTree(tree), account);
+  if (rule.sends && !caller.rights.includes('own'))
+    throw new MowingError(
+      'forbidden',
+      `A rule that sends by itself is kept by an owner of the account. Let it ask, or ask one.`,
+    );
   const isTried = before?.tried === triedText(rule);
   const isPlayed = !canPlay(rule, account) || before?.played === triedText(rule);
   const mayBeOn = !rule.sends || (isTried && isPlayed);

@@ -17,6 +17,7 @@ import type { TrayState } from '../shared/tray/useTray';
 import { BaleEffect } from './effects/BaleEffect';
 import { howMeasured, movedWords, VERDICTS } from './effects/effectWords';
 import { stageAgain } from '../shared/tray/stageAgain';
+import { NOBODY } from '../../contract/people';
 import { SettleBale } from './SettleBale';
 import type { AnswerFilter, LedgerState } from './useLedger';
 import { Facts } from '../shared/kit';
@@ -47,6 +48,7 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
         {bale.carriedOn === null
           ? `sent ${formatTime(bale.sentAt)}`
           : `carried out by hand on ${formatDay(bale.carriedOn)}`}
+        {bale.by !== NOBODY && <span className="faint small"> · by {bale.by}</span>}
         {bale.carriedOn === null && bale.marketDay !== null && (
           <span className="faint small"> · on the market’s {formatDay(bale.marketDay)}</span>
         )}

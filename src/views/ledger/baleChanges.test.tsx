@@ -14,6 +14,7 @@ const BALE: BaleInfo = {
   trouble: '',
   tries: 1,
   sentAt: '2026-11-20T08:30:00Z',
+  by: 'Ada Marlowe',
   marketDay: '2026-11-18',
   carriedOn: null,
   finishedAt: '2026-11-20T08:31:00Z',

@@ -2,11 +2,14 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { PlaceProps } from '../shared/frame/place';
 import { Columns, Fault, PartList } from '../shared/kit';
+import { partLabel } from '../shared/frame/pages';
 import { useUrlState } from '../shared/urlState';
 import { AccountForm } from './AccountForm';
 import { DataPart } from './data/DataPart';
 import { GoalsPart } from './goals/GoalsPart';
+import { PeoplePart } from './people/PeoplePart';
 import { ReaderPart } from './reader/ReaderPart';
+import { TrailPart } from './trail/TrailPart';
 import { WordListsPart } from './words/WordListsPart';
 import { ProductsPart } from './products/ProductsPart';
 
@@ -15,6 +18,13 @@ const PARTS = [
   { name: 'products', label: 'Products and costs', does: 'Margin and break-even', Part: ProductsPart },
   { name: 'goals', label: 'Targets', does: 'ACOS or margin by scope', Part: GoalsPart },
   { name: 'words', label: 'Brands and words', does: 'Tell search terms apart', Part: WordListsPart },
+  {
+    name: 'people',
+    label: partLabel('setup', 'people'),
+    does: 'Who comes in, as what',
+    Part: PeoplePart,
+  },
+  { name: 'trail', label: partLabel('setup', 'trail'), does: 'Who did what, and when', Part: TrailPart },
   { name: 'reader', label: 'How you read', does: 'Figures, theme, tour', Part: ReaderPart },
 ] as const;
 

@@ -1,6 +1,6 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { SnackbarProvider } from 'notistack';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
@@ -9,6 +9,7 @@ import { writeNumbersAs } from '../../core/units';
 import { ApiError } from './api';
 import { givenAccounts } from './givenAccounts';
 import { ErrorBoundary } from './ErrorBoundary';
+import { toSignIn } from './people/toSignIn';
 import { readerLocale } from './reader';
 
 writeNumbersAs(readerLocale());
@@ -16,7 +17,12 @@ writeNumbersAs(readerLocale());
 /** What stands around every place: theme, server state, messages, a last resort for errors. */
 export function App({ children }: { children: ReactNode }) {
   const [client] = useState(() => {
+    const onError = (error: Error) => {
+      if (error instanceof ApiError && error.code === 'not-signed-in') toSignIn();
+    };
     const made = new QueryClient({
+      queryCache: new QueryCache({ onError }),
+      mutationCache: new MutationCache({ onError }),
       defaultOptions: { queries: { retry: isWorthAnother, refetchOnWindowFocus: true, staleTime: 5000 } },
     });
     const accounts = givenAccounts();

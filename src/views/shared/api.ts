@@ -12,6 +12,7 @@ import type {
   NewAccount,
   Health,
   ProductsAnswer,
+  RevisionAnswer,
   SyncInfo,
 } from '../../contract/api';
 import type { PlanAnswer, PlanRequest } from '../../contract/build';
@@ -60,6 +61,7 @@ import type { SettledWindow } from '../../core/windows';
 import { ApiError, ask, askColumns, query, send } from './ask';
 import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
+import { peopleApi } from './people/peopleApi';
 import { rankApi } from './rank/rankApi';
 
 export { ApiError };
@@ -75,6 +77,7 @@ export const api = {
   ...moneyApi,
   ...hoursApi,
   ...rankApi,
+  ...peopleApi,
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
   health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
@@ -92,7 +95,7 @@ export const api = {
     ask<SettledWindow>(`/api/window?${query({ account, from, to })}`),
   termDays: (account: number, adGroup: number, term: number, from: string, to: string) =>
     ask<TermDays>(`/api/term-days?${query({ account, adGroup, term, from, to })}`),
-  revision: (account: number) => ask<{ revision: number }>(`/api/revision?${query({ account })}`),
+  revision: (account: number) => ask<RevisionAnswer>(`/api/revision?${query({ account })}`),
   aside: (account: number) => ask<{ aside: Aside[] }>(`/api/aside?${query({ account })}`),
   putAside: (request: AsideRequest) =>
     ask<{ count: number; until: string }>('/api/aside', send('POST', request)),

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { QueryClient } from '@tanstack/react-query';
 import { useCallback, useSyncExternalStore } from 'react';
-import type { AccountInfo } from '../../contract/api';
+import type { AccountInfo, RevisionAnswer } from '../../contract/api';
 import { api } from './api';
 
 /** What stands in a page for the days of an account: it moves on only when the reader takes newer data over. */
@@ -45,13 +45,8 @@ export async function takeOverData(client: QueryClient, id: number): Promise<voi
 /** How often an open page asks whether there are newer figures, ms. */
 const ASK_EVERY_MS = 15_000;
 
-/** Whether an account has newer data than the page shows, and taking them over. @param account as the page shows it */
-export function useNewData(account: AccountInfo | undefined): {
-  isNewer: boolean;
-  takeOver: () => Promise<void>;
-} {
-  const client = useQueryClient();
-  const id = account?.id;
+/** The newest state of an account, asked for now and then. */
+export function useRevision(id: number | undefined): RevisionAnswer | undefined {
   const { data } = useQuery({
     queryKey: ['revision', id],
     queryFn: () => api.revision(id!),
@@ -59,6 +54,17 @@ export function useNewData(account: AccountInfo | undefined): {
     refetchInterval: ASK_EVERY_MS,
     staleTime: 0,
   });
+  return data;
+}
+
+/** Whether an account has newer data than the page shows, and taking them over. @param account as the page shows it */
+export function useNewData(account: AccountInfo | undefined): {
+  isNewer: boolean;
+  takeOver: () => Promise<void>;
+} {
+  const client = useQueryClient();
+  const id = account?.id;
+  const data = useRevision(id);
   const takeOver = useCallback(async () => {
     if (id !== undefined) await takeOverData(client, id);
   }, [client, id]);

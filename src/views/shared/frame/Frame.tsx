@@ -68,9 +68,10 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
   return (
     <Box
       sx={{
-        display: 'grid',
-        gridTemplateRows: '48px auto auto auto auto minmax(0, 1fr) auto',
+        display: 'flex',
+        flexDirection: 'column',
         height: '100vh',
+        '& > :not(.room)': { flexShrink: 0 },
       }}
     >
       <TopBar
@@ -90,7 +91,19 @@ export function Frame({ place, accounts, account, tray, children }: FrameProps) 
         </>
       )}
       <NightLine key={account?.id} account={account} />
-      {children}
+      {/* Whatever lines stand above: the place has all the room that is left. */}
+      <Box
+        className="room"
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateRows: 'minmax(0, 1fr)',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+        }}
+      >
+        {children}
+      </Box>
       <Tray tray={tray} account={account} isOpen={isTrayOpen} onOpen={openTray} />
       {isFindOpen && (
         <Suspense fallback={null}>

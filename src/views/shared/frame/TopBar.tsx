@@ -12,9 +12,11 @@ import { useColorScheme } from '@mui/material/styles';
 import { useState } from 'react';
 import { Link } from 'wouter';
 import { navigate } from 'wouter/use-browser-location';
+import { formatCount } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import type { TrayState } from '../tray/useTray';
 import { useNewData } from '../revision';
+import { PersonMenu } from '../people/PersonMenu';
 import { PAGES, goTo, pageLink } from './pages';
 import type { PageName } from './pages';
 import { Choice } from '../kit';
@@ -87,8 +89,9 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
         title="Open or close the tray (t)"
         sx={{ flexShrink: 0 }}
       >
-        Tray · {tray.changes.length}
+        Tray · {formatCount(tray.changes.length)}
       </Button>
+      <PersonMenu account={account?.id} />
       <ThemeSwitch />
       <Tooltip title="Keys and guide (?)">
         <IconButton aria-label="Keys and guide" onClick={onHelp}>

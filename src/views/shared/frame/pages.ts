@@ -25,6 +25,8 @@ export const PARTS = [
   { page: 'setup', part: 'products', label: 'Products and costs' },
   { page: 'setup', part: 'goals', label: 'Targets by scope' },
   { page: 'setup', part: 'words', label: 'Brands and words' },
+  { page: 'setup', part: 'people', label: 'People' },
+  { page: 'setup', part: 'trail', label: 'Trail' },
 ] as const;
 
 /** What a part of a place is called. */

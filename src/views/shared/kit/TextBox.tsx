@@ -9,14 +9,26 @@ type TextBoxProps = Omit<ComponentProps<'input'>, 'type' | 'ref' | 'size'> & {
   /** So many lines; one by itself. */
   lines?: number;
   isWrong?: boolean;
+  /** A password: it is not shown. */
+  isSecret?: boolean;
   inputRef?: ComponentProps<typeof OutlinedInput>['inputRef'];
 };
 
 /** Text to type; takes what an input takes. */
-export function TextBox({ letters, isWide, lines, isWrong, inputRef, className, ...input }: TextBoxProps) {
+export function TextBox({
+  letters,
+  isWide,
+  lines,
+  isWrong,
+  isSecret,
+  inputRef,
+  className,
+  ...input
+}: TextBoxProps) {
   return (
     <OutlinedInput
       inputRef={inputRef}
+      type={isSecret ? 'password' : undefined}
       multiline={lines !== undefined}
       rows={lines}
       error={isWrong}

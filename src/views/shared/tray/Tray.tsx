@@ -15,6 +15,10 @@ import { changeCount, signed } from './money';
 import { TrayList } from './TrayList';
 import { TryByWeeks } from './TryByWeeks';
 import { useSendProgress } from './useSendProgress';
+import { formatCount } from '../../../core/units';
+import { NOBODY } from '../../../contract/people';
+import type { ChangeInfo } from '../../../contract/changes';
+import { useMe } from '../people/useMe';
 
 interface TrayProps {
   tray: TrayState;
@@ -24,6 +28,15 @@ interface TrayProps {
 }
 
 const FOCUS_WITHIN_MS = 2000;
+
+/** Whose changes lie in the tray beside one's own: "12 by Ben Okoro". */
+function useOthersInTray(changes: readonly ChangeInfo[]): string[] {
+  const me = useMe()?.name ?? NOBODY;
+  const counts = new Map<string, number>();
+  for (const { by } of changes) counts.set(by, (counts.get(by) ?? 0) + 1);
+  counts.delete(me);
+  return [...counts].map(([by, count]) => `${formatCount(count)} by ${by}`);
+}
 
 /** Everything staged, as one line that opens upward. Nothing is sent from anywhere else. */
 export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
@@ -66,6 +79,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
     } else void send().catch(() => {});
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
   }, [isWanted, isStaging, check.isChecking]);
+  const others = useOthersInTray(changes);
   const perMonth = account ? `${account.currency}/month` : '';
   return (
     <Box
@@ -96,6 +110,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
               {effect.spend === 0 && effect.sales === 0 ? '· no change of spend expected' : 'expected'}
             </span>
           )}
+          {others.length > 0 && <span> · {others.join(', ')}</span>}
           {conflicts.length > 0 && (
             <span className="over">
               {' '}
@@ -123,7 +138,10 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
         {changes.length > 0 && account && <ChangeFileMenu account={account} tray={tray} />}
         {changes.length > 0 && account?.connected && isOpen && <TryByWeeks account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && <CarriedOut account={account} tray={tray} />}
-        {changes.length > 0 && account?.connected && (
+        {changes.length > 0 && account?.connected && !account.rights.includes('send') && (
+          <span className="faint">You may decide here; somebody who may send takes it from here.</span>
+        )}
+        {changes.length > 0 && account?.connected && account.rights.includes('send') && (
           <Button
             ref={sendButton}
             variant="contained"

@@ -4,7 +4,9 @@ import Button from '@mui/material/Button';
 import { checkChange, describeChange, setValueOf } from '../../../core/changes';
 import type { MarketLimits, SetValue } from '../../../core/changes';
 import { formatMoney, formatShare } from '../../../core/units';
+import { NOBODY } from '../../../contract/people';
 import type { ChangeInfo } from '../../../contract/changes';
+import { useMe } from '../people/useMe';
 import { signed } from './money';
 import { MoneyField, ShareField } from '../kit';
 import type { TrayState } from './useTray';
@@ -19,6 +21,7 @@ interface TrayRowProps {
 /** One staged change: what, where, before and after, what is expected, why. */
 export function TrayRow({ one, tray, limits, currency }: TrayRowProps) {
   const findings = checkChange(one.change, limits);
+  const me = useMe()?.name ?? NOBODY;
   const subject = one.subject ? ` “${one.subject}”` : '';
   const value = setValueOf(one.change);
   const first = [...tray.changes, ...tray.sending].find(({ id }) => id === one.afterId);
@@ -36,6 +39,7 @@ export function TrayRow({ one, tray, limits, currency }: TrayRowProps) {
         )}
         {describeChange(one.change)}
         {subject}
+        {one.by !== me && <div className="faint">by {one.by}</div>}
         {isHeldUp && <div className="faint">{waitsFor}</div>}
         {findings.map(({ code, sentence }) => (
           <div key={code} className="over">

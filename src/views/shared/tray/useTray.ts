@@ -1,14 +1,28 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../useTell';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { findConflicts, sumExpected } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
+import { useRevision } from '../revision';
 import { useUndo } from '../undo/useUndo';
 import { changeCount } from './money';
 import { stageAgain } from './stageAgain';
 
 const NOTHING: never[] = [];
+
+/** What others stage, edit or take out is shown as soon as it is known. */
+function useOthers(account: number | undefined) {
+  const client = useQueryClient();
+  const mark = useRevision(account)?.tray;
+  const shown = useRef<{ account?: number; mark?: string }>({});
+  useEffect(() => {
+    const isNews = shown.current.account === account && shown.current.mark !== mark;
+    if (mark === undefined) return;
+    if (isNews) void client.invalidateQueries({ queryKey: ['changes', account, 'staged'] });
+    shown.current = { account, mark };
+  }, [client, account, mark]);
+}
 
 /** The tray of an account: what is staged, and what can be done with it. */
 export function useTray(account: number | undefined) {
@@ -20,6 +34,7 @@ export function useTray(account: number | undefined) {
     queryFn: () => api.changes(account!, { state: 'staged' }),
     enabled: account !== undefined,
   });
+  useOthers(account);
   const sending = useQuery({
     queryKey: ['changes', account, 'sending'],
     queryFn: () => api.changes(account!, { state: 'sending' }),

@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Fault, Field, TextBox } from '../shared/kit';
+import { peopleApi } from '../shared/people/peopleApi';
+import { DoorPage } from './DoorPage';
+import { useTry } from './useTry';
+
+/** Where the door leads to: a page of this Mowing, never elsewhere. */
+function wayIn(): string {
+  const to = new URLSearchParams(location.search).get('to') ?? '/';
+  return /^\/(?![/\\])/.test(to) ? to : '/';
+}
+
+/** Lets somebody in by e-mail and password. */
+export function SignIn() {
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const { isTrying, error, attempt } = useTry(
+    () => peopleApi.signIn({ email, password }),
+    () => location.assign(wayIn()),
+  );
+  return (
+    <DoorPage title="Sign in" onSubmit={attempt}>
+      <Field label="E-mail">
+        <TextBox
+          isWide
+          autoFocus
+          aria-label="E-mail"
+          autoComplete="username"
+          inputMode="email"
+          value={email}
+          onChange={({ target }) => setEmail(target.value)}
+        />
+      </Field>
+      <Field label="Password">
+        <TextBox
+          isSecret
+          isWide
+          aria-label="Password"
+          autoComplete="current-password"
+          value={password}
+          onChange={({ target }) => setPassword(target.value)}
+        />
+      </Field>
+      <Fault error={error} />
+      <Button type="submit" variant="contained" disabled={isTrying || email === '' || password === ''}>
+        {isTrying ? 'Signing in …' : 'Sign in'}
+      </Button>
+      <p className="note">Forgotten it? An owner of your account makes you a link for a new one.</p>
+    </DoorPage>
+  );
+}

@@ -1,0 +1,159 @@
+import { expect, test } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
+import { demoAccount, freshStage, lensRows, newAccount, press, tray, watch } from './page';
+
+test.beforeAll(freshStage);
+
+const PASSWORD = 'five small plain words';
+
+/** A browser of somebody's own. */
+async function ownBrowser(browser: Browser, baseURL: string): Promise<{ page: Page; faults: string[] }> {
+  const page = await (await browser.newContext({ baseURL })).newPage();
+  return { page, faults: watch(page) };
+}
+
+async function choosePassword(page: Page, submit: string): Promise<void> {
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByLabel('Once more').fill(PASSWORD);
+  await page.getByRole('button', { name: submit }).click();
+}
+
+async function signIn(page: Page, email: string, password = PASSWORD): Promise<void> {
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+test('an owner lets somebody in who decides and cannot send; she sends; the trail names both', async ({
+  page,
+  request,
+  browser,
+  baseURL,
+}) => {
+  const faults = watch(page);
+  const account = await demoAccount(request);
+  const other = await newAccount(request, 'Not for Ben');
+
+  await test.step('whoever is here first makes herself the owner, and from then on nobody gets in', async () => {
+    await page.goto(`/setup?account=${account}&part=people`);
+    await page.getByLabel('Your name').fill('Ada Marlowe');
+    await page.getByLabel('E-mail').fill('ada@tarnbrook.example');
+    await choosePassword(page, 'Own this Mowing');
+    await expect(page.getByRole('table', { name: 'People' })).toContainText('owns everything');
+    expect((await request.get(`/api/tree?account=${account}`)).status()).toBe(401);
+  });
+
+  const { page: bens, faults: bensFaults } = await ownBrowser(browser, baseURL!);
+  await test.step('somebody else is let in by a link that works once', async () => {
+    const form = page.getByRole('form', { name: 'Let somebody in' });
+    await form.getByLabel('Name').fill('Ben Okoro');
+    await form.getByLabel('E-mail').fill('ben@tarnbrook.example');
+    await form.getByRole('button', { name: 'Let in' }).click();
+    const link = await page.locator('.secretText').textContent();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await bens.goto(link!);
+    await choosePassword(bens, 'Keep it and go in');
+    await expect(bens.getByRole('button', { name: 'Signed in as Ben Okoro' })).toBeVisible();
+    const statuses = await bens.evaluate(
+      (accounts) =>
+        Promise.all(accounts.map(async (id) => (await fetch(`/api/window?account=${id}`)).status)),
+      [account, other],
+    );
+    expect(statuses).toEqual([200, 404]);
+    // The browser tells of an answer that is no figure.
+    bensFaults.length = 0;
+  });
+
+  await test.step('what he decides lies in her tray without a reload, with his name', async () => {
+    await page.goto(`/round?account=${account}&step=over`);
+    await expect(tray(page, 0)).toBeVisible();
+    await bens.goto(`/round?account=${account}&step=over`);
+    await expect(bens.locator('.table-row').first()).toBeVisible();
+    await press(bens, 'Space');
+    await expect(tray(bens, 1)).toBeVisible();
+    await press(bens, 't');
+    await expect(bens.getByText('somebody who may send takes it from here')).toBeVisible();
+    await expect(bens.getByRole('button', { name: /^Send \d+ change/ })).toHaveCount(0);
+    await expect(tray(page, 1)).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Tray' })).toContainText('1 by Ben Okoro');
+  });
+
+  await test.step('she sends it; ledger and trail tell of both', async () => {
+    await press(page, 't');
+    await page.getByRole('button', { name: 'Send 1 change' }).click();
+    await expect(page).toHaveURL(/\/ledger/);
+    await expect(page.getByRole('heading', { name: /^Bale/ })).toContainText('by Ada Marlowe');
+    await page.goto(`/setup?account=${account}&part=trail`);
+    const trail = page.getByRole('table', { name: 'Trail' });
+    await page.getByLabel('Find in the trail').fill('Okoro');
+    await expect(trail.getByRole('row', { name: /Ada Marlowe let in Ben Okoro/ })).toBeVisible();
+    await expect(trail.getByRole('row', { name: /Ben Okoro stage/ })).toBeVisible();
+    await expect(trail.getByRole('row', { name: /Ada Marlowe send/ })).toHaveCount(0);
+    await page.getByLabel('Find in the trail').fill('send');
+    await expect(trail.getByRole('row', { name: /Ada Marlowe send/ })).toBeVisible();
+  });
+
+  await test.step('taken out, he is at the door, and comes in no more', async () => {
+    await page.goto(`/setup?account=${account}&part=people`);
+    await page
+      .getByRole('row', { name: /Ben Okoro/ })
+      .getByRole('button', { name: 'Take out' })
+      .click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Take out' }).click();
+    await expect(page.getByRole('table', { name: 'People' })).not.toContainText('Ben Okoro');
+    await bens.reload();
+    await expect(bens).toHaveURL(/\/sign-in\?to=/);
+    await signIn(bens, 'ben@tarnbrook.example');
+    await expect(bens.getByText('E-mail or password is wrong')).toBeVisible();
+  });
+  expect(faults).toEqual([]);
+});
+
+test('signed out elsewhere, a page leads to the door, and back to what was shown', async ({
+  browser,
+  baseURL,
+  page,
+}) => {
+  await page.goto('/field?lens=campaigns');
+  await signIn(page, 'ada@tarnbrook.example');
+  await expect(page).toHaveURL(/\/field\?.*lens=campaigns/);
+  const { page: there } = await ownBrowser(browser, baseURL!);
+  await there.goto('/setup?part=people');
+  await signIn(there, 'ada@tarnbrook.example');
+  const sessions = there.getByRole('table', { name: 'Where you are signed in' });
+  await expect(sessions.getByText('this one')).toBeVisible();
+  for (const button of await sessions.getByRole('button', { name: 'Sign out there' }).all()) {
+    await expect(button).toBeVisible();
+    await sessions.getByRole('button', { name: 'Sign out there' }).first().click();
+    await there.waitForResponse(
+      (answer) => answer.url().endsWith('/api/session') && answer.request().method() === 'GET',
+    );
+  }
+  await page.bringToFront();
+  await expect(page).toHaveURL(/\/sign-in\?to=.*campaigns/, { timeout: 60_000 });
+  await signIn(page, 'ada@tarnbrook.example');
+  await expect(lensRows(page, 'Campaigns').getByRole('row').nth(2)).toBeVisible();
+});
+
+test('a script with a token does what its role lets it', async ({ page, playwright, baseURL }) => {
+  await page.goto('/setup?part=people');
+  await signIn(page, 'ada@tarnbrook.example');
+  const form = page.getByRole('form', { name: 'New token' });
+  await form.getByLabel('What uses it').fill('night figures');
+  await form.getByRole('button', { name: 'Make a token' }).click();
+  const key = await page.locator('.secretText').textContent();
+  const script = await playwright.request.newContext({
+    baseURL,
+    extraHTTPHeaders: { authorization: `Bearer ${key}` },
+  });
+  const [account, ...others] = (await (await script.get('/api/accounts')).json()) as { id: number }[];
+  expect(others).toEqual([]);
+  expect((await script.get(`/api/window?account=${account.id}`)).status()).toBe(200);
+  const goal = { account: account.id, scope: 'account', scopeId: null, kind: 'acos', low: 0.2, high: 0.2 };
+  expect((await script.put('/api/goals', { data: goal })).status()).not.toBe(200);
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'End now' }).click();
+  await expect(page.getByRole('button', { name: 'End now' })).toHaveCount(0);
+  expect((await script.get('/api/accounts')).status()).toBe(401);
+  await script.dispose();
+});
