@@ -97,34 +97,6 @@ await page.getByRole('tab', { name: /^Campaigns/ }).click();
 await page.getByRole('table', { name: 'Cross-negatives' }).scrollIntoViewIfNeeded();
 await keep(page, 'build-plan');
 
-// An ad with two titles and two drawn pictures, on a market that takes them.
-const accounts = await (await page.request.get(`${url}/api/accounts`)).json();
-const paper = accounts.find(({ name }) => name === 'Fernhollow Paper').id;
-await page.goto(`${url}/build?account=${paper}&part=ads`);
-await page.getByRole('region', { name: 'Titles' }).waitFor();
-for (const title of ['Envelopes for letters that matter', 'Lined, self sealing, pack of 50']) {
-  await press(page, 'n');
-  await page
-    .getByRole('textbox', { name: /^Title/ })
-    .last()
-    .fill(title);
-  await page.getByRole('heading', { name: 'Titles' }).click();
-}
-for (const [name, ground, paint] of [
-  ['on a desk.png', '#e8dfc8', '#2d5a46'],
-  ['open.png', '#c9d6e0', '#963c32'],
-]) {
-  const easel = await browser.newPage({ viewport: { width: 600, height: 400 } });
-  await easel.setContent(
-    `<body style="margin:0;background:${ground}"><svg width="600" height="400"><rect x="140" y="90" width="320" height="220" fill="#fffdf6" stroke="${paint}" stroke-width="4"/><path d="M140 90 L300 220 L460 90" fill="none" stroke="${paint}" stroke-width="4"/></svg></body>`,
-  );
-  const buffer = await easel.screenshot();
-  await easel.close();
-  await page.getByLabel('File of a picture').setInputFiles({ name, mimeType: 'image/png', buffer });
-  await page.getByRole('region', { name: 'Pictures' }).getByRole('img', { name }).waitFor();
-}
-await keep(page, 'build-ads');
-
 // A rule of bids, tried on the nights that are past.
 await page.goto(`${url}/standing?account=1`);
 await page.getByRole('navigation', { name: 'Rules' }).getByRole('combobox', { name: 'New rule' }).click();
@@ -207,21 +179,27 @@ await sheet.setViewportSize({ width: 800, height: 1131 });
 await keep(sheet, 'report');
 await sheet.close();
 
-// The week that the hours propose on trial, and what came of it once its weeks are over and their orders are in.
-await page.goto(`${url}/hours?part=schedules`);
-await page.getByRole('button', { name: /Give it to campaigns/ }).click();
-const dialog = page.getByRole('dialog');
-await dialog.getByRole('button', { name: 'Choose them too' }).click();
-await dialog.getByRole('button', { name: /Try by weeks/ }).click();
-await dialog.getByRole('textbox', { name: 'Weeks', exact: true }).fill('4');
-await page.keyboard.press('Tab');
-await dialog.getByRole('button', { name: 'Begin, and send' }).click();
-await page.getByText(/^On now, until/).waitFor();
-await page.goto(`${url}/setup`);
-await page.getByLabel('Days to let pass, days').fill('49');
-await page.getByRole('button', { name: 'Let pass' }).click();
-await page.getByText(/49 days passed/).waitFor({ timeout: 240_000 });
-await dusk.goto(`${url}/hours?part=trials`);
-await dusk.getByText(/weeks are in/).waitFor();
-await keep(dusk, 'hours-trial');
+// All accounts side by side; then, last of all, who may come in: from then on everybody signs in.
+await page.goto(`${url}/accounts`);
+await page.waitForFunction(() => !document.querySelector('table')?.textContent.includes('…'));
+await keep(page, 'accounts');
+await page.goto(`${url}/setup?part=people`);
+await page.getByLabel('Your name').fill('Ada Marlowe');
+await page.getByLabel('E-mail').fill('ada@tarnbrook.example');
+await page.getByLabel('Password', { exact: true }).fill('five small plain words');
+await page.getByLabel('Once more').fill('five small plain words');
+await page.getByRole('button', { name: 'Own this Mowing' }).click();
+for (const [name, email, role] of [
+  ['Ben Okoro', 'ben@tarnbrook.example', 'decides'],
+  ['Cora Lind', 'cora@agency.example', 'sends'],
+]) {
+  const form = page.getByRole('form', { name: 'Let somebody in' });
+  await form.getByLabel('Name').fill(name);
+  await form.getByLabel('E-mail').fill(email);
+  await form.getByLabel('Role').click();
+  await page.getByRole('option', { name: role }).click();
+  await form.getByRole('button', { name: 'Let in' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+}
+await keep(page, 'people');
 await browser.close();

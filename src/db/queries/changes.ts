@@ -218,3 +218,10 @@ export async function markTray(sql: Query, accountId: number): Promise<string> {
     from mowing.change where account_id = ${accountId} and state = 'staged'`;
   return mark;
 }
+
+/** How many changes lie in the tray. */
+export async function countStaged(sql: Query, accountId: number): Promise<number> {
+  const [{ count }] = await sql<{ count: number }[]>`
+    select count(*)::integer as count from mowing.change where account_id = ${accountId} and state = 'staged'`;
+  return count;
+}

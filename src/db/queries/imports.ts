@@ -186,3 +186,10 @@ export async function keepHeadingMatch(
     values (${accountId}, ${kind}, ${set}, ${sql.json(matched)})
     on conflict (account_id, kind, heading_set) do update set matched = excluded.matched`;
 }
+
+/** When a file was last taken into an account; null: never. */
+export async function lastTakenIn(sql: Query, accountId: number): Promise<string | null> {
+  const [{ at }] = await sql<{ at: string | null }[]>`
+    select max(finished_at) as at from mowing.import where account_id = ${accountId} and state = 'done'`;
+  return at;
+}

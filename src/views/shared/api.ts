@@ -1,4 +1,5 @@
 // The one typed client through which views reach the server.
+import type { AccountLine } from '../../contract/accountList';
 import type { AdsAnswer, PictureRequest } from '../../contract/ads';
 import type { GrowthCampaignsRequest, GrowthInfo } from '../../contract/growth';
 import type { RuleRequest, RulesAnswer } from '../../contract/rules';
@@ -79,6 +80,7 @@ export const api = {
   ...rankApi,
   ...peopleApi,
   accounts: () => ask<AccountInfo[]>('/api/accounts'),
+  accountList: () => ask<AccountLine[]>('/api/accounts/list'),
   health: () => ask<Health>('/api/health'),
   createAccount: (account: NewAccount) => ask<AccountInfo>('/api/accounts', send('POST', account)),
   setTarget: (id: number, targetAcos: number) =>

@@ -36,9 +36,16 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
   const newData = useNewData(account);
   return (
     <header className="topBar">
-      <Link href={pageLink('round', account?.id)} className="mark">
-        Mowing
-      </Link>
+      {accounts.length > 1 ? (
+        // A page of its own, beside the places of an account.
+        <a href="/accounts" className="mark" title="All accounts">
+          Mowing
+        </a>
+      ) : (
+        <Link href={pageLink('round', account?.id)} className="mark">
+          Mowing
+        </Link>
+      )}
       {accounts.length > 0 && (
         <Choice
           label="Account"

@@ -1,0 +1,82 @@
+import type { AccountLine } from '../../contract/accountList';
+import type { Right } from '../../contract/people';
+import { monthOf, monthPace } from '../../core/pace';
+import { addDays, formatCount } from '../../core/units';
+import { listAccounts } from '../../db/queries/accounts';
+import type { AccountRow } from '../../db/queries/accounts';
+import { countStaged } from '../../db/queries/changes';
+import { db } from '../context/context';
+import { lastTakenIn } from '../../db/queries/imports';
+import { loadOverview } from '../field/loadOverview';
+import { loadSync } from '../sync/loadSync';
+
+/** The accounts that somebody may see, each with how it stands. */
+export async function loadAccountList(
+  rightsOn: (id: number) => readonly Right[] | null,
+): Promise<AccountLine[]> {
+  const seen = (await listAccounts(db())).filter(({ id }) => rightsOn(id) !== null);
+  const lines: AccountLine[] = [];
+  // One after another: what each asks is much already.
+  for (const account of seen) lines.push(await lineOf(account));
+  return lines;
+}
+
+async function lineOf(account: AccountRow): Promise<AccountLine> {
+  const { id, name, currency, targetAcos, lastDay } = account;
+  const [staged, takenAt, figures, sync] = await Promise.all([
+    countStaged(db(), id),
+    lastTakenIn(db(), id),
+    lastDay === null ? null : figuresOf(account, lastDay),
+    loadSync(id),
+  ]);
+  const [sorted] = sync.jobs.filter(({ kind }) => kind === 'sync');
+  const trouble = [
+    ...(sorted?.state === 'failed' ? [`The last sync failed: ${sorted.message}`] : []),
+    ...(lastDay === null ? ['No figures yet.'] : []),
+    ...(figures?.missing ?? []),
+  ];
+  return {
+    id,
+    name,
+    currency,
+    targetAcos,
+    window: figures?.window ?? null,
+    spend: figures?.spend ?? 0,
+    sales: figures?.sales ?? 0,
+    month: figures?.month ?? null,
+    staged,
+    lastDay,
+    broughtAt: newest([takenAt, ...sync.reports.map(({ syncedAt }) => syncedAt)]),
+    trouble,
+  };
+}
+
+async function figuresOf({ id, sums }: AccountRow, lastDay: string) {
+  const { window, days, month, missing } = await loadOverview(id);
+  let [spend, sales] = [0, 0];
+  for (const day of days)
+    if (day.day >= window.from && day.day <= window.to) {
+      spend += day.spend;
+      sales += day.sales;
+    }
+  const goal = month.goal?.spend ?? null;
+  const amounts = new Map(days.map((day) => [day.day, day.spend]));
+  // A month is paced by its days and those of the weeks before: not where figures came summed.
+  const isPaced = sums.every(({ to }) => to < addDays(monthOf(lastDay), -56));
+  return {
+    window: { from: window.from, to: window.to },
+    spend,
+    sales,
+    month: isPaced ? { forecast: monthPace(amounts, lastDay, goal).forecast, goal } : null,
+    missing: missing.map(
+      (one) =>
+        `${one.report}: ${formatCount(one.days.length)} ${one.days.length === 1 ? 'day is' : 'days are'} missing.`,
+    ),
+  };
+}
+
+/** The latest of some points of time, whether the driver gave texts or dates; null of none. */
+function newest(points: readonly (string | Date | null)[]): string | null {
+  const times = points.flatMap((at) => (at === null ? [] : new Date(at).getTime()));
+  return times.length === 0 ? null : new Date(Math.max(...times)).toISOString();
+}
