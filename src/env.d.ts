@@ -5,6 +5,6 @@ declare namespace App {
     /** Who asks; null: it has to sign in. Looked up once. @throws when the database does not answer */
     visitor: () => Promise<import('./server/people/visitor').Visitor | null>;
     /** Where the request comes from. */
-    address: string;
+    from: import('./server/http/whereFrom').WhereFrom;
   }
 }

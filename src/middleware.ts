@@ -10,11 +10,10 @@ import type { Visitor } from './server/people/visitor';
 /** Pages for whoever has not signed in: the door itself, and what was shared with somebody outside. */
 const OPEN = /^\/(sign-in|welcome|shared\/[^/]*|404|500)\/?$/;
 
-export const onRequest = defineMiddleware(async ({ request, url, locals, clientAddress, redirect }, next) => {
+export const onRequest = defineMiddleware(async ({ request, url, locals, redirect }, next) => {
   const startedAt = performance.now();
   let asked: Promise<Visitor | null> | undefined;
   locals.visitor = () => (asked ??= visitorOf(request.headers));
-  locals.address = clientAddress;
   const isApi = url.pathname.startsWith('/api/');
   let response: Response;
   try {
@@ -38,7 +37,7 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, clientA
       'request',
     );
   }
-  return secure(response);
+  return secure(response, locals.from?.isSecure);
 });
 
 /**

@@ -11,17 +11,17 @@ export const GET = endpoint({ may: 'self', isLight: true, run: ({ visitor }) => 
 export const POST = endpoint({
   may: 'anyone',
   body: signInRequest,
-  run: async ({ body, request, address }) =>
-    sessionAnswer(request, await signIn(body, { address, browser: browserOf(request) }), 201),
+  run: async ({ body, request, from }) =>
+    sessionAnswer(from, await signIn(body, { address: from.address, browser: browserOf(request) }), 201),
 });
 
 /** Signs out: here, or where else somebody is signed in. */
 export const DELETE = endpoint({
   may: 'self',
   body: sessionEnd,
-  run: async ({ body: { id }, visitor, request }) => {
+  run: async ({ body: { id }, visitor, from }) => {
     const self = needSelf(visitor!);
     await endSession(self, id ?? self.sessionId);
-    return id === undefined || id === self.sessionId ? sessionAnswer(request, null) : { ended: true };
+    return id === undefined || id === self.sessionId ? sessionAnswer(from, null) : { ended: true };
   },
 });

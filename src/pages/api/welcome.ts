@@ -7,6 +7,6 @@ import { welcome } from '../../server/people/links';
 export const POST = endpoint({
   may: 'anyone',
   body: welcomeRequest,
-  run: async ({ body, request, address }) =>
-    sessionAnswer(request, await welcome(body, { address, browser: browserOf(request) }), 201),
+  run: async ({ body, request, from }) =>
+    sessionAnswer(from, await welcome(body, { address: from.address, browser: browserOf(request) }), 201),
 });

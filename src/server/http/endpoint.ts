@@ -14,6 +14,7 @@ import { isDiskFull } from '../machine/room';
 import { drainBody } from './bodyOf';
 import { readBody, readValues } from './read';
 import { Turns } from './turns';
+import type { WhereFrom } from './whereFrom';
 
 /** What an endpoint's work is given: everything is checked by then. */
 interface Asked<Q, B, P> {
@@ -24,8 +25,7 @@ interface Asked<Q, B, P> {
   /** Null at an endpoint for anyone, where nobody has signed in. */
   visitor: Visitor | null;
   request: Request;
-  /** Of whoever asks. */
-  address: string;
+  from: WhereFrom;
 }
 
 interface EndpointSpec<Q, B, P> {
@@ -47,7 +47,11 @@ interface EndpointSpec<Q, B, P> {
 }
 
 /** An endpoint, with who may call it written on it. */
-export type Endpoint = APIRoute & { may: Right | 'self' | 'anyone' };
+export type Endpoint = APIRoute & {
+  may: Right | 'self' | 'anyone';
+  /** Where it names the account that it is about. */
+  about: ('path' | 'query' | 'body')[];
+};
 
 /**
  * Makes an endpoint: asks who calls, checks what comes in by its schemas (whose types the work is handed), and answers the value of the
@@ -82,7 +86,7 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
         caller: callerOn(visitor, may, account),
         visitor,
         request,
-        address: context.locals.address,
+        from: context.locals.from,
       };
       if (spec.owned) {
         const { account: of, ...named } = spec.owned(asked);
@@ -95,7 +99,13 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
       return errorResponse(error, context.url.pathname);
     }
   };
-  return Object.assign(route, { may });
+  const names = (schema?: ObjectSchema) => 'account' in ((schema?.describe().keys ?? {}) as object);
+  const about: Endpoint['about'] = [
+    ...(spec.about ? (['path'] as const) : []),
+    ...(names(spec.query) ? (['query'] as const) : []),
+    ...(names(spec.body) ? (['body'] as const) : []),
+  ];
+  return Object.assign(route, { may, about });
 }
 
 /** Many look at once: a few are answered at once, some wait, and the rest is told to come back. */

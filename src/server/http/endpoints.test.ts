@@ -68,6 +68,25 @@ describe('every module of the endpoints', () => {
     expect(found).toEqual(NEEDS);
   });
 
+  test('names one account that it is about, and names it once; these are about none', async () => {
+    const none: string[] = [];
+    for (const file of files)
+      for (const [method, { about, may }] of Object.entries(
+        (await import(file)) as Record<string, Endpoint>,
+      )) {
+        const name = `${method} ${path.relative(folder, file).replace(/\.ts$/, '')}`;
+        expect([name, about.length]).toEqual([name, Math.min(1, about.length)]);
+        if (about.length === 0 && may !== 'self' && may !== 'anyone') none.push(name);
+      }
+    expect(none.sort()).toEqual([
+      'GET accounts/index',
+      'GET accounts/list',
+      'POST accounts/index',
+      'POST people/first',
+      'POST table-file',
+    ]);
+  });
+
   test.each(files.map((file) => [path.relative(folder, file), file]))(
     '%s says who may call it',
     async (_, file) => {

@@ -69,7 +69,7 @@ describe('an endpoint', () => {
       url: new URL('http://127.0.0.1/api/x?account=7'),
       request: new Request('http://127.0.0.1/api/x?account=7'),
       params: {},
-      locals: { visitor: async () => ANYBODY, address: '127.0.0.1' },
+      locals: { visitor: async () => ANYBODY, from: { address: '127.0.0.1', isSecure: false } },
       ...over,
     }) as APIContext;
   const call = async (spec: Parameters<typeof endpoint>[0], over: Partial<APIContext> = {}) => {
@@ -153,7 +153,7 @@ describe('somebody with a role on account 7', () => {
       url,
       request: new Request(url),
       params: {},
-      locals: { visitor: async () => visitor, address: '' },
+      locals: { visitor: async () => visitor, from: { address: '', isSecure: false } },
     };
     const { status } = await endpoint(spec as never)(context as never);
     expect(worked).toBe(status === 200);

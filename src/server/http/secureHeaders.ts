@@ -11,9 +11,10 @@ export const HEADERS: readonly (readonly [string, string])[] = [
  * Security headers. For pages, the scripts that the build writes into the page itself are allowed one by one, by the hashes that the
  * build knows; whatever else stands in a page does not run. Styles may be inline: the component library sets them.
  */
-export function secure(response: Response): Response {
+export function secure(response: Response, isByTls = false): Response {
   const headers = new Headers(response.headers);
   for (const [name, value] of HEADERS) headers.set(name, value);
+  if (isByTls) headers.set('strict-transport-security', 'max-age=31536000');
   const isPage = headers.get('content-type')?.startsWith('text/html');
   if (isPage) headers.set(POLICY, policyWith(headers.get(POLICY) ?? ''));
   headers.set('cache-control', isPage ? 'no-store' : (headers.get('cache-control') ?? 'no-store'));

@@ -1,21 +1,18 @@
+import type { WhereFrom } from './whereFrom';
 import { SESSION_COOKIE } from '../people/visitor';
 
 /** Longer than any session lasts: the database ends it. */
 const MAX_AGE_S = 180 * 24 * 3600;
 
-/** Whether browsers reach the application by TLS, as they do behind a proxy. */
-const isSecure = (request: Request) =>
-  process.env.MOWING_TLS === '1' || new URL(request.url).protocol === 'https:';
-
 /** An answer that lets its browser carry a session: scripts of a page cannot read it, pages elsewhere cannot use it. @param secret null: carries none any more */
-export function sessionAnswer(request: Request, secret: string | null, status = 200): Response {
+export function sessionAnswer({ isSecure }: WhereFrom, secret: string | null, status = 200): Response {
   const parts = [
     `${SESSION_COOKIE}=${secret ?? ''}`,
     'Path=/',
     'HttpOnly',
     'SameSite=Lax',
     `Max-Age=${secret === null ? 0 : MAX_AGE_S}`,
-    ...(isSecure(request) ? ['Secure'] : []),
+    ...(isSecure ? ['Secure'] : []),
   ];
   return Response.json({ in: secret !== null }, { status, headers: { 'set-cookie': parts.join('; ') } });
 }

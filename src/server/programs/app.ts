@@ -13,6 +13,7 @@ import { refuseAbandonedImports } from '../../db/queries/imports';
 import { closeContext, db, log } from '../context/context';
 import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
+import { trustedProxies } from '../http/whereFrom';
 import { needOwnerForOthers } from './owner';
 import { whenStarterIsGone } from './starter';
 
@@ -26,6 +27,7 @@ const SWEEP_EVERY_MS = 3_600_000;
 const entry = pathToFileURL(path.resolve('dist/server/entry.mjs')).href;
 const { handler } = (await import(entry)) as { handler: (...args: unknown[]) => void };
 const compress = compression();
+const whereFrom = trustedProxies();
 // Built files carry a hash in their name and never change; the few others are asked for anew. They lie there packed.
 const hashed = sirv('dist/client', { etag: true, gzip: true, maxAge: 31_536_000, immutable: true });
 const plain = sirv('dist/client', { etag: true, gzip: true, maxAge: 0 });
@@ -34,7 +36,9 @@ const server = createServer((request, response) => {
   if (!passGate(request, response)) return;
   compress(request as never, response as never, () => {
     const serve = request.url?.startsWith('/_astro/') ? hashed : plain;
-    serve(request, response, () => withResponse(response, () => handler(request, response)));
+    serve(request, response, () =>
+      withResponse(response, () => handler(request, response, undefined, { from: whereFrom(request) })),
+    );
   });
 });
 server.requestTimeout = 0; // an upload of a large report may take longer than any fixed time

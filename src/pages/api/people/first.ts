@@ -7,6 +7,10 @@ import { addFirstOwner } from '../../../server/people/people';
 export const POST = endpoint({
   may: 'own',
   body: firstOwnerRequest,
-  run: async ({ body, request, address }) =>
-    sessionAnswer(request, await addFirstOwner(body, { address, browser: browserOf(request) }), 201),
+  run: async ({ body, request, from }) =>
+    sessionAnswer(
+      from,
+      await addFirstOwner(body, { address: from.address, browser: browserOf(request) }),
+      201,
+    ),
 });
