@@ -1,6 +1,7 @@
 import { defineMiddleware } from 'astro:middleware';
 import { errorResponse, nothingThere } from './server/http/endpoint';
 import { guardRequest } from './server/http/guard';
+import { noteRequest } from './server/metrics/metrics';
 import { secure } from './server/http/secureHeaders';
 import { log } from './server/context/context';
 import { isClosed } from './server/people/openness';
@@ -10,7 +11,7 @@ import type { Visitor } from './server/people/visitor';
 /** Pages for whoever has not signed in: the door itself, and what was shared with somebody outside. */
 const OPEN = /^\/(sign-in|welcome|shared\/[^/]*|404|500)\/?$/;
 
-export const onRequest = defineMiddleware(async ({ request, url, locals, redirect }, next) => {
+export const onRequest = defineMiddleware(async ({ request, url, locals, redirect, routePattern }, next) => {
   const startedAt = performance.now();
   let asked: Promise<Visitor | null> | undefined;
   locals.visitor = () => (asked ??= visitorOf(request.headers));
@@ -24,14 +25,16 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, redirec
   } catch (error) {
     response = errorResponse(error, url.pathname);
   }
-  if (isApi && url.pathname !== '/api/health') {
+  const ms = performance.now() - startedAt;
+  if (isApi) noteRequest(routePattern, request.method, response.status, ms / 1000);
+  if (isApi && !url.pathname.startsWith('/api/health')) {
     const visitor = await asked?.catch(() => null);
     log().info(
       {
         method: request.method,
         path: url.pathname,
         status: response.status,
-        ms: Math.round(performance.now() - startedAt),
+        ms: Math.round(ms),
         ...(visitor?.person && { person: visitor.person.id }),
       },
       'request',

@@ -27,6 +27,7 @@ const MAY_IMPORT: Record<string, string[]> = {
   market: ['core', 'contract'],
   trial: ['core', 'market'],
   'middleware.ts': ['server'],
+  'env.d.ts': ['server'],
 };
 
 /** What the market may know of the core: it must not share the mistakes of the engines it is to judge. */

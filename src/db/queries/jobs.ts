@@ -182,3 +182,10 @@ export async function isSyncing(sql: Query, accountId: number): Promise<boolean>
     select exists (select from mowing.job where account_id = ${accountId} and state = 'running' and kind in ('sync', 'advance')) as some`;
   return some;
 }
+
+/** How many jobs wait, run, or failed at their last try in the week before, by kind. */
+export async function countJobs(sql: Query): Promise<{ kind: string; state: string; count: number }[]> {
+  return sql`
+    select kind, state, count(*)::integer as count from mowing.job
+    where state in ('waiting', 'running') or (state = 'failed' and finished_at > now() - interval '7 days') group by kind, state`;
+}

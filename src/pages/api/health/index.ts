@@ -1,5 +1,5 @@
-import { loadHealth } from '../../server/health';
-import { endpoint } from '../../server/http/endpoint';
+import { loadHealth } from '../../../server/health';
+import { endpoint } from '../../../server/http/endpoint';
 
 /** Whether the application, its database and its market answer; 503 when the database does not. */
 export const GET = endpoint({
