@@ -1,6 +1,7 @@
 import type { AccountLine } from '../../contract/accountList';
 import type { Right } from '../../contract/people';
 import { monthOf, monthPace } from '../../core/pace';
+import { largest } from '../../core/order';
 import { addDays, formatCount } from '../../core/units';
 import { listAccounts } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
@@ -78,5 +79,5 @@ async function figuresOf({ id, sums }: AccountRow, lastDay: string) {
 /** The latest of some points of time, whether the driver gave texts or dates; null of none. */
 function newest(points: readonly (string | Date | null)[]): string | null {
   const times = points.flatMap((at) => (at === null ? [] : new Date(at).getTime()));
-  return times.length === 0 ? null : new Date(Math.max(...times)).toISOString();
+  return times.length === 0 ? null : new Date(largest(times)).toISOString();
 }
