@@ -50,7 +50,8 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, redirec
 async function atTheDoor(visitor: () => Promise<Visitor | null>, url: URL): Promise<string | null> {
   const isOpen = OPEN.test(url.pathname);
   try {
-    if (isOpen) return url.pathname.startsWith('/sign-in') && !(await isClosed()) ? '/' : null;
+    if (url.pathname.startsWith('/sign-in')) return !(await isClosed()) || (await visitor()) ? '/' : null;
+    if (isOpen) return null;
     if ((await visitor()) !== null) return null;
     return `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`;
   } catch (error) {

@@ -161,6 +161,18 @@ test('a script with a token does what its role lets it', async ({ page, playwrig
   expect((await script.get(`/api/window?account=${account.id}`)).status()).toBe(200);
   const goal = { account: account.id, scope: 'account', scopeId: null, kind: 'acos', low: 0.2, high: 0.2 };
   expect((await script.put('/api/goals', { data: goal })).status()).not.toBe(200);
+  const report = { account: account.id, from: '2026-10-17', to: '2026-11-15', parts: [{ part: 'summary' }] };
+  expect((await script.post('/api/reports', { data: report })).status()).toBe(403);
+  // A report that was shared is shown to whoever has its link, who sees nothing else.
+  const { id } = (await (await page.request.post('/api/reports', { data: report })).json()) as { id: number };
+  const asked = { account: account.id, report: id, until: '2027-02-01' };
+  const { path } = (await (await page.request.post('/api/reports/links', { data: asked })).json()) as {
+    path: string;
+  };
+  const outside = await playwright.request.newContext({ baseURL });
+  expect((await outside.get(path)).status()).toBe(200);
+  expect((await outside.get(`/report/${id}?account=${account.id}`)).url()).toContain('/sign-in');
+  await outside.dispose();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'End now' }).click();
   await expect(page.getByRole('button', { name: 'End now' })).toHaveCount(0);

@@ -16,7 +16,7 @@ import {
 } from '../../src/server/people/people';
 import { endSession, signIn } from '../../src/server/people/signIn';
 import { makeToken, stopToken } from '../../src/server/people/tokens';
-import { ANYBODY, visitorOf } from '../../src/server/people/visitor';
+import { ANYBODY, ownedBy, visitorOf } from '../../src/server/people/visitor';
 import type { Visitor } from '../../src/server/people/visitor';
 import type { Caller } from '../../src/server/trail';
 import { anAccount } from './account';
@@ -39,7 +39,7 @@ const withToken = (key: string) => visitorOf(new Headers({ authorization: `Beare
 const comeIn = (email: string, password = PASSWORD, from = HERE) => signIn({ email, password }, from);
 /** Lets somebody in who chooses the usual password at once. */
 async function letIn(person: { name: string; email: string }, role: Role, on = account): Promise<Visitor> {
-  const { link } = await invite(asCaller(ada, on), on, { ...person, role });
+  const { link } = await invite(asCaller(ada, on), on, { ...person, role }, ownedBy(ada));
   return (await withCookie(await welcome({ token: link!.path.split('#')[1], password: PASSWORD }, HERE)))!;
 }
 
@@ -55,9 +55,9 @@ afterAll(async () => {
 
 test('until somebody is known everybody is let in; of two who would be first, one is', async () => {
   expect(await visitorOf(new Headers())).toBe(ANYBODY);
-  await expect(invite({ name: 'x', rights: [] }, account, { ...BEN, role: 'owns' })).rejects.toThrow(
-    /first owner before/,
-  );
+  await expect(
+    invite({ name: 'x', rights: [] }, account, { ...BEN, role: 'owns' }, () => true),
+  ).rejects.toThrow(/first owner before/);
   const ends = await Promise.allSettled(
     [ADA, BEN].map((one) => addFirstOwner({ ...one, password: PASSWORD }, HERE)),
   );
@@ -140,7 +140,12 @@ describe('a password', () => {
 
 describe('a one-time link', () => {
   test('works once, and only the newest; what it opens before that is nothing', async () => {
-    const { link: first } = await invite(asCaller(ada, account), account, { ...BEN, role: 'decides' });
+    const { link: first } = await invite(
+      asCaller(ada, account),
+      account,
+      { ...BEN, role: 'decides' },
+      ownedBy(ada),
+    );
     const { id } = (await loadPeople(account, false)).people.find(({ name }) => name === BEN.name)!;
     const second = await resetPassword(asCaller(ada, account), account, id, () => true);
     const tokenOf = (path: string) => path.split('#')[1];
@@ -214,8 +219,11 @@ describe('a role', () => {
   test('on one account lets nobody into another by a link: its owner owns not all that she sees', async () => {
     const dan = { name: 'Dan Weir', email: 'dan@hollin.example' };
     const { person } = await letIn(dan, 'owns');
-    await invite(asCaller(ada, other), other, { ...dan, role: 'reads' });
+    await invite(asCaller(ada, other), other, { ...dan, role: 'reads' }, ownedBy(ada));
     const ownsOne = (id: number) => id === account;
+    const eve = { name: 'Eve Hall', email: 'eve@hollin.example', role: 'reads' as const };
+    expect((await invite(asCaller(ada, other), other, eve, ownedBy(ada))).link).not.toBeNull();
+    expect((await invite({ name: 'x', rights: RIGHTS_OF.owns }, account, eve, ownsOne)).link).toBeNull();
     await expect(
       resetPassword({ name: 'x', rights: RIGHTS_OF.owns }, account, person!.id, ownsOne),
     ).rejects.toThrow('accounts that you do not own');

@@ -8,7 +8,7 @@ const tokenPath = Joi.object<{ token: string }>({ token: Joi.string().max(80).re
 
 /** One report, to whoever has its link: nothing else can be seen from here. */
 export const GET = endpoint({
-  may: 'see',
+  may: 'anyone',
   path: tokenPath,
   run: async ({ path: { token } }) => {
     const { title, content } = await openLink(token);

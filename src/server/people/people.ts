@@ -112,13 +112,15 @@ async function needByEmail(tx: Transaction, email: string) {
 }
 
 /**
- * Gives somebody a role on an account. Somebody new gets a link for choosing a password; who is known already is simply let in.
- * @returns the link; null where none is needed
+ * Gives somebody a role on an account. Somebody new gets a link for choosing a password; who has a password is simply let in, and so is who
+ * was invited elsewhere: a link lets into all that she sees, and is made by nobody who does not own all of that.
+ * @returns the link; null where none is made
  */
 export async function invite(
   caller: Caller,
   accountId: number,
   { name, email, role }: { name: string; email: string; role: Role },
+  ownedBy: (accountId: number) => boolean,
 ): Promise<{ link: OneTimeLink | null }> {
   return recorded(caller, accountId, async (tx, note) => {
     if (!(await hasPeople(tx)))
@@ -131,7 +133,8 @@ export async function invite(
     const subject = known?.name ?? name;
     note({ what: 'let in', subject, to: { role } });
     await logPeople(tx, { what: 'let in', subject });
-    const link = known?.password ? null : await makeOneTimeLink(tx, id, LINK_HOURS.invitation);
+    const isHers = known?.password != null || ![...(await rolesOf(tx, id)).keys()].every(ownedBy);
+    const link = isHers ? null : await makeOneTimeLink(tx, id, LINK_HOURS.invitation);
     return { link };
   });
 }

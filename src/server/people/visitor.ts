@@ -26,6 +26,12 @@ export const ANYBODY: Visitor = {
   rightsOn: () => RIGHTS,
 };
 
+/** Which accounts somebody owns. */
+export const ownedBy =
+  (visitor: Visitor | null) =>
+  (accountId: number): boolean =>
+    visitor?.rightsOn(accountId)?.includes('own') === true;
+
 export const SESSION_COOKIE = 'mowing-session';
 export const TOKEN_START = 'mowing_';
 

@@ -1,6 +1,7 @@
 import { invitation, roleChange } from '../../../contract/peopleSchemas';
 import { accountQuery } from '../../../contract/schemas';
 import { endpoint } from '../../../server/http/endpoint';
+import { ownedBy } from '../../../server/people/visitor';
 import { changeRole, invite, loadPeople } from '../../../server/people/people';
 
 /** Who may see an account, and its tokens. */
@@ -15,7 +16,8 @@ export const POST = endpoint({
   may: 'own',
   body: invitation,
   status: 201,
-  run: ({ body: { account, ...person }, caller }) => invite(caller, account, person),
+  run: ({ body: { account, ...person }, caller, visitor }) =>
+    invite(caller, account, person, ownedBy(visitor)),
 });
 
 /** Gives somebody another role, or none. */

@@ -1,5 +1,6 @@
 import { personOfAccount } from '../../../contract/peopleSchemas';
 import { endpoint } from '../../../server/http/endpoint';
+import { ownedBy } from '../../../server/people/visitor';
 import { resetPassword } from '../../../server/people/people';
 
 /** Makes a new one-time link for somebody, and ends her sessions. */
@@ -8,5 +9,5 @@ export const POST = endpoint({
   body: personOfAccount,
   status: 201,
   run: ({ body: { account, person }, caller, visitor }) =>
-    resetPassword(caller, account, person, (id) => visitor!.rightsOn(id)?.includes('own') === true),
+    resetPassword(caller, account, person, ownedBy(visitor)),
 });

@@ -24,7 +24,7 @@ export function Invite({
     (person: { name: string; email: string; role: Role }) => api.invite(account.id, person),
     ({ link }, person) => {
       if (link) onLink({ name: person.name, link });
-      else tell(`${person.email} had a password already, and sees ${account.name} now`);
+      else tell(`${person.email} was let in before, and sees ${account.name} too now`);
       setName('');
       setEmail('');
     },
