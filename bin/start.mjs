@@ -4,9 +4,14 @@ import path from 'node:path';
 import { isPortFree, keepPort } from './parts/files.mjs';
 import { keepRunning, waitForAnswer } from './parts/children.mjs';
 import { endCommands } from './parts/commands.mjs';
+import { backUpNightly, nightlySettings } from './parts/nightlyBackups.mjs';
 import { readOptions } from './parts/options.mjs';
+import { ensurePostgres } from './parts/packages.mjs';
 import { prepare, runProgram } from './parts/stage.mjs';
 import { fail, say } from './parts/say.mjs';
+
+/** Nights whose backups are kept, unless another number is set. */
+const NIGHTS_KEPT = 7;
 
 function isStarterAlive(pid) {
   try {
@@ -46,11 +51,13 @@ async function main() {
   let postgres;
   let watch;
   let stopping = false;
+  let endBackups = () => {};
   const stop = async (code) => {
     if (stopping) return;
     stopping = true;
     say('Stopping …');
     clearInterval(watch);
+    endBackups();
     endCommands();
     for (const child of running.reverse()) await child.stop();
     await postgres?.stop();
@@ -88,6 +95,12 @@ async function main() {
         say('PostgreSQL is gone; starting it again.');
         postgres.restart().catch((error) => say(error.message));
       }, 3000);
+    // A PostgreSQL of one's own is backed up by whoever runs it, unless it is asked for here.
+    const { databaseUrl } = options;
+    const bin = postgres?.bin ?? (await ensurePostgres());
+    const folder = path.join(options.dataDir, 'backups');
+    const nightly = nightlySettings(process.env, databaseUrl ? 0 : NIGHTS_KEPT);
+    endBackups = backUpNightly({ bin, url: env.DATABASE_URL, folder, ...nightly }, say);
     process.stdout.write(`\nMowing is ready at http://127.0.0.1:${options.port}\n`);
     say(`Logs: ${logs}. Ctrl-C stops everything.`);
   } catch (error) {

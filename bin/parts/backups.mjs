@@ -9,7 +9,7 @@ import { say } from './say.mjs';
 const SCHEMAS = ['mowing', 'quaymarket'];
 /** Backups that are made by themselves before the tables change: so many are kept. */
 const KEPT = 5;
-const checkFile = (file) => `${file}.check.json`;
+export const checkFile = (file) => `${file}.check.json`;
 
 async function connect(url) {
   const { default: postgres } = await import('postgres');

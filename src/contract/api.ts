@@ -211,6 +211,8 @@ export interface Health {
   market: 'ok' | 'down';
   /** Room on the disk of the data folder; null: not known. */
   freeMegabytes: number | null;
+  /** When the last nightly backup was made; null: there is none in the data folder. */
+  lastBackup: string | null;
   /** What will be in want soon, in sentences. */
   warnings: string[];
 }
