@@ -49,6 +49,14 @@ export interface SessionInfo {
   isThis: boolean;
 }
 
+/** A passkey, without what it is checked by. */
+export interface PasskeyInfo {
+  id: number;
+  name: string;
+  madeAt: string;
+  usedAt: string | null;
+}
+
 /** A key for scripts, without the key. */
 export interface TokenInfo {
   id: number;

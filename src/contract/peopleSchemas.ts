@@ -73,5 +73,13 @@ export const trailQuery = Joi.object<OfAccount & { find?: string; before?: numbe
   },
 );
 
+/** What a browser says of a passkey: looked through by the library that knows its form. */
+const response = Joi.object({ id: Joi.string().max(2000).required() })
+  .unknown(true)
+  .required();
+export const passkeyResponse = Joi.object<{ response: object }>({ response });
+export const newPasskey = Joi.object<{ name: string; response: object }>({ name, response });
+export const passkeyRemoval = Joi.object<{ id: number }>({ id: id.required() });
+
 /** A session by its number; left out: the one that asks. */
 export const sessionEnd = Joi.object<{ id?: number }>({ id });

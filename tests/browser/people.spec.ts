@@ -20,8 +20,8 @@ async function choosePassword(page: Page, submit: string): Promise<void> {
 }
 
 /** Comes in as the owner of everything; where nobody is one yet, she makes herself that. */
-async function asOwner(page: Page, address: string): Promise<void> {
-  await page.goto('/setup?part=people');
+async function asOwner(page: Page, address: string, site = ''): Promise<void> {
+  await page.goto(`${site}/setup?part=people`);
   const first = page.getByRole('form', { name: 'First owner' });
   await first.or(page.getByRole('form', { name: 'Sign in' })).waitFor();
   if (await first.isVisible()) {
@@ -31,7 +31,7 @@ async function asOwner(page: Page, address: string): Promise<void> {
     await page.getByRole('table', { name: 'People' }).waitFor();
     await page.context().clearCookies();
   }
-  await page.goto(address);
+  await page.goto(`${site}${address}`);
   await signIn(page, ADA);
 }
 
@@ -144,6 +144,42 @@ test('signed out elsewhere, a page leads to the door, and back to what was shown
   await expect(page).toHaveURL(/\/sign-in\?to=.*campaigns/, { timeout: 60_000 });
   await signIn(page, ADA);
   await expect(lensRows(page, 'Campaigns').getByRole('row').nth(2)).toBeVisible();
+});
+
+test('a device that keeps a passkey comes in without a password, once for each question', async ({
+  page,
+  baseURL,
+}) => {
+  // Browsers make passkeys for names, not for addresses.
+  const site = baseURL!.replace('127.0.0.1', 'localhost');
+  const device = await page.context().newCDPSession(page);
+  await device.send('WebAuthn.enable');
+  await device.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await asOwner(page, '/setup?part=people', site);
+  await page.getByLabel('Name of the passkey').fill('The desk');
+  await page.getByRole('button', { name: 'Add a passkey' }).click();
+  const keys = page.getByRole('table', { name: 'Passkeys' });
+  await expect(keys).toContainText('not used yet');
+  await page.getByRole('button', { name: /^Signed in as/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  const [answer] = await Promise.all([
+    page.waitForRequest((one) => one.url().endsWith('/api/passkeys/come-in') && one.method() === 'POST'),
+    page.getByRole('button', { name: 'Come in with a passkey' }).click(),
+  ]);
+  await expect(keys).toContainText('last used');
+  // What the device signed then is worth nothing now.
+  await page.context().clearCookies();
+  const again = await page.request.post(`${site}/api/passkeys/come-in`, { data: answer.postDataJSON() });
+  expect(again.status()).toBe(403);
 });
 
 test('a script with a token does what its role lets it', async ({ page, playwright, baseURL }) => {

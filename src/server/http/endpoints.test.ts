@@ -15,8 +15,24 @@ const listFiles = (at: string): string[] =>
 
 /** Role × endpoint: what is not for everybody who sees an account, or who decides on it. A new endpoint that belongs here is put here. */
 const NEEDS: Record<string, string[]> = {
-  anyone: ['GET health/index', 'GET health/live', 'POST session', 'POST welcome'],
-  self: ['DELETE session', 'GET me', 'GET session', 'PUT people/password'],
+  anyone: [
+    'GET health/index',
+    'GET health/live',
+    'POST passkeys/come-in',
+    'POST session',
+    'POST welcome',
+    'PUT passkeys/come-in',
+  ],
+  self: [
+    'DELETE passkeys/index',
+    'DELETE session',
+    'GET me',
+    'GET passkeys/index',
+    'GET session',
+    'POST passkeys/index',
+    'POST passkeys/new',
+    'PUT people/password',
+  ],
   send: [
     'PATCH trials/index',
     'POST bales/[id]/retry',

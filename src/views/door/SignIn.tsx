@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Fault, Field, TextBox } from '../shared/kit';
+import { canUsePasskeys, comeInByPasskey } from '../shared/people/passkeys';
 import { peopleApi } from '../shared/people/peopleApi';
 import { DoorPage } from './DoorPage';
 import { useTry } from './useTry';
@@ -19,6 +20,7 @@ export function SignIn() {
     () => peopleApi.signIn({ email, password }),
     () => location.assign(wayIn()),
   );
+  const passkey = useTry(comeInByPasskey, () => location.assign(wayIn()));
   return (
     <DoorPage title="Sign in" onSubmit={attempt}>
       <Field label="E-mail">
@@ -42,10 +44,15 @@ export function SignIn() {
           onChange={({ target }) => setPassword(target.value)}
         />
       </Field>
-      <Fault error={error} />
+      <Fault error={error ?? passkey.error} />
       <Button type="submit" variant="contained" disabled={isTrying || email === '' || password === ''}>
         {isTrying ? 'Signing in …' : 'Sign in'}
       </Button>
+      {canUsePasskeys() && (
+        <Button variant="outlined" disabled={passkey.isTrying} onClick={passkey.attempt}>
+          Come in with a passkey
+        </Button>
+      )}
       <p className="note">Forgotten it? An owner of your account makes you a link for a new one.</p>
     </DoorPage>
   );

@@ -9,6 +9,7 @@ import { FirstOwner } from './FirstOwner';
 import { PeopleList } from './PeopleList';
 import { TokenList } from './TokenList';
 import { OwnSignIn } from './OwnSignIn';
+import { Passkeys } from './Passkeys';
 
 /** Who comes in, and what they may do on this account. */
 export function PeoplePart({ account }: { account: AccountInfo }) {
@@ -31,6 +32,7 @@ export function PeoplePart({ account }: { account: AccountInfo }) {
       {data && <PeopleList account={account} me={me.id} people={data.people} />}
       {!owns && <p className="faint">Who else sees {account.name} is told to its owners.</p>}
       <OwnSignIn me={me} />
+      <Passkeys />
       {data && <TokenList account={account} tokens={data.tokens} />}
       {data && data.log.length > 0 && <DoorLog lines={data.log} />}
     </>

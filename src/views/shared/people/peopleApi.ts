@@ -1,4 +1,12 @@
-import type { Me, OneTimeLink, PeopleAnswer, Role, SessionInfo, TrailAnswer } from '../../../contract/people';
+import type {
+  Me,
+  OneTimeLink,
+  PasskeyInfo,
+  PeopleAnswer,
+  Role,
+  SessionInfo,
+  TrailAnswer,
+} from '../../../contract/people';
 import { ask, query, send } from '../ask';
 
 /** What views ask about who comes in. */
@@ -25,6 +33,14 @@ export const peopleApi = {
     ask<{ id: number; key: string }>('/api/people/tokens', send('POST', { account, ...token })),
   trail: (account: number, asked: { find?: string; before?: number }) =>
     ask<TrailAnswer>(`/api/audit?${query({ account, ...asked })}`),
+  passkeys: () => ask<PasskeyInfo[]>('/api/passkeys'),
+  newPasskey: () => ask<object>('/api/passkeys/new', { method: 'POST' }),
+  keepPasskey: (made: { name: string; response: unknown }) =>
+    ask<{ kept: true }>('/api/passkeys', send('POST', made)),
+  dropPasskey: (id: number) => ask<{ removed: true }>('/api/passkeys', send('DELETE', { id })),
+  passkeyAsked: () => ask<object>('/api/passkeys/come-in', { method: 'PUT' }),
+  comeInByPasskey: (response: unknown) =>
+    ask<{ in: true }>('/api/passkeys/come-in', send('POST', { response })),
   endToken: (account: number, id: number) =>
     ask<{ ended: true }>(`/api/people/tokens?${query({ account, id })}`, { method: 'DELETE' }),
 };
