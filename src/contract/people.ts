@@ -81,6 +81,8 @@ export interface TrailLine {
   by: string;
   what: string;
   subject: string;
+  /** What the subject is called now; null: it names itself, or has gone. */
+  name: string | null;
   from: unknown;
   to: unknown;
 }

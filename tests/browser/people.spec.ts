@@ -64,7 +64,7 @@ test('an owner lets somebody in who decides and cannot send; she sends; the trai
     await form.getByLabel('E-mail').fill('ben@tarnbrook.example');
     await form.getByRole('button', { name: 'Let in' }).click();
     const link = await page.locator('.secretText').textContent();
-    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
     await bens.goto(link!);
     await choosePassword(bens, 'Keep it and go in');
     await expect(bens.getByRole('button', { name: 'Signed in as Ben Okoro' })).toBeVisible();
@@ -209,7 +209,7 @@ test('a script with a token does what its role lets it', async ({ page, playwrig
   expect((await outside.get(path)).status()).toBe(200);
   expect((await outside.get(`/report/${id}?account=${account.id}`)).url()).toContain('/sign-in');
   await outside.dispose();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'End now' }).click();
   await expect(page.getByRole('button', { name: 'End now' })).toHaveCount(0);
   expect((await script.get('/api/accounts')).status()).toBe(401);

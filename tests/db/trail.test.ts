@@ -159,6 +159,8 @@ describe('who decided last stands on what was decided', () => {
     await setGoal(ADA, account, goal(0.2));
     await setGoal(BEN, account, goal(0.25));
     expect(await callersOn('goal')).toEqual(['Ben']);
+    expect(await newest()).toMatchObject({ subject: `product ${product}`, name: 'Crock' });
+    expect((await loadTrail(account, { find: 'crock' })).lines[0]).toMatchObject({ by: 'Ben' });
     await setMonthGoal(BEN, account, { month: '2026-11-01', sales: 1, spend: null });
     expect(await callersOn('month_goal')).toEqual(['Ben']);
   });

@@ -23,16 +23,17 @@ export async function trailFile(accountId: number, find: string | undefined, for
   const { name } = await needAccount(accountId);
   const lines = await listAudit(db(), accountId, { find, most: MOST.file });
   const written = (value: unknown) => (value === null ? '' : JSON.stringify(value));
-  const rows = lines.map(({ at, by, what, subject, from, to }) => [
+  const rows = lines.map(({ at, by, what, subject, name, from, to }) => [
     new Date(at).toISOString(),
     by,
     what,
     subject,
+    name,
     written(from),
     written(to),
   ]);
   return tableFile(
-    { name: `Trail ${name}`, headings: ['at', 'by', 'what', 'subject', 'from', 'to'], rows },
+    { name: `Trail ${name}`, headings: ['at', 'by', 'what', 'subject', 'name', 'from', 'to'], rows },
     format,
   );
 }

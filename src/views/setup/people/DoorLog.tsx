@@ -8,7 +8,7 @@ import { Facts } from '../../shared/kit';
 /** What happened at the door, newest first: for whoever owns everything. */
 export function DoorLog({ lines }: { lines: PeopleAnswer['log'] }) {
   return (
-    <section aria-label="At the door">
+    <section className="apart" aria-label="At the door">
       <h2 className="pageTitle">At the door</h2>
       <Facts aria-label="What happened at the door" sx={{ maxWidth: 900 }}>
         <TableBody>

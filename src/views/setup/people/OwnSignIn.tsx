@@ -18,7 +18,7 @@ export function OwnSignIn({ me }: { me: NonNullable<Me['person']> }) {
   const [isChanging, setChanging] = useState(false);
   const end = usePeopleAct((id: number) => api.signOut(id));
   return (
-    <section aria-label="Your sign-in">
+    <section className="apart" aria-label="Your sign-in">
       <h2 className="pageTitle">Your sign-in</h2>
       <p className="bar">
         <span>

@@ -17,7 +17,7 @@ export function Passkeys() {
   const add = usePeopleAct(addPasskey, () => setName(''));
   const drop = usePeopleAct((id: number) => api.dropPasskey(id));
   return (
-    <section aria-label="Passkeys">
+    <section className="apart" aria-label="Passkeys">
       <h2 className="pageTitle">Passkeys</h2>
       <Fault error={error} />
       {data && data.length > 0 && (

@@ -32,7 +32,7 @@ export function TokenList({ account, tokens }: { account: AccountInfo; tokens: T
   );
   const end = usePeopleAct((id: number) => api.endToken(account.id, id));
   return (
-    <section aria-label="Tokens for scripts">
+    <section className="apart" aria-label="Tokens for scripts">
       <h2 className="pageTitle">Tokens for scripts</h2>
       {tokens.length > 0 && (
         <Facts aria-label="Tokens" sx={{ maxWidth: 900 }}>

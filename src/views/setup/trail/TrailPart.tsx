@@ -58,12 +58,12 @@ export function TrailPart({ account }: { account: AccountInfo }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {lines.map(({ id, at, by, what, subject, from, to }) => (
+            {lines.map(({ id, at, by, what, subject, name, from, to }) => (
               <TableRow key={id}>
                 <TableCell className="faint">{formatTime(at)}</TableCell>
                 <TableCell>{by}</TableCell>
                 <TableCell>{what}</TableCell>
-                <TableCell>{subject}</TableCell>
+                <TableCell title={name === null ? undefined : subject}>{name ?? subject}</TableCell>
                 <TableCell className="faint">
                   <span className="twoLines" title={wordsOf(from)}>
                     {wordsOf(from)}
