@@ -96,8 +96,8 @@ describe('a password', () => {
     const tries = [];
     for (let count = 0; count < 5; count += 1)
       tries.push([await timed(ADA.email), await timed('nobody@elsewhere.example')]);
-    const median = (list: number[]) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
-    const ratio = median(tries.map(([a]) => a.ms)) / median(tries.map(([, b]) => b.ms));
+    // The quickest of each: what a busy machine adds is no part of it.
+    const ratio = Math.min(...tries.map(([a]) => a.ms)) / Math.min(...tries.map(([, b]) => b.ms));
     expect(ratio).toBeGreaterThan(0.5);
     expect(ratio).toBeLessThan(2);
     expect(new Set(tries.flat().map(({ message }) => message)).size).toBe(1);
