@@ -5,12 +5,7 @@ import { canUsePasskeys, comeInByPasskey } from '../shared/people/passkeys';
 import { peopleApi } from '../shared/people/peopleApi';
 import { DoorPage } from './DoorPage';
 import { useTry } from './useTry';
-
-/** Where the door leads to: a page of this Mowing, never elsewhere. */
-function wayIn(): string {
-  const to = new URLSearchParams(location.search).get('to') ?? '/';
-  return /^\/(?![/\\])/.test(to) ? to : '/';
-}
+import { wayIn } from './wayIn';
 
 /** Lets somebody in by e-mail and password. */
 export function SignIn() {
@@ -18,9 +13,9 @@ export function SignIn() {
   const [password, setPassword] = useState('');
   const { isTrying, error, attempt } = useTry(
     () => peopleApi.signIn({ email, password }),
-    () => location.assign(wayIn()),
+    () => location.assign(wayIn(location.search)),
   );
-  const passkey = useTry(comeInByPasskey, () => location.assign(wayIn()));
+  const passkey = useTry(comeInByPasskey, () => location.assign(wayIn(location.search)));
   return (
     <DoorPage title="Sign in" onSubmit={attempt}>
       <Field label="E-mail">
