@@ -6,10 +6,11 @@ import { parseArgs } from 'node:util';
 import { findAccount } from '../../db/queries/accounts';
 import { findImport, listRefused } from '../../db/queries/imports';
 import { THIS_MACHINE } from '../trail';
-import { closeContext, db } from '../context/context';
+import { db } from '../context/context';
 import { IMPORT_LABELS } from '../../contract/reportFields';
 import type { ImportKind } from '../../contract/reportFields';
 import { takeIn } from '../imports/takeIn';
+import { asProgram } from './asProgram';
 
 const USAGE = 'Use: npm run import -- --account ID [--kind KIND] FILE';
 const SHOWN = 10;
@@ -42,11 +43,4 @@ async function main(): Promise<number> {
   return result.state === 'done' ? 0 : 1;
 }
 
-try {
-  process.exitCode = await main();
-} catch (error) {
-  process.stderr.write(`${(error as Error).message}\n`);
-  process.exitCode = 1;
-} finally {
-  await closeContext();
-}
+await asProgram(main);

@@ -3,9 +3,9 @@ import { createInterface } from 'node:readline';
 import { Writable } from 'node:stream';
 import { parseArgs } from 'node:util';
 import { LEAST_PASSWORD } from '../../contract/people';
-import { closeContext } from '../context/context';
 import { addOwner, linkFor, takeOut } from '../people/people';
 import { welcome } from '../people/links';
+import { asProgram } from './asProgram';
 
 const USAGE = `Use: npm run people -- add NAME --email ADDRESS --owner [--password-stdin | --link]
      npm run people -- link --email ADDRESS      a new one-time link, for a password that is lost
@@ -66,11 +66,4 @@ function tell({ path, until }: { path: string; until: string }): void {
   );
 }
 
-try {
-  await main();
-} catch (error) {
-  process.stderr.write(`${(error as Error).message}\n`);
-  process.exitCode = 1;
-} finally {
-  await closeContext();
-}
+await asProgram(main);

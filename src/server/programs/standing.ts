@@ -4,8 +4,9 @@ import { describeChange } from '../../core/changes';
 import { counted, formatMoney } from '../../core/units';
 import { findAccount } from '../../db/queries/accounts';
 import { LEFT } from '../../core/rules';
-import { closeContext, db } from '../context/context';
+import { db } from '../context/context';
 import { runNight } from '../standing/runNight';
+import { asProgram } from './asProgram';
 
 const USAGE = 'Use: npm run standing -- --account ID [--dry]';
 
@@ -34,11 +35,4 @@ async function main(): Promise<void> {
   }
 }
 
-try {
-  await main();
-} catch (error) {
-  process.stderr.write(`${(error as Error).message}\n`);
-  process.exitCode = 1;
-} finally {
-  await closeContext();
-}
+await asProgram(main);

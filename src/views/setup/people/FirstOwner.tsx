@@ -1,14 +1,14 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { api } from '../../shared/api';
-import { Fault, Field, TextBox } from '../../shared/kit';
+import { Fault } from '../../shared/kit';
+import { isWholePerson, NO_PERSON, PersonFields } from '../../shared/people/PersonFields';
 import { PasswordFields } from '../../shared/people/PasswordFields';
 import { PartHead } from '../PartHead';
 
 /** Nobody signs in yet: makes whoever is here the first owner. */
 export function FirstOwner() {
-  const [name, setName] = useState('');
-  const [email, setEmail] = useState('');
+  const [person, setPerson] = useState(NO_PERSON);
   const [password, setPassword] = useState<string | null>(null);
   const [isMaking, setMaking] = useState(false);
   const [error, setError] = useState<Error | null>(null);
@@ -16,14 +16,14 @@ export function FirstOwner() {
     setMaking(true);
     setError(null);
     try {
-      await api.firstOwner({ name, email, password: password! });
+      await api.firstOwner({ ...person, password: password! });
       location.reload();
     } catch (fault) {
       setError(fault as Error);
       setMaking(false);
     }
   };
-  const isWhole = name.trim() !== '' && email.includes('@') && password !== null;
+  const isWhole = isWholePerson(person) && password !== null;
   return (
     <>
       <PartHead title="People">
@@ -40,25 +40,7 @@ export function FirstOwner() {
         }}
       >
         <div className="fields">
-          <Field label="Your name">
-            <TextBox
-              aria-label="Your name"
-              autoComplete="name"
-              maxLength={80}
-              value={name}
-              onChange={({ target }) => setName(target.value)}
-            />
-          </Field>
-          <Field label="E-mail">
-            <TextBox
-              aria-label="E-mail"
-              autoComplete="username"
-              letters={28}
-              maxLength={200}
-              value={email}
-              onChange={({ target }) => setEmail(target.value)}
-            />
-          </Field>
+          <PersonFields nameLabel="Your name" person={person} onPerson={setPerson} />
           <PasswordFields onPassword={setPassword} />
         </div>
         <Fault error={error} />

@@ -4,7 +4,9 @@ import type { AccountInfo } from '../../../contract/api';
 import { ROLES } from '../../../contract/people';
 import type { OneTimeLink, Role } from '../../../contract/people';
 import { api } from '../../shared/api';
-import { Choice, Field, TextBox } from '../../shared/kit';
+import { Choice, Field } from '../../shared/kit';
+import { isWholePerson, NO_PERSON, PersonFields } from '../../shared/people/PersonFields';
+import type { NewPerson } from '../../shared/people/PersonFields';
 import { useTell } from '../../shared/useTell';
 import { usePeopleAct } from './usePeople';
 
@@ -17,46 +19,28 @@ export function Invite({
   onLink: (made: { name: string; link: OneTimeLink }) => void;
 }) {
   const tell = useTell();
-  const [name, setName] = useState('');
-  const [email, setEmail] = useState('');
+  const [person, setPerson] = useState(NO_PERSON);
   const [role, setRole] = useState<Role>('decides');
   const invite = usePeopleAct(
-    (person: { name: string; email: string; role: Role }) => api.invite(account.id, person),
-    ({ link }, person) => {
-      if (link) onLink({ name: person.name, link });
-      else tell(`${person.email} was let in before, and sees ${account.name} too now`);
-      setName('');
-      setEmail('');
+    (asked: NewPerson & { role: Role }) => api.invite(account.id, asked),
+    ({ link }, asked) => {
+      if (link) onLink({ name: asked.name, link });
+      else tell(`${asked.email} was let in before, and sees ${account.name} too now`);
+      setPerson(NO_PERSON);
     },
   );
-  const isWhole = name.trim() !== '' && email.includes('@');
+  const isWhole = isWholePerson(person);
   return (
     <form
       aria-label="Let somebody in"
       className="framed"
       onSubmit={(event) => {
         event.preventDefault();
-        if (isWhole && !invite.isPending) invite.mutate({ name: name.trim(), email: email.trim(), role });
+        if (isWhole && !invite.isPending) invite.mutate({ ...person, role });
       }}
     >
       <div className="fields">
-        <Field label="Name">
-          <TextBox
-            aria-label="Name"
-            maxLength={80}
-            value={name}
-            onChange={({ target }) => setName(target.value)}
-          />
-        </Field>
-        <Field label="E-mail">
-          <TextBox
-            aria-label="E-mail"
-            letters={28}
-            maxLength={200}
-            value={email}
-            onChange={({ target }) => setEmail(target.value)}
-          />
-        </Field>
+        <PersonFields person={person} onPerson={setPerson} />
         <Field label="Role">
           <Choice label="Role" value={role} onChange={(next) => setRole(next as Role)}>
             {ROLES}
