@@ -95,11 +95,11 @@ async function main() {
         say('PostgreSQL is gone; starting it again.');
         postgres.restart().catch((error) => say(error.message));
       }, 3000);
-    // A PostgreSQL of one's own is backed up by whoever runs it, unless it is asked for here.
-    const { databaseUrl } = options;
+    // A PostgreSQL of one's own is backed up by whoever runs it, and a demo is made anew: unless it is asked for here.
+    const { databaseUrl, demo } = options;
     const bin = postgres?.bin ?? (await ensurePostgres());
     const folder = path.join(options.dataDir, 'backups');
-    const nightly = nightlySettings(process.env, databaseUrl ? 0 : NIGHTS_KEPT);
+    const nightly = nightlySettings(process.env, databaseUrl || demo ? 0 : NIGHTS_KEPT);
     endBackups = backUpNightly({ bin, url: env.DATABASE_URL, folder, ...nightly }, say);
     process.stdout.write(`\nMowing is ready at http://127.0.0.1:${options.port}\n`);
     say(`Logs: ${logs}. Ctrl-C stops everything.`);

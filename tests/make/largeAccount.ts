@@ -52,11 +52,12 @@ async function makeStructure(account: number, campaigns: number) {
     insert into mowing.campaign (account_id, name, budget_micros, budget_kind)
     select ${account}, 'Campaign ' || n, 20000000, 'daily' from generate_series(1, ${campaigns}::integer) n`;
   await db()`
-    insert into mowing.ad_group (account_id, campaign_id, name) select ${account}, campaign_id, 'all' from mowing.campaign where account_id = ${account}`;
+    insert into mowing.ad_group (account_id, campaign_id, name, product_id)
+    select ${account}, campaign_id, 'all', (select min(product_id) from mowing.product where account_id = ${account}) + campaign_id % ${PRODUCTS}
+    from mowing.campaign where account_id = ${account}`;
   await db()`
     insert into mowing.ad (account_id, ad_group_id, product_id)
-    select ${account}, ad_group_id, (select min(product_id) from mowing.product where account_id = ${account}) + ad_group_id % ${PRODUCTS}
-    from mowing.ad_group where account_id = ${account}`;
+    select account_id, ad_group_id, product_id from mowing.ad_group where account_id = ${account}`;
   await db()`
     insert into mowing.target (account_id, ad_group_id, kind, match, expression, bid_micros)
     select ${account}, g.ad_group_id, 'keyword', 'exact', 'term ' || n, 400000
