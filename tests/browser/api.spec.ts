@@ -14,6 +14,7 @@ test('health tells version, database and market', async ({ request }) => {
     database: 'ok',
     market: 'ok',
     freeMegabytes: expect.any(Number),
+    lastBackup: null,
     warnings: expect.any(Array),
   });
 });
