@@ -181,7 +181,7 @@ await sheet.close();
 
 // All accounts side by side; then, last of all, who may come in: from then on everybody signs in.
 await page.goto(`${url}/accounts`);
-await page.waitForFunction(() => !document.querySelector('table')?.textContent.includes('…'));
+await page.waitForFunction(() => document.querySelector('table')?.textContent.includes('…') === false);
 await keep(page, 'accounts');
 await page.goto(`${url}/setup?part=people`);
 await page.getByLabel('Your name').fill('Ada Marlowe');
