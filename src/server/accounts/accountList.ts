@@ -2,13 +2,14 @@ import type { AccountLine } from '../../contract/accountList';
 import type { Right } from '../../contract/people';
 import { monthOf, monthPace } from '../../core/pace';
 import { largest } from '../../core/order';
-import { addDays, formatCount } from '../../core/units';
+import { addDays, counted } from '../../core/units';
+import { sumsIn } from '../../core/windows';
 import { listAccounts } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { countStaged } from '../../db/queries/changes';
 import { db } from '../context/context';
 import { lastTakenIn } from '../../db/queries/imports';
-import { loadOverview } from '../field/loadOverview';
+import { loadOverview, WEIGH_DAYS } from '../field/loadOverview';
 import { loadSync } from '../sync/loadSync';
 
 /** The accounts that somebody may see, each with how it stands. */
@@ -30,9 +31,9 @@ async function lineOf(account: AccountRow): Promise<AccountLine> {
     lastDay === null ? null : figuresOf(account, lastDay),
     loadSync(id),
   ]);
-  const [sorted] = sync.jobs.filter(({ kind }) => kind === 'sync');
+  const [latest] = sync.jobs.filter(({ kind }) => kind === 'sync');
   const trouble = [
-    ...(sorted?.state === 'failed' ? [`The last sync failed: ${sorted.message}`] : []),
+    ...(latest?.state === 'failed' ? [`The last sync failed: ${latest.message}`] : []),
     ...(lastDay === null ? ['No figures yet.'] : []),
     ...(figures?.missing ?? []),
   ];
@@ -63,16 +64,13 @@ async function figuresOf({ id, sums }: AccountRow, lastDay: string) {
   const goal = month.goal?.spend ?? null;
   const amounts = new Map(days.map((day) => [day.day, day.spend]));
   // A month is paced by its days and those of the weeks before: not where figures came summed.
-  const isPaced = sums.every(({ to }) => to < addDays(monthOf(lastDay), -56));
+  const isPaced = sumsIn({ from: addDays(monthOf(lastDay), -WEIGH_DAYS), to: lastDay }, sums).length === 0;
   return {
     window: { from: window.from, to: window.to },
     spend,
     sales,
     month: isPaced ? { forecast: monthPace(amounts, lastDay, goal).forecast, goal } : null,
-    missing: missing.map(
-      (one) =>
-        `${one.report}: ${formatCount(one.days.length)} ${one.days.length === 1 ? 'day is' : 'days are'} missing.`,
-    ),
+    missing: missing.map(({ report, days: gone }) => `${report}: ${counted(gone.length, 'day')} missing.`),
   };
 }
 

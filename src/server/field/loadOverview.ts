@@ -23,7 +23,7 @@ import { costsOf } from '../economics/products';
 import { loadSync } from '../sync/loadSync';
 
 /** Weeks before the month from which weekdays get their weight. */
-const WEIGH_DAYS = 56;
+export const WEIGH_DAYS = 56;
 
 /** The whole account over a window: day by day with all sales, profit after ads, the month, days that are missing. */
 export async function loadOverview(

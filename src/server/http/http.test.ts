@@ -189,6 +189,16 @@ describe('somebody with a role on account 7', () => {
     for (const may of ['see', 'self', 'own'] as const) expect(await ask(may, null)).toBe(401);
     expect(await ask('anyone', null)).toBe(200);
   });
+
+  test('is not asked for by what is for anyone: health answers also while the database hangs', async () => {
+    const hangs = {
+      locals: { visitor: () => new Promise(() => {}), from: { address: '', isSecure: false } },
+    };
+    const url = new URL('http://127.0.0.1/api/x');
+    const context = { url, request: new Request(url), params: {}, ...hangs };
+    const { status } = await endpoint({ may: 'anyone', run: () => 'well' })(context as never);
+    expect(status).toBe(200);
+  });
 });
 
 describe('texts that no database keeps', () => {

@@ -147,7 +147,7 @@ export async function changeRole(
   role: Role | null,
 ): Promise<{ kept: true }> {
   return recorded(caller, accountId, async (tx, note) => {
-    const { name, was } = await needPerson(personId, accountId);
+    const { name, was } = await needPerson(tx, personId, accountId);
     await putRole(tx, accountId, personId, role);
     note({ what: 'change role', subject: name, from: { role: was }, to: { role } });
     if (role === null && (await countRoles(tx, personId)) === 0) {
@@ -169,7 +169,7 @@ export async function resetPassword(
   ownedBy: (accountId: number) => boolean,
 ): Promise<OneTimeLink> {
   return recorded(caller, accountId, async (tx, note) => {
-    const { name } = await needPerson(personId, accountId);
+    const { name } = await needPerson(tx, personId, accountId);
     const accounts = [...(await rolesOf(tx, personId)).keys()];
     if (!accounts.every(ownedBy))
       throw new MowingError(
@@ -184,9 +184,13 @@ export async function resetPassword(
 }
 
 /** Somebody who has a role on the account. @throws MowingError for others, and for who owns everything */
-async function needPerson(personId: number, accountId: number): Promise<{ name: string; was: Role }> {
-  const person = await findPerson(db(), personId);
-  const was = (await rolesOf(db(), personId)).get(accountId);
+async function needPerson(
+  tx: Transaction,
+  personId: number,
+  accountId: number,
+): Promise<{ name: string; was: Role }> {
+  const person = await findPerson(tx, personId);
+  const was = (await rolesOf(tx, personId)).get(accountId);
   if (person?.ownsAll)
     throw new MowingError('forbidden', `${person.name} owns everything; npm run people changes that.`);
   if (!person || was === undefined)

@@ -37,7 +37,11 @@ export const TOKEN_START = 'mowing_';
 
 /** Who asks; null: it has to sign in first. */
 export async function visitorOf(headers: Headers): Promise<Visitor | null> {
-  if (!(await isClosed())) return ANYBODY;
+  return (await known(headers)) ?? ((await isClosed()) ? null : ANYBODY);
+}
+
+/** Whoever shows a token or a session that has not ended. */
+async function known(headers: Headers): Promise<Visitor | null> {
   const key = /^Bearer (.+)$/.exec(headers.get('authorization') ?? '')?.[1];
   if (key !== undefined) return ofToken(key);
   const secret = cookieOf(headers, SESSION_COOKIE);

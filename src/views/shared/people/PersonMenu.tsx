@@ -47,7 +47,9 @@ export function PersonMenu({ account }: { account: number | undefined }) {
         <MenuItem
           onClick={() => {
             setAnchor(null);
-            goTo('setup', account, 'people');
+            // Outside the places of an account, another page has to come.
+            if (account === undefined) location.assign('/setup?part=people');
+            else goTo('setup', account, 'people');
           }}
         >
           Your sign-in and people
