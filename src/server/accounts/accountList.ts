@@ -7,7 +7,7 @@ import { sumsIn } from '../../core/windows';
 import { listAccounts } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
 import { countStaged } from '../../db/queries/changes';
-import { db } from '../context/context';
+import { db, log } from '../context/context';
 import { lastTakenIn } from '../../db/queries/imports';
 import { loadOverview, WEIGH_DAYS } from '../field/loadOverview';
 import { loadSync } from '../sync/loadSync';
@@ -28,29 +28,36 @@ async function lineOf(account: AccountRow): Promise<AccountLine> {
   const [staged, takenAt, figures, sync] = await Promise.all([
     countStaged(db(), id),
     lastTakenIn(db(), id),
-    lastDay === null ? null : figuresOf(account, lastDay),
+    lastDay === null ? null : figuresOf(account, lastDay).catch((error: Error) => untold(id, error)),
     loadSync(id),
   ]);
+  const told = typeof figures === 'string' ? null : figures;
   const [latest] = sync.jobs.filter(({ kind }) => kind === 'sync');
   const trouble = [
     ...(latest?.state === 'failed' ? [`The last sync failed: ${latest.message}`] : []),
     ...(lastDay === null ? ['No figures yet.'] : []),
-    ...(figures?.missing ?? []),
+    ...(typeof figures === 'string' ? [figures] : (figures?.missing ?? [])),
   ];
   return {
     id,
     name,
     currency,
     targetAcos,
-    window: figures?.window ?? null,
-    spend: figures?.spend ?? 0,
-    sales: figures?.sales ?? 0,
-    month: figures?.month ?? null,
+    window: told?.window ?? null,
+    spend: told?.spend ?? 0,
+    sales: told?.sales ?? 0,
+    month: told?.month ?? null,
     staged,
     lastDay,
     broughtAt: newest([takenAt, ...sync.reports.map(({ syncedAt }) => syncedAt)]),
     trouble,
   };
+}
+
+/** What stands instead of figures that could not be worked out: the other accounts are told all the same. */
+function untold(id: number, error: Error): string {
+  log().warn({ account: id, error }, 'an account is listed without figures');
+  return `Its figures could not be worked out: ${error.message}`;
 }
 
 async function figuresOf({ id, sums }: AccountRow, lastDay: string) {
