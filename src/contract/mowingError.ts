@@ -5,6 +5,7 @@ export type ErrorCode =
   | 'foreign-origin'
   | 'forbidden'
   | 'not-signed-in'
+  | 'code-wanted'
   | 'too-many'
   | 'conflict'
   | 'too-large'
@@ -21,6 +22,7 @@ const STATUS: Record<ErrorCode, number> = {
   'foreign-origin': 403,
   forbidden: 403,
   'not-signed-in': 401,
+  'code-wanted': 401,
   'too-many': 429,
   conflict: 409,
   'too-large': 413,
@@ -38,11 +40,20 @@ export class MowingError extends Error {
   /** One entry for each thing that is wrong, with where it is. */
   readonly faults: { where: string; what: string }[];
 
-  constructor(code: ErrorCode, message: string, faults: { where: string; what: string }[] = []) {
+  /** When it may be tried again, seconds from now. */
+  readonly retryAfterS?: number;
+
+  constructor(
+    code: ErrorCode,
+    message: string,
+    faults: { where: string; what: string }[] = [],
+    retryAfterS?: number,
+  ) {
     super(message);
     this.name = 'MowingError';
     this.code = code;
     this.faults = faults;
+    this.retryAfterS = retryAfterS ?? (code === 'busy' ? 2 : undefined);
   }
 
   get status(): number {

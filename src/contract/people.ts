@@ -57,6 +57,19 @@ export interface PasskeyInfo {
   usedAt: string | null;
 }
 
+/** Codes of an app, asked for beside the password. */
+export interface CodesInfo {
+  /** Null: none are asked for. */
+  onSince: string | null;
+}
+
+/** What an app works codes out of: shown this once. */
+export interface NewCodes {
+  secret: string;
+  /** The same as an address that apps read from a picture. */
+  address: string;
+}
+
 /** A key for scripts, without the key. */
 export interface TokenInfo {
   id: number;
@@ -103,6 +116,8 @@ export interface PeopleAnswer {
 export interface OneTimeLink {
   path: string;
   until: string;
+  /** Whether it was mailed to whom it is for; off: no mail server is known, or a command made it. */
+  mail: 'sent' | 'failed' | 'off';
 }
 
 /** Least characters of a password. */

@@ -13,10 +13,17 @@ const name = Joi.string().trim().min(1).max(80).required();
 const password = Joi.string().min(LEAST_PASSWORD).max(MOST_PASSWORD).required();
 const token = Joi.string().max(200).required();
 
-export const signInRequest = Joi.object<{ email: string; password: string }>({
+const code = Joi.string().trim().max(20);
+const ownPassword = Joi.string().max(MOST_PASSWORD).required();
+
+export const signInRequest = Joi.object<{ email: string; password: string; code?: string }>({
   email: Joi.string().trim().max(200).required(),
-  password: Joi.string().max(MOST_PASSWORD).required(),
+  password: ownPassword,
+  code,
 });
+
+export const firstCode = Joi.object<{ code: string }>({ code: code.required() });
+export const codesOff = Joi.object<{ password: string }>({ password: ownPassword });
 
 export const firstOwnerRequest = Joi.object<{ name: string; email: string; password: string }>({
   name,
@@ -27,7 +34,7 @@ export const firstOwnerRequest = Joi.object<{ name: string; email: string; passw
 export const welcomeRequest = Joi.object<{ token: string; password: string }>({ token, password });
 
 export const ownPasswordRequest = Joi.object<{ old: string; password: string }>({
-  old: Joi.string().max(MOST_PASSWORD).required(),
+  old: ownPassword,
   password,
 });
 

@@ -1,6 +1,7 @@
 import postgres from 'postgres';
 import { promptSocket } from './promptSocket';
-import { withWholeResults } from './wholeResults';
+import { watched } from './watched';
+import type { SlowQuery } from './watched';
 
 /**
  * A connection pool with Mowing's types fixed: days come as 'YYYY-MM-DD' strings, bigint as a number while it
@@ -21,10 +22,16 @@ function exactNumber(text: string): number {
   return value;
 }
 
-/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old @param options.longestMs a statement that takes longer is ended */
+/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old @param options.longestMs a statement that takes longer is ended @param options.onSlow hears of each that took long */
 export function connect(
   url: string,
-  options: { max?: number; onclose?: () => void; stays?: boolean; longestMs?: number } = {},
+  options: {
+    max?: number;
+    onclose?: () => void;
+    stays?: boolean;
+    longestMs?: number;
+    onSlow?: (query: SlowQuery) => void;
+  } = {},
 ): Db {
   const sql = postgres(url, {
     max: options.max ?? 8,
@@ -50,7 +57,7 @@ export function connect(
       },
     },
   } as postgres.Options<Record<string, postgres.PostgresType>>) as unknown as Db;
-  return withWholeResults(sql);
+  return watched(sql, options.onSlow ?? (() => {}));
 }
 
 /** Database address from the environment. @throws when DATABASE_URL is not set. */

@@ -2,9 +2,11 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { version } from '../../package.json';
 import type { Health } from '../contract/api';
 import { formatCount, formatFullDay } from '../core/units';
-import { isUp } from '../db/queries/health';
+import { databaseTime } from '../db/queries/health';
 import { db } from './context/context';
+import { clockTrouble } from './machine/clock';
 import { lastBackup } from './machine/lastBackup';
+import { memoryTrouble } from './machine/memory';
 import { freeBytes, leastFree } from './machine/room';
 import { market } from './market/market';
 
@@ -13,8 +15,8 @@ const ANSWER_WITHIN_MS = 3000;
 
 /** Whether the application, its database and its market answer, and what will be in want soon. Answers within a few seconds, whatever hangs. */
 export async function loadHealth(): Promise<Health> {
-  const [isDatabaseUp, isMarketUp, backup, free] = await Promise.all([
-    soon(isUp(db()), false),
+  const [databaseNow, isMarketUp, backup, free] = await Promise.all([
+    soon(databaseTime(db()), null),
     soon(market().isUp(), false),
     soon(lastBackup(), null),
     soon(
@@ -22,6 +24,7 @@ export async function loadHealth(): Promise<Health> {
       null,
     ),
   ]);
+  const isDatabaseUp = databaseNow !== null;
   const word = (isWell: boolean) => (isWell ? 'ok' : 'down');
   const isLow = free !== null && free < leastFree();
   return {
@@ -31,7 +34,12 @@ export async function loadHealth(): Promise<Health> {
     market: word(isMarketUp),
     freeMegabytes: free === null ? null : Math.round(free / 1e6),
     lastBackup: backup?.toISOString() ?? null,
-    warnings: [...(isLow ? [lowDisk(free)] : []), ...(isOld(backup) ? [oldBackup(backup!)] : [])],
+    warnings: [
+      isLow ? lowDisk(free) : null,
+      memoryTrouble(),
+      clockTrouble(databaseNow),
+      isOld(backup) ? oldBackup(backup!) : null,
+    ].filter((warning) => warning !== null),
   };
 }
 

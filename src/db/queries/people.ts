@@ -53,6 +53,7 @@ export async function removePerson(tx: Query, id: number): Promise<void> {
   await tx`delete from mowing.session where person_id = ${id}`;
   await tx`delete from mowing.one_time_link where person_id = ${id}`;
   await tx`delete from mowing.passkey where person_id = ${id}`;
+  await tx`delete from mowing.code_key where person_id = ${id}`;
   await tx`update mowing.api_token set ended_at = now() where made_by_id = ${id} and ended_at is null`;
 }
 

@@ -1,6 +1,7 @@
 import pino from 'pino';
 import { connect, databaseUrl } from '../../db/connection';
 import type { Db } from '../../db/connection';
+import type { SlowQuery } from '../../db/watched';
 import { asReading, readingSql } from './reading';
 import { showThatAlive } from './alive';
 import type { Alive } from './alive';
@@ -23,10 +24,12 @@ interface Context {
 }
 
 function make(): Context {
+  const log = pino({ level: process.env.MOWING_LOG ?? 'info', base: { part: 'app' } });
+  const onSlow = (query: SlowQuery) => log.warn(query, 'slow query');
   return {
-    sql: connect(databaseUrl()),
-    reads: connect(databaseUrl(), { max: READING_AT_ONCE, longestMs: LONGEST_READING_MS }),
-    log: pino({ level: process.env.MOWING_LOG ?? 'info', base: { part: 'app' } }),
+    sql: connect(databaseUrl(), { onSlow }),
+    reads: connect(databaseUrl(), { max: READING_AT_ONCE, longestMs: LONGEST_READING_MS, onSlow }),
+    log,
   };
 }
 

@@ -6,6 +6,7 @@ import { log, reading, READING_AT_ONCE } from '../context/context';
 import { RIGHTS } from '../../contract/people';
 import type { Right } from '../../contract/people';
 import { noSuchAccount } from '../accounts/accounts';
+import { isClosed } from '../people/openness';
 import type { Visitor } from '../people/visitor';
 import type { Caller } from '../trail';
 import { needOwned } from '../accounts/owned';
@@ -13,6 +14,7 @@ import type { Named } from '../accounts/owned';
 import { isDiskFull } from '../machine/room';
 import { drainBody } from './bodyOf';
 import { readBody, readValues } from './read';
+import { shares } from './share';
 import { Turns } from './turns';
 import type { WhereFrom } from './whereFrom';
 
@@ -67,9 +69,11 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
   };
   const answered = async (context: APIContext): Promise<Response> => {
     try {
+      await shares().takeOfAddress(context.locals.from.address, isClosed);
       // What is for anyone asks nobody's name: health answers also while the database hangs.
       const visitor = may === 'anyone' ? null : await context.locals.visitor();
       if (!visitor && may !== 'anyone') throw notSignedIn();
+      if (visitor) await shares().takeOwn(visitor);
       const read = {
         path: spec.path ? readValues(context.params, spec.path, 'path') : (undefined as P),
         query: spec.query
@@ -154,7 +158,7 @@ export const nothingThere = (method: string, path: string): Response =>
 export function errorResponse(error: unknown, path: string): Response {
   const known = error instanceof MowingError ? error : internal(error, path);
   const body: ErrorAnswer = { error: { code: known.code, message: known.message, faults: known.faults } };
-  const headers = known.code === 'busy' ? { 'retry-after': '2' } : undefined;
+  const headers = known.retryAfterS ? { 'retry-after': String(known.retryAfterS) } : undefined;
   return Response.json(body, { status: known.status, headers });
 }
 

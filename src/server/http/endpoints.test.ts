@@ -25,12 +25,16 @@ const NEEDS: Record<string, string[]> = {
   ],
   self: [
     'DELETE passkeys/index',
+    'DELETE people/codes',
     'DELETE session',
     'GET me',
     'GET passkeys/index',
+    'GET people/codes',
     'GET session',
     'POST passkeys/index',
     'POST passkeys/new',
+    'POST people/codes',
+    'PUT people/codes',
     'PUT people/password',
   ],
   send: [

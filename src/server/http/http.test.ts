@@ -161,6 +161,7 @@ describe('somebody with a role on account 7', () => {
   };
   const as = (role: (typeof ROLES)[number]): Visitor => ({
     name: role,
+    key: null,
     person: null,
     ownsAll: false,
     rightsOn: (account) => (account === 7 ? RIGHTS_OF[role] : null),

@@ -3,6 +3,7 @@ import type { FileHandle } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { dataDir } from '../machine/dataDir';
+import { needMemory } from '../machine/memory';
 import { needRoom } from '../machine/room';
 import { bodyOf } from './bodyOf';
 
@@ -26,6 +27,7 @@ export async function withUpload<T>(
   bytes: number | null,
   work: (upload: Upload) => Promise<T>,
 ): Promise<T> {
+  needMemory();
   await needRoom(bytes);
   const file = await openUnnamed();
   const spool = new Spool(file, bodyOf(request));

@@ -5,6 +5,7 @@ import { nameCaller } from '../../db/queries/audit';
 import { findPerson, logPeople, setPassword } from '../../db/queries/people';
 import { endSessions, insertLink, takeLink } from '../../db/queries/sessions';
 import { db } from '../context/context';
+import { dropCodes } from './codes';
 import { hashPassword } from './password';
 import { hashOf, newSecret } from './secrets';
 import { beginSession } from './signIn';
@@ -21,7 +22,7 @@ export async function makeOneTimeLink(
 ): Promise<OneTimeLink> {
   const secret = newSecret();
   const until = await insertLink(tx, { hash: hashOf(secret), personId, hours });
-  return { path: `/welcome#${secret}`, until };
+  return { path: `/welcome#${secret}`, until, mail: 'off' };
 }
 
 /**
@@ -41,6 +42,8 @@ export async function welcome(asked: { token: string; password: string }, from: 
     await nameCaller(tx, found.name);
     await setPassword(tx, found.id, password);
     await endSessions(tx, found.id, { allBut: null });
+    // Who lost her phone gets in again by a link, and by nothing else.
+    await dropCodes(tx, found);
     await logPeople(tx, { what: 'choose password', subject: found.name, address: from.address });
     return found;
   })) as { id: number; name: string };

@@ -23,6 +23,7 @@ import { db } from '../context/context';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { LINK_HOURS, makeOneTimeLink } from './links';
+import { mailLink } from './mail';
 import { hashPassword } from './password';
 import { beginSession } from './signIn';
 import type { From } from './signIn';
@@ -122,7 +123,7 @@ export async function invite(
   { name, email, role }: { name: string; email: string; role: Role },
   ownedBy: (accountId: number) => boolean,
 ): Promise<{ link: OneTimeLink | null }> {
-  return recorded(caller, accountId, async (tx, note) => {
+  const { link, to } = await recorded(caller, accountId, async (tx, note) => {
     if (!(await hasPeople(tx)))
       throw new MowingError('conflict', 'Make yourself the first owner before you let others in.');
     const known = await findByEmail(tx, email);
@@ -135,8 +136,10 @@ export async function invite(
     await logPeople(tx, { what: 'let in', subject });
     const isHers = known?.password != null || ![...(await rolesOf(tx, id)).keys()].every(ownedBy);
     const link = isHers ? null : await makeOneTimeLink(tx, id, LINK_HOURS.invitation);
-    return { link };
+    return { link, to: { name: subject, email } };
   });
+  // Only what stands in the database is mailed.
+  return { link: link && { ...link, mail: await mailLink(to, link, caller.name) } };
 }
 
 /** Gives somebody another role on an account, or none. Who has none left anywhere is taken out. */
@@ -168,8 +171,8 @@ export async function resetPassword(
   personId: number,
   ownedBy: (accountId: number) => boolean,
 ): Promise<OneTimeLink> {
-  return recorded(caller, accountId, async (tx, note) => {
-    const { name } = await needPerson(tx, personId, accountId);
+  const { link, to } = await recorded(caller, accountId, async (tx, note) => {
+    const { name, email } = await needPerson(tx, personId, accountId);
     const accounts = [...(await rolesOf(tx, personId)).keys()];
     if (!accounts.every(ownedBy))
       throw new MowingError(
@@ -179,8 +182,9 @@ export async function resetPassword(
     await endSessions(tx, personId, { allBut: null });
     note({ what: 'new link', subject: name });
     await logPeople(tx, { what: 'new link', subject: name });
-    return makeOneTimeLink(tx, personId, LINK_HOURS.reset);
+    return { link: await makeOneTimeLink(tx, personId, LINK_HOURS.reset), to: { name, email } };
   });
+  return { ...link, mail: await mailLink(to, link, caller.name) };
 }
 
 /** Somebody who has a role on the account. @throws MowingError for others, and for who owns everything */
@@ -188,7 +192,7 @@ async function needPerson(
   tx: Transaction,
   personId: number,
   accountId: number,
-): Promise<{ name: string; was: Role }> {
+): Promise<{ name: string; email: string; was: Role }> {
   const person = await findPerson(tx, personId);
   const was = (await rolesOf(tx, personId)).get(accountId);
   if (person?.ownsAll)
@@ -198,7 +202,7 @@ async function needPerson(
       'not-found',
       'Nobody with this number has a role on the account. Load the page again.',
     );
-  return { name: person.name, was };
+  return { name: person.name, email: person.email, was };
 }
 
 const taken = (email: string) => new MowingError('conflict', `${email} belongs to somebody already.`);

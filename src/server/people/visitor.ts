@@ -10,6 +10,8 @@ import { hashOf } from './secrets';
 /** Whoever asks, before it is known about which account. */
 export interface Visitor {
   name: string;
+  /** By which requests are counted; null: they are not. */
+  key: string | null;
   /** Null: a script, or everybody, where nobody signs in. */
   person: { id: number; name: string; email: string; ownsAll: boolean; sessionId: number } | null;
   /** Whether it may make accounts, and owns them all. */
@@ -21,6 +23,7 @@ export interface Visitor {
 /** Everybody who reaches an application that nobody has to sign in to. */
 export const ANYBODY: Visitor = {
   name: NOBODY,
+  key: null,
   person: null,
   ownsAll: true,
   rightsOn: () => RIGHTS,
@@ -55,17 +58,19 @@ async function ofSession(secret: string): Promise<Visitor | null> {
   if (isStale)
     void touchSession(db(), sessionId).catch((error: unknown) => log().warn({ err: error }, 'not noted'));
   const person = { id, name, email, ownsAll, sessionId };
-  if (ownsAll) return { name, person, ownsAll, rightsOn: () => RIGHTS };
+  const key = `person ${id}`;
+  if (ownsAll) return { name, key, person, ownsAll, rightsOn: () => RIGHTS };
   const roles = await rolesOf(db(), id);
-  return { name, person, ownsAll, rightsOn: (account) => rightsOf(roles.get(account)) };
+  return { name, key, person, ownsAll, rightsOn: (account) => rightsOf(roles.get(account)) };
 }
 
 async function ofToken(key: string): Promise<Visitor | null> {
   const found = key.startsWith(TOKEN_START) ? await findToken(db(), hashOf(key)) : undefined;
   if (!found) return null;
-  const { name, role, accountIds } = found;
+  const { id, name, role, accountIds } = found;
   return {
     name: `token ${name}`,
+    key: `token ${id}`,
     person: null,
     ownsAll: false,
     rightsOn: (account) => rightsOf(accountIds.includes(account) ? role : undefined),

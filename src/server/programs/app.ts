@@ -14,6 +14,8 @@ import { closeContext, db, log } from '../context/context';
 import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
 import { trustedProxies } from '../http/whereFrom';
+import { mailSettings } from '../people/mail';
+import { lookAtClock } from '../machine/clock';
 import { needOwnerForOthers } from './owner';
 import { whenStarterIsGone } from './starter';
 
@@ -45,6 +47,7 @@ server.requestTimeout = 0; // an upload of a large report may take longer than a
 // Longer than clients keep an idle connection: one that is closed just as it is used again looks like a crash to them.
 server.keepAliveTimeout = 75_000;
 await needOwnerForOthers();
+mailSettings(); // says at once what is missing there
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
 /** Does something now and every so often, never twice at once: one duty that hangs keeps no other waiting. */
@@ -71,6 +74,7 @@ const duties = [
   again('delivering bales', PICK_UP_EVERY_MS, resumeBales),
   again('asking for due jobs', PICK_UP_EVERY_MS, askForDueJobs),
   again('reading ahead', PICK_UP_EVERY_MS, readAhead),
+  again('looking at the clock', PICK_UP_EVERY_MS, async () => lookAtClock()),
   again('forgetting ended sessions', SWEEP_EVERY_MS, () => sweepSessions(db())),
 ];
 // Jobs are rows that any program takes: this one looks whenever it has a lane free, also while others are at work.

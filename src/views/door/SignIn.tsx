@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { ApiError } from '../shared/ask';
 import { Fault, Field, TextBox } from '../shared/kit';
 import { canUsePasskeys, comeInByPasskey } from '../shared/people/passkeys';
 import { peopleApi } from '../shared/people/peopleApi';
@@ -11,10 +12,15 @@ import { wayIn } from './wayIn';
 export function SignIn() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
   const { isTrying, error, attempt } = useTry(
-    () => peopleApi.signIn({ email, password }),
+    () => peopleApi.signIn({ email, password, ...(code !== '' && { code }) }),
     () => location.assign(wayIn(location.search)),
   );
+  // Asked for once the password was right, and from then on.
+  const [wantsCode, setWantsCode] = useState(false);
+  const isAsked = error instanceof ApiError && error.code === 'code-wanted';
+  if (isAsked && !wantsCode) setWantsCode(true);
   const passkey = useTry(comeInByPasskey, () => location.assign(wayIn(location.search)));
   return (
     <DoorPage title="Sign in" onSubmit={attempt}>
@@ -39,8 +45,25 @@ export function SignIn() {
           onChange={({ target }) => setPassword(target.value)}
         />
       </Field>
-      <Fault error={error ?? passkey.error} />
-      <Button type="submit" variant="contained" disabled={isTrying || email === '' || password === ''}>
+      {wantsCode && (
+        <Field label="Code of your app">
+          <TextBox
+            isWide
+            autoFocus
+            aria-label="Code of your app"
+            autoComplete="one-time-code"
+            inputMode="numeric"
+            value={code}
+            onChange={({ target }) => setCode(target.value)}
+          />
+        </Field>
+      )}
+      <Fault error={isAsked ? null : (error ?? passkey.error)} />
+      <Button
+        type="submit"
+        variant="contained"
+        disabled={isTrying || email === '' || password === '' || (wantsCode && code === '')}
+      >
         {isTrying ? 'Signing in …' : 'Sign in'}
       </Button>
       {canUsePasskeys() && (

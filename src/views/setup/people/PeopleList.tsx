@@ -21,6 +21,12 @@ interface PeopleListProps {
   people: PersonInfo[];
 }
 
+const MAILED: Record<OneTimeLink['mail'], string> = {
+  sent: 'It was mailed as well.',
+  failed: 'Mailing it failed, and the log tells why: hand it over yourself.',
+  off: '',
+};
+
 /** Who sees an account, and as what. */
 export function PeopleList({ account, me, people }: PeopleListProps) {
   const [link, setLink] = useState<{ name: string; link: OneTimeLink } | null>(null);
@@ -117,7 +123,7 @@ export function PeopleList({ account, me, people }: PeopleListProps) {
           onClose={() => setLink(null)}
         >
           With it {link.name} chooses a password, once, until {formatTime(link.link.until)}. It is not shown
-          again: give it to nobody else.
+          again: give it to nobody else. {MAILED[link.link.mail]}
         </ShownOnce>
       )}
     </>

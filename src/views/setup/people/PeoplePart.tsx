@@ -4,6 +4,7 @@ import { api } from '../../shared/api';
 import { Fault } from '../../shared/kit';
 import { useMe } from '../../shared/people/useMe';
 import { PartHead } from '../PartHead';
+import { Codes } from './Codes';
 import { DoorLog } from './DoorLog';
 import { FirstOwner } from './FirstOwner';
 import { PeopleList } from './PeopleList';
@@ -32,6 +33,7 @@ export function PeoplePart({ account }: { account: AccountInfo }) {
       {data && <PeopleList account={account} me={me.id} people={data.people} />}
       {!owns && <p className="faint">Who else sees {account.name} is told to its owners.</p>}
       <OwnSignIn me={me} />
+      <Codes />
       <Passkeys />
       {data && <TokenList account={account} tokens={data.tokens} />}
       {data && data.log.length > 0 && <DoorLog lines={data.log} />}

@@ -11,7 +11,8 @@ export function usePeopleAct<A, T>(act: (asked: A) => Promise<T>, done?: (answer
     onError: (fault: Error) => tell(fault.message, { kind: 'fault' }),
     onSettled: () =>
       client.invalidateQueries({
-        predicate: ({ queryKey }) => ['people', 'sessions', 'passkeys'].includes(String(queryKey[0])),
+        predicate: ({ queryKey }) =>
+          ['people', 'sessions', 'passkeys', 'codes'].includes(String(queryKey[0])),
       }),
   });
 }

@@ -1,5 +1,7 @@
 import type {
+  CodesInfo,
   Me,
+  NewCodes,
   OneTimeLink,
   PasskeyInfo,
   PeopleAnswer,
@@ -12,7 +14,8 @@ import { ask, query, send } from '../ask';
 /** What views ask about who comes in. */
 export const peopleApi = {
   me: () => ask<Me>('/api/me'),
-  signIn: (who: { email: string; password: string }) => ask<{ in: true }>('/api/session', send('POST', who)),
+  signIn: (who: { email: string; password: string; code?: string }) =>
+    ask<{ in: true }>('/api/session', send('POST', who)),
   /** @param id of a session elsewhere; left out: this one */
   signOut: (id?: number) => ask<object>('/api/session', send('DELETE', { id })),
   sessions: () => ask<SessionInfo[]>('/api/session'),
@@ -33,6 +36,10 @@ export const peopleApi = {
     ask<{ id: number; key: string }>('/api/people/tokens', send('POST', { account, ...token })),
   trail: (account: number, asked: { find?: string; before?: number }) =>
     ask<TrailAnswer>(`/api/audit?${query({ account, ...asked })}`),
+  codes: () => ask<CodesInfo>('/api/people/codes'),
+  beginCodes: () => ask<NewCodes>('/api/people/codes', { method: 'POST' }),
+  codesOn: (code: string) => ask<CodesInfo>('/api/people/codes', send('PUT', { code })),
+  codesOff: (password: string) => ask<CodesInfo>('/api/people/codes', send('DELETE', { password })),
   passkeys: () => ask<PasskeyInfo[]>('/api/passkeys'),
   newPasskey: () => ask<object>('/api/passkeys/new', { method: 'POST' }),
   keepPasskey: (made: { name: string; response: unknown }) =>
