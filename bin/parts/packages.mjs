@@ -68,9 +68,11 @@ export async function ensurePostgres(version) {
   return folder;
 }
 
-/** Path of Chromium; installs Debian's package when there is none. */
-export async function ensureChromium() {
-  const file = '/usr/bin/chromium';
-  if (!existsSync(file)) await ensureDebianPackage('chromium');
+/** A program of Debian; its package is installed when there is none. @returns its path */
+export async function ensureProgram(name, file) {
+  if (!existsSync(file)) await ensureDebianPackage(name);
   return file;
 }
+
+/** Path of Chromium; installs Debian's package when there is none. */
+export const ensureChromium = () => ensureProgram('chromium', '/usr/bin/chromium');

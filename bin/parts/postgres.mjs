@@ -19,7 +19,8 @@ import { say } from './say.mjs';
 
 const isRoot = process.getuid?.() === 0;
 
-async function serverAccount() {
+/** The account that PostgreSQL runs as; {}: whoever starts it. */
+export async function serverAccount() {
   if (!isRoot) return {};
   const line = readFileSync('/etc/passwd', 'utf8')
     .split('\n')
@@ -112,7 +113,7 @@ async function makeCluster(bin, cluster, account, password) {
 
 /**
  * Starts (or joins) the PostgreSQL of this data folder.
- * @returns {Promise<{bin: string, url: string, stop: () => Promise<void>, pid: () => number | undefined}>}
+ * @returns {Promise<{bin: string, url: string, adminUrl: string, joined: boolean, restart: () => Promise<void>, stop: () => Promise<void>, pid: () => number | undefined}>}
  */
 export async function startPostgres(dataDir) {
   const cluster = clusterFolder(dataDir);

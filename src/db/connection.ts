@@ -22,7 +22,7 @@ function exactNumber(text: string): number {
   return value;
 }
 
-/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old @param options.longestMs a statement that takes longer is ended @param options.onSlow hears of each that took long */
+/** Opens a pool. Nothing connects before the first query. @param options.stays its connections are never closed for being idle or old @param options.longestMs a statement that takes longer is ended @param options.isReadOnly what would write is refused @param options.onSlow hears of each that took long */
 export function connect(
   url: string,
   options: {
@@ -30,6 +30,7 @@ export function connect(
     onclose?: () => void;
     stays?: boolean;
     longestMs?: number;
+    isReadOnly?: boolean;
     onSlow?: (query: SlowQuery) => void;
   } = {},
 ): Db {
@@ -41,10 +42,15 @@ export function connect(
     ...(options.stays && { max_lifetime: 0 }),
     connect_timeout: 10,
     onnotice: () => {},
+    // A pooler gives each transaction another connection: statements are not kept on them, nor settings.
+    prepare: !isPooled(),
     connection: {
       application_name: 'mowing',
-      client_min_messages: 'warning',
-      ...(options.longestMs && { statement_timeout: options.longestMs }),
+      ...(!isPooled() && {
+        client_min_messages: 'warning',
+        ...(options.longestMs && { statement_timeout: options.longestMs }),
+        ...(options.isReadOnly && { default_transaction_read_only: true }),
+      }),
     },
     types: {
       day: { to: 1082, from: [1082], serialize: (day: string) => day, parse: (day: string) => day },
@@ -59,6 +65,22 @@ export function connect(
   } as postgres.Options<Record<string, postgres.PostgresType>>) as unknown as Db;
   return watched(sql, options.onSlow ?? (() => {}));
 }
+
+/** Whether DATABASE_URL leads to a pooler that gives each transaction another connection (PgBouncer, pool_mode=transaction). */
+const isPooled = () => process.env.DATABASE_POOL === 'transaction';
+
+/** Where a connection can be held for as long as a program lives. @throws where only a pooler is known */
+export function directUrl(): string {
+  const url = process.env.DATABASE_DIRECT_URL;
+  if (!url && isPooled())
+    throw new Error(
+      'DATABASE_DIRECT_URL is not set; with DATABASE_POOL=transaction it names the PostgreSQL behind the pooler, for the one connection by which each program shows that it lives.',
+    );
+  return url || databaseUrl();
+}
+
+/** A copy of the database that follows it, for reading; null: there is none. */
+export const readUrl = (): string | null => process.env.DATABASE_READ_URL || null;
 
 /** Database address from the environment. @throws when DATABASE_URL is not set. */
 export function databaseUrl(): string {

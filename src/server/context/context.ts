@@ -1,8 +1,10 @@
 import pino from 'pino';
-import { connect, databaseUrl } from '../../db/connection';
+import { connect, databaseUrl, directUrl, readUrl } from '../../db/connection';
 import type { Db } from '../../db/connection';
 import type { SlowQuery } from '../../db/watched';
-import { asReading, readingSql } from './reading';
+import { asReading, onPool, readingSql } from './reading';
+import { followedBy, isOfReplica } from './replica';
+import type { Replica } from './replica';
 import { showThatAlive } from './alive';
 import type { Alive } from './alive';
 
@@ -18,6 +20,8 @@ interface Context {
   sql: Db;
   /** Connections of their own for requests that only read: they keep no sending, import or job waiting. */
   reads: Db;
+  /** Null: one database does everything. */
+  replica: Replica | null;
   log: pino.Logger;
   /** Made when it is first asked for: a program that only reads needs none. */
   alive?: Alive;
@@ -26,9 +30,17 @@ interface Context {
 function make(): Context {
   const log = pino({ level: process.env.MOWING_LOG ?? 'info', base: { part: 'app' } });
   const onSlow = (query: SlowQuery) => log.warn(query, 'slow query');
+  const limits = { longestMs: LONGEST_READING_MS, isReadOnly: true, onSlow };
+  const sql = connect(databaseUrl(), { onSlow });
+  const copy = readUrl();
+  const onTrouble = (err: unknown) => log.warn({ err }, 'the copy for reading is passed by for a while');
   return {
-    sql: connect(databaseUrl(), { onSlow }),
-    reads: connect(databaseUrl(), { max: READING_AT_ONCE, longestMs: LONGEST_READING_MS, onSlow }),
+    sql,
+    reads: connect(databaseUrl(), { max: READING_AT_ONCE, ...limits }),
+    replica:
+      copy === null
+        ? null
+        : followedBy(sql, connect(copy, { max: 2 * READING_AT_ONCE, ...limits }), onTrouble),
     log,
   };
 }
@@ -41,9 +53,28 @@ function context(): Context {
 /** The application's connection pool; that of the reading under way, where there is one. */
 export const db = (): Db => readingSql() ?? context().sql;
 
-/** Works for a request that only reads; what the database does for it ends when its client has left. */
-export const reading = <T>(signal: AbortSignal, work: () => Promise<T>): Promise<T> =>
-  asReading(context().reads, signal, work);
+/**
+ * Works for a request that only reads; what the database does for it ends when its client has left. Where there is a copy that shows
+ * everything written so far, it works there; where that fails, once more with the database itself.
+ */
+export async function reading<T>(signal: AbortSignal, work: () => Promise<T>): Promise<T> {
+  const { reads, replica } = context();
+  const here = () => asReading({ pool: reads, isShared: false }, signal, work);
+  if (!replica || !(await replica.hasCaughtUp())) return here();
+  try {
+    return await asReading({ pool: replica.sql, isShared: true }, signal, work);
+  } catch (error) {
+    if (signal.aborted || !isOfReplica(error)) throw error;
+    replica.rest(error);
+    return here();
+  }
+}
+
+/** Works ahead of any request: on the copy for reading, where there is one. */
+export async function readingAhead<T>(work: () => Promise<T>): Promise<T> {
+  const { replica } = context();
+  return replica && (await replica.hasCaughtUp()) ? onPool(replica.sql, work) : work();
+}
 
 /** The application's log: one JSON object a line. */
 export const log = (): pino.Logger => context().log;
@@ -52,7 +83,7 @@ export const log = (): pino.Logger => context().log;
 export async function programNo(): Promise<number> {
   const kept = context();
   const mine = (kept.alive ??= showThatAlive((onLost) =>
-    connect(databaseUrl(), { max: 1, stays: true, onclose: onLost }),
+    connect(directUrl(), { max: 1, stays: true, onclose: onLost }),
   ));
   try {
     return await mine.no;
@@ -67,5 +98,6 @@ export async function programNo(): Promise<number> {
 export async function closeContext(): Promise<void> {
   await context().alive?.end();
   await context().reads.end({ timeout: 5 });
+  await context().replica?.sql.end({ timeout: 5 });
   await context().sql.end({ timeout: 5 });
 }

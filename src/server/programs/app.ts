@@ -8,9 +8,10 @@ import sirv from 'sirv';
 import { resumeBales } from '../changes/sendBale';
 import { readAhead } from '../field/readAhead';
 import { askForDueJobs, runDueJobs } from '../jobs/runJobs';
+import { directUrl } from '../../db/connection';
 import { sweepSessions } from '../../db/queries/sessions';
 import { refuseAbandonedImports } from '../../db/queries/imports';
-import { closeContext, db, log } from '../context/context';
+import { closeContext, db, log, readingAhead } from '../context/context';
 import { passGate } from '../http/gate';
 import { withResponse } from '../http/streamResponse';
 import { trustedProxies } from '../http/whereFrom';
@@ -47,6 +48,7 @@ server.requestTimeout = 0; // an upload of a large report may take longer than a
 // Longer than clients keep an idle connection: one that is closed just as it is used again looks like a crash to them.
 server.keepAliveTimeout = 75_000;
 await needOwnerForOthers();
+directUrl();
 mailSettings(); // says at once what is missing there
 server.listen(port, host, () => log().info({ port, host }, 'application is open'));
 
@@ -73,7 +75,7 @@ const duties = [
   again('refusing abandoned imports', PICK_UP_EVERY_MS, () => refuseAbandonedImports(db())),
   again('delivering bales', PICK_UP_EVERY_MS, resumeBales),
   again('asking for due jobs', PICK_UP_EVERY_MS, askForDueJobs),
-  again('reading ahead', PICK_UP_EVERY_MS, readAhead),
+  again('reading ahead', PICK_UP_EVERY_MS, () => readingAhead(readAhead)),
   again('looking at the clock', PICK_UP_EVERY_MS, async () => lookAtClock()),
   again('forgetting ended sessions', SWEEP_EVERY_MS, () => sweepSessions(db())),
 ];
