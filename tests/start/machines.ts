@@ -59,14 +59,32 @@ export class Programs {
   }
 }
 
+/** The statements of a block, each as it is to be run. */
+export const statementsOf = (block: string): string[] =>
+  block
+    .split(';')
+    .map((statement) => statement.trim())
+    .filter((statement) => statement !== '');
+
+/** An empty database with all tables, on a server of its own. */
+export async function aDatabase(folder: string) {
+  const postgres = await startPostgres(folder);
+  await migrated(postgres);
+  return postgres;
+}
+
+const migrated = ({ url, adminUrl }: { url: string; adminUrl: string }) =>
+  must(process.execPath, ['dist/programs/migrate.mjs'], {
+    env: { DATABASE_URL: url, MOWING_ADMIN_URL: adminUrl, NODE_ENV: 'production' },
+  });
+
 /** A database as an operator would have it, with all tables, and a copy that follows it: made by the statements of the documentation. */
 export async function aDatabaseWithCopy(folder: string) {
   const postgres = await startPostgres(folder);
   const admin = connect(postgres.adminUrl, { max: 1 });
-  for (const statement of blockOf('sql', 'alter system set wal_level').split(';'))
-    if (statement.trim() !== '') await admin.unsafe(statement);
+  for (const statement of statementsOf(blockOf('sql', 'alter system set wal_level')))
+    await admin.unsafe(statement);
   await admin`alter system set shared_buffers = '64MB'`;
-  await admin`create database mowing`;
   await admin.end();
   await postgres.stop();
   await postgres.restart();
@@ -96,9 +114,7 @@ export async function aDatabaseWithCopy(folder: string) {
   await openCopy();
   const copyUrl = new URL(postgres.url);
   copyUrl.port = String(port);
-  await must(process.execPath, ['dist/programs/migrate.mjs'], {
-    env: { DATABASE_URL: postgres.url, NODE_ENV: 'production' },
-  });
+  await migrated(postgres);
   return {
     url: postgres.url,
     copyUrl: copyUrl.href,
