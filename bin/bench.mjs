@@ -1,5 +1,6 @@
 // npm run bench: measures on a database of its own, beside whatever runs.
 // npm run bench -- --soak MINUTES [--processes 2]: nine people at work for so long; errors, memory, slow answers.
+// npm run bench -- --scale: several large accounts on one database, and what 1,000 of them would cost.
 // npm run bench -- --large [PLACE]: every place and step of the large account in the browser. It is made once, and kept.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
@@ -20,6 +21,7 @@ function readArguments() {
       soak: { type: 'string' },
       processes: { type: 'string', default: '1' },
       large: { type: 'boolean', default: false },
+      scale: { type: 'boolean', default: false },
     },
     allowPositionals: true,
   });
@@ -28,7 +30,7 @@ function readArguments() {
   if (soak !== null && !(soak > 0)) throw new Error(`"${values.soak}" is no number of minutes.`);
   if (!Number.isInteger(processes) || processes < 1 || processes > 8)
     throw new Error(`"${values.processes}" is no number of processes from 1 to 8.`);
-  return { soak, processes, isLarge: values.large, only: positionals.join(' ') };
+  return { soak, processes, isLarge: values.large, isScale: values.scale, only: positionals.join(' ') };
 }
 
 /** What the large account is made of: another market makes another one. */
@@ -60,7 +62,7 @@ async function openApps(env, logs, processes) {
 }
 
 async function main() {
-  const { soak, processes, isLarge, only } = readArguments();
+  const { soak, processes, isLarge, isScale, only } = readArguments();
   const dataDir =
     process.env.MOWING_BENCH_DATA_DIR ?? path.join(root, isLarge ? '.data-large' : '.data-bench');
   if (isLarge) letGoOfOther(dataDir);
@@ -80,20 +82,25 @@ async function main() {
       await runProgram('demo', isLarge ? ['--size', 'large'] : [], env);
       if (isLarge) writeFileSync(path.join(dataDir, 'made-of'), madeOf());
     }
-    const apps = await openApps(env, logs, processes);
+    const apps = isScale ? [] : await openApps(env, logs, processes);
     running.push(...apps);
     await bundlePrograms(
-      { bench: 'tests/bench/main.ts', soak: 'tests/bench/soak.ts', large: 'tests/bench/large/main.ts' },
+      {
+        bench: 'tests/bench/main.ts',
+        soak: 'tests/bench/soak.ts',
+        large: 'tests/bench/large/main.ts',
+        scale: 'tests/bench/scale.ts',
+      },
       'dist/programs',
     );
-    const program = isLarge ? 'large' : soak === null ? 'bench' : 'soak';
+    const program = isScale ? 'scale' : isLarge ? 'large' : soak === null ? 'bench' : 'soak';
     for (const { url } of soak === null && !isLarge ? [] : apps)
       await waitForAnswer(`${url}/api/health`, 60, 'application');
     await must(process.execPath, [path.join(root, `dist/programs/${program}.mjs`)], {
       output: 'show',
       env: {
         ...env,
-        MOWING_URL: apps[0].url,
+        MOWING_URL: apps[0]?.url ?? '',
         MOWING_BENCH_ONLY: only,
         MOWING_SOAK_MINUTES: String(soak ?? 0),
         MOWING_SOAK_URLS: apps.map(({ url }) => url).join(' '),

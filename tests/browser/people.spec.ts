@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
+import { Secret, TOTP } from 'otpauth';
 import { demoAccount, freshStage, lensRows, newAccount, press, tray, watch } from './page';
 
 test.beforeAll(freshStage);
@@ -180,6 +181,55 @@ test('a device that keeps a passkey comes in without a password, once for each q
   await page.context().clearCookies();
   const again = await page.request.post(`${site}/api/passkeys/come-in`, { data: answer.postDataJSON() });
   expect(again.status()).toBe(403);
+});
+
+test('codes of an app are asked for beside the password, until the password turns them off', async ({
+  page,
+}) => {
+  await asOwner(page, '/setup?part=people');
+  const part = page.getByRole('region', { name: 'Codes' });
+  await part.getByRole('button', { name: 'Set up codes' }).click();
+  const secret = (await part.locator('.secretText').textContent())!.replace(/ /g, '');
+  const app = new TOTP({ secret: Secret.fromBase32(secret) });
+  await part.getByLabel('The code that it shows').fill(app.generate());
+  await part.getByRole('button', { name: 'Turn codes on' }).click();
+  await expect(part).toContainText('Asked for beside your password');
+  await page.context().clearCookies();
+  await page.goto('/setup?part=people');
+  await signIn(page, ADA);
+  const code = page.getByLabel('Code of your app');
+  await code.fill('000000');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('The code is wrong')).toBeVisible();
+  await code.fill(app.generate({ timestamp: Date.now() + 30_000 })); // that of now turned codes on
+  await code.press('Enter');
+  await part.getByRole('button', { name: 'Turn codes off' }).click();
+  await part.getByLabel('Your password').fill(PASSWORD);
+  await part.getByRole('button', { name: 'Turn off' }).click();
+  await expect(part).toContainText('Your password alone lets you in');
+});
+
+test('who reads an account is offered nothing that changes it', async ({ page, browser, baseURL }) => {
+  await asOwner(page, '/setup?part=people');
+  const account = await demoAccount(page.request);
+  const { link } = (await (
+    await page.request.post('/api/people', {
+      data: { account, name: 'Cora Silva', email: 'cora@tarnbrook.example', role: 'reads' },
+    })
+  ).json()) as { link: { path: string } };
+  const { page: coras, faults } = await ownBrowser(browser, baseURL!);
+  await coras.goto(link.path);
+  await choosePassword(coras, 'Keep it and go in');
+  await coras.goto(`/round?account=${account}&step=over`);
+  await expect(coras.getByText('you read here')).toBeVisible();
+  await expect(coras.locator('.table-row').first()).toBeVisible();
+  await expect(coras.getByRole('button', { name: /^(Accept|Leave|Later)/ })).toHaveCount(0);
+  for (const place of ['field?lens=targets', 'routes', 'words?part=lists', 'setup?part=goals']) {
+    await coras.goto(`/${place}${place.includes('?') ? '&' : '?'}account=${account}`);
+    await expect(coras.locator('main')).not.toBeEmpty();
+    await expect(coras.locator('[data-may]:visible')).toHaveCount(0);
+  }
+  expect(faults).toEqual([]);
 });
 
 test('a script with a token does what its role lets it', async ({ page, playwright, baseURL }) => {

@@ -71,7 +71,11 @@ export function SignIn() {
           Come in with a passkey
         </Button>
       )}
-      <p className="note">Forgotten it? An owner of your account makes you a link for a new one.</p>
+      <p className="note">
+        {wantsCode
+          ? 'Without your phone, an owner of your account makes you a link for a new password: it turns codes off.'
+          : 'Forgotten it? An owner of your account makes you a link for a new one.'}
+      </p>
     </DoorPage>
   );
 }

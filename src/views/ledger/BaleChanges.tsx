@@ -69,7 +69,11 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
           sx={{ border: '1px solid var(--over)', padding: '8px 12px', borderRadius: '3px' }}
         >
           {bale.trouble} Tried {bale.tries} {bale.tries === 1 ? 'time' : 'times'}.{' '}
-          <Button disabled={ledger.retry.isPending} onClick={() => ledger.retry.mutate(bale.id)}>
+          <Button
+            data-may="send"
+            disabled={ledger.retry.isPending}
+            onClick={() => ledger.retry.mutate(bale.id)}
+          >
             Try again now
           </Button>
         </Box>
@@ -97,13 +101,13 @@ export function BaleChanges({ bale, ledger, tray, account }: BaleChangesProps) {
         <Button href={`/api/changes/file?account=${account.id}&format=xlsx&bale=${bale.id}`}>XLSX</Button>
         <Button href={`/api/changes/file?account=${account.id}&format=json&bale=${bale.id}`}>JSON</Button>
         {refused.length > 0 && (
-          <Button onClick={() => tray.stage.mutate(stageAgain(refused))}>
+          <Button data-may="decide" onClick={() => tray.stage.mutate(stageAgain(refused))}>
             Stage {refused.length === 1 ? 'the refused one' : `the ${formatCount(refused.length)} refused`}{' '}
             again
           </Button>
         )}
         {undoable.length > 0 && (
-          <Button variant="outlined" onClick={() => ledger.undo.undo(undoable)}>
+          <Button data-may="decide" variant="outlined" onClick={() => ledger.undo.undo(undoable)}>
             Undo {formatCount(undoable.length)}
           </Button>
         )}
@@ -197,7 +201,11 @@ function ChangeRow({ one, answers, ledger, effect }: ChangeRowProps) {
         </span>
       </TableCell>
       <TableCell>
-        {one.undoable && <Button onClick={() => ledger.undo.undo([one.id])}>Undo</Button>}
+        {one.undoable && (
+          <Button data-may="decide" onClick={() => ledger.undo.undo([one.id])}>
+            Undo
+          </Button>
+        )}
       </TableCell>
     </TableRow>
   );

@@ -22,10 +22,18 @@ export function SettleBale({ ledger, bale, account }: SettleBaleProps) {
         {formatCount(open)} {open === 1 ? 'waits' : 'wait'} for an import of campaigns and targets (
         <PlaceLink href={pageLink('setup', account.id)}>Setup › Data</PlaceLink>) that says what stands there.
       </span>
-      <Button disabled={settle.isPending} onClick={() => settle.mutate({ id: bale.id, as: 'carried-out' })}>
+      <Button
+        data-may="send"
+        disabled={settle.isPending}
+        onClick={() => settle.mutate({ id: bale.id, as: 'carried-out' })}
+      >
         The rest was carried out
       </Button>
-      <Button disabled={settle.isPending} onClick={() => settle.mutate({ id: bale.id, as: 'back-to-tray' })}>
+      <Button
+        data-may="send"
+        disabled={settle.isPending}
+        onClick={() => settle.mutate({ id: bale.id, as: 'back-to-tray' })}
+      >
         Back to the tray
       </Button>
     </div>

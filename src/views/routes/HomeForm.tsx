@@ -68,7 +68,12 @@ export function HomeForm({ product, campaigns, names, currency, kinds, onMake, o
     }
   });
   return (
-    <form aria-label="New home" className="ruledForm" onSubmit={(event) => void make(event)}>
+    <form
+      data-may="decide"
+      aria-label="New home"
+      className="ruledForm"
+      onSubmit={(event) => void make(event)}
+    >
       <div className="fields">
         <Field label="A home of" error={errors.kind}>
           <Controller

@@ -68,12 +68,12 @@ export function ProductRoutes({ product, index, account, state, onApproveAll }: 
         </span>
         <span className="room" />
         {open.length > 0 && (
-          <Button variant="contained" onClick={() => put(open)} title="Approve them (a)">
+          <Button data-may="decide" variant="contained" onClick={() => put(open)} title="Approve them (a)">
             Approve these {formatCount(open.length)}
           </Button>
         )}
         {proposed.length > open.length && (
-          <Button variant="outlined" onClick={onApproveAll}>
+          <Button data-may="decide" variant="outlined" onClick={onApproveAll}>
             Approve all {formatCount(proposed.length)} of the account
           </Button>
         )}
@@ -116,7 +116,7 @@ export function ProductRoutes({ product, index, account, state, onApproveAll }: 
       ) : (
         <p className="bar">
           {product.id !== null && (
-            <Button variant="outlined" onClick={startMaking} title="Make a home (h)">
+            <Button data-may="decide" variant="outlined" onClick={startMaking} title="Make a home (h)">
               New home
             </Button>
           )}

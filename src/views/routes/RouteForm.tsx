@@ -87,8 +87,12 @@ export function RouteForm(props: RouteFormProps) {
       <div className="bar">
         <StartFields start={route.start} currency={currency} onStart={(start) => set({ start })} />
         <span className="room" />
-        {!isProposed && <Button onClick={onRemove}>Remove</Button>}
-        <Button type="submit" variant="contained">
+        {!isProposed && (
+          <Button data-may="decide" onClick={onRemove}>
+            Remove
+          </Button>
+        )}
+        <Button data-may="decide" type="submit" variant="contained">
           {isProposed ? 'Approve' : 'Keep'}
         </Button>
       </div>

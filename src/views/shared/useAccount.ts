@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
+import { RIGHTS } from '../../contract/people';
 import { api } from './api';
 import { chosenAccount } from './givenAccounts';
 import { useShownAccount } from './revision';
@@ -20,9 +21,19 @@ export function useAccount(named: string | null): {
   useEffect(() => {
     if (id !== undefined) remember('account', id);
   }, [id]);
+  useHidden(account);
   const isMissing = data !== undefined && named !== null && !found;
   const missing = isMissing
     ? new Error(`There is no account ${named}. The link may be old; choose one in the top bar.`)
     : null;
   return { accounts, account, error: error ?? missing };
+}
+
+/** What takes a right that somebody has not on the account (`data-may` on it) is not shown to her; see theme/rights.css. */
+function useHidden(account: AccountInfo | undefined): void {
+  const lacks = account ? RIGHTS.filter((right) => !account.rights.includes(right)) : [];
+  const words = lacks.map((right) => right.replace(' ', '-')).join(' ');
+  useEffect(() => {
+    document.documentElement.dataset.lacks = words;
+  }, [words]);
 }

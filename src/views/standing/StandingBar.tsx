@@ -32,7 +32,7 @@ export function StandingBar({
   const { isOn, isTried } = info;
   return (
     <div className="bar">
-      <Check isSwitch isOn={isOn} isOff={!isOn && !mayBeOn(info)} onChange={onTurn}>
+      <Check data-may="send" isSwitch isOn={isOn} isOff={!isOn && !mayBeOn(info)} onChange={onTurn}>
         on
       </Check>
       <Button variant={isTried ? 'outlined' : 'contained'} disabled={isTrying} title="y" onClick={onTry}>

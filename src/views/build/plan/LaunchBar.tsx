@@ -124,6 +124,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
       </span>
       {first ? (
         <Button
+          data-may="decide"
           variant="link"
           className="over"
           color="inherit"
@@ -167,6 +168,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
         ]}
       </Choice>
       <Button
+        data-may="send"
         variant="contained"
         disabled={!isSound || isBusy || isMade || !account.connected}
         title={

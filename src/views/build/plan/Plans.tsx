@@ -51,7 +51,7 @@ export function Plans({ account, error, onPart }: PlaceProps & { onPart: (part: 
           onChoose={(id) => choose(Number(id))}
         >
           <div className="besideList">
-            <Button onClick={() => setBeginning(true)} disabled={!plans.data} title="n">
+            <Button data-may="decide" onClick={() => setBeginning(true)} disabled={!plans.data} title="n">
               New plan …
             </Button>
           </div>
@@ -97,7 +97,7 @@ function Current({ account, current, onBegin, onOpen }: CurrentProps) {
     <Empty
       why="A plan is a product’s campaigns on one page: parts, names, budgets, terms, items, and what is kept out of where. Nothing is made before it is sent."
       next={
-        <Button variant="contained" onClick={onBegin}>
+        <Button data-may="decide" variant="contained" onClick={onBegin}>
           New plan …
         </Button>
       }

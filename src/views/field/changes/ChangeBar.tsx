@@ -74,6 +74,7 @@ export function ChangeBar({ account, loaded, chosen, selected, staged, onStage, 
     <Box
       component="form"
       aria-label="Change by hand"
+      data-may="decide"
       className="bar"
       sx={{ padding: '3px 16px', borderTop: '1px solid var(--hairline)', minHeight: 30 }}
       onSubmit={(event) => {

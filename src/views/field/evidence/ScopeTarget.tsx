@@ -129,7 +129,12 @@ function Trial({ account, engine, scope, own, counts }: TrialProps) {
         />
         <span className="faint">{ownWords(own, counts)}</span>
         {own && tried === null && (
-          <Button variant="quiet" disabled={keep.isPending} onClick={() => keep.mutate(null)}>
+          <Button
+            data-may="decide"
+            variant="quiet"
+            disabled={keep.isPending}
+            onClick={() => keep.mutate(null)}
+          >
             Remove
           </Button>
         )}
@@ -147,6 +152,7 @@ function Trial({ account, engine, scope, own, counts }: TrialProps) {
           </Box>
           <div className="bar">
             <Button
+              data-may="decide"
               variant="outlined"
               disabled={keep.isPending}
               onClick={() => keep.mutate(goalAt(scope, tried))}

@@ -98,7 +98,11 @@ function SwathList({
               </span>
             </span>
           </ListItemButton>
-          <Button aria-label={`Remove the swath ${swath.name}`} onClick={() => remove.mutate(swath.id)}>
+          <Button
+            data-may="decide"
+            aria-label={`Remove the swath ${swath.name}`}
+            onClick={() => remove.mutate(swath.id)}
+          >
             Remove
           </Button>
         </div>
@@ -125,6 +129,7 @@ function KeepSwath({ account, state, onKept }: { account: number; state: FieldSt
   if (state.stack.length === 0) return null;
   return (
     <form
+      data-may="decide"
       className="bar"
       onSubmit={(event) => {
         event.preventDefault();

@@ -153,10 +153,11 @@ export function FollowDialog({ account, schedules, week, onDone, onTrials }: Fol
       </DialogContent>
       <DialogActions>
         <Button onClick={onDone}>Not now</Button>
-        <Button disabled={campaigns.length === 0} onClick={() => setTrying(true)}>
+        <Button data-may="send" disabled={campaigns.length === 0} onClick={() => setTrying(true)}>
           {TRY_BY_WEEKS}
         </Button>
         <Button
+          data-may="decide"
           variant="contained"
           disabled={campaigns.length === 0 || isBusy}
           onClick={() => {

@@ -39,7 +39,7 @@ export function Followed({ account, schedules }: { account: AccountInfo; schedul
                   {list.length === 1 ? names : `${formatCount(list.length)} campaigns`}
                 </TableCell>
                 <TableCell>
-                  <Button disabled={isBusy} onClick={() => end(list)}>
+                  <Button data-may="decide" disabled={isBusy} onClick={() => end(list)}>
                     End
                   </Button>
                 </TableCell>

@@ -102,12 +102,17 @@ export function WeekBench({ account, schedules, onTrials }: WeekBenchProps) {
           placeholder="Name, as “Weekends lower”"
           onChange={(event) => hold({ ...draft, name: event.target.value, week })}
         />
-        <Button disabled={name === '' || isKept} onClick={keep}>
+        <Button data-may="decide" disabled={name === '' || isKept} onClick={keep}>
           {isKept ? 'Kept' : 'Keep'}
         </Button>
-        {kept && <Button onClick={() => forget(kept)}>Forget</Button>}
+        {kept && (
+          <Button data-may="decide" onClick={() => forget(kept)}>
+            Forget
+          </Button>
+        )}
         <span className="room" />
         <Button
+          data-may="decide"
           variant="contained"
           disabled={name === '' || offered === null || offered === false}
           title={name === '' ? 'Give it a name first' : undefined}

@@ -90,12 +90,12 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
       </p>
       <div className="bar">
         {trial.state === 'running' ? (
-          <Button disabled={isPending} onClick={() => setStopping(true)}>
+          <Button data-may="send" disabled={isPending} onClick={() => setStopping(true)}>
             Stop …
           </Button>
         ) : (
           !trial.isOn && (
-            <Button disabled={isPending} onClick={() => mutate('keep')}>
+            <Button data-may="send" disabled={isPending} onClick={() => mutate('keep')}>
               Put its changes to the tray
             </Button>
           )

@@ -90,6 +90,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           onLater={(until) => void decisions.put([targetId], 'later', { until })}
         />
         <Button
+          data-may="decide"
           onClick={() => onLoss([targetId])}
           title="Accept the loss, with a reason (o)"
           sx={{ padding: '0 6px' }}

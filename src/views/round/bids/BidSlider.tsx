@@ -61,6 +61,7 @@ export function BidSlider({ account, plan, table, row, settings, decisions }: Bi
           </Button>
         )}
         <Button
+          data-may="decide"
           onClick={() => decisions.edit(id, turnedPause(act, proposed))}
           title={act.isPause ? 'Do not pause (p)' : 'Pause instead of a bid (p)'}
           sx={{ padding: '0 6px' }}

@@ -11,6 +11,7 @@ export function LaterForm({ today, onLater }: { today: string; onLater: (until: 
   return (
     <form
       className="bar"
+      data-may="decide"
       onSubmit={(event) => {
         event.preventDefault();
         if (until > today) onLater(until);

@@ -21,6 +21,7 @@ export function DecideButtons({ name, onAccept, onLeave, onLater }: DecideButton
   return actions.map(({ label, key, icon, act }) => (
     <IconButton
       key={label}
+      data-may="decide"
       aria-label={`${label}: ${name}`}
       title={`${label} (${key})`}
       onClick={act}

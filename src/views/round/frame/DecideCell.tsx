@@ -21,7 +21,7 @@ interface DecideCellProps {
 export function DecideCell({ id, name, decisions, isAside, isOpen, onAccept }: DecideCellProps) {
   if (isAside)
     return (
-      <Button variant="link" onClick={() => void decisions.takeBack([id])}>
+      <Button data-may="decide" variant="link" onClick={() => void decisions.takeBack([id])}>
         Take back
       </Button>
     );

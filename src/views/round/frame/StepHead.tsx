@@ -71,6 +71,7 @@ export function StepHead(props: StepHeadProps) {
         <LinesButton />
         {accept && (
           <Button
+            data-may="decide"
             variant="outlined"
             onClick={accept.run}
             title={accept.asks ? 'Accept all that is shown, after a summary (a)' : undefined}

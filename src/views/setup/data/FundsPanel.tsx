@@ -32,6 +32,7 @@ export function FundsPanel({ account }: { account: AccountInfo }) {
   return (
     <section className="framed" aria-label="Prepaid funds">
       <form
+        data-may="own"
         className="bar"
         onSubmit={(event) => {
           event.preventDefault();
@@ -56,7 +57,7 @@ export function FundsPanel({ account }: { account: AccountInfo }) {
           onMicros={setAmount}
           onNone={() => setAmount(null)}
         />
-        <Button type="submit" disabled={amount === null || pay.isPending}>
+        <Button data-may="own" type="submit" disabled={amount === null || pay.isPending}>
           Pay in
         </Button>
       </form>

@@ -53,7 +53,7 @@ export function SummedList({ account }: { account: AccountInfo }) {
               <TableCell>{formatFullDay(sum.from)}</TableCell>
               <TableCell>{formatFullDay(sum.to)}</TableCell>
               <TableCell>
-                <Button variant="quiet" onClick={() => setAsked(sum)}>
+                <Button data-may="set-up" variant="quiet" onClick={() => setAsked(sum)}>
                   Remove
                 </Button>
               </TableCell>

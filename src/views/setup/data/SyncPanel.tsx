@@ -17,10 +17,11 @@ export function SyncPanel({ sync }: { sync: SyncState }) {
   return (
     <section className="framed" aria-label="Market">
       <div className="bar">
-        <Button variant="contained" disabled={job !== null || !data} onClick={sync.start}>
+        <Button data-may="set-up" variant="contained" disabled={job !== null || !data} onClick={sync.start}>
           Sync now
         </Button>
         <form
+          data-may="own"
           className="bar"
           onSubmit={(event) => {
             event.preventDefault();
@@ -76,7 +77,7 @@ function Running({ job, onCancel }: { job: JobInfo; onCancel: () => void }) {
           `${job.doing || 'Asking the market'} · ${formatCount(job.done)} of ${formatCount(job.total)}`
         )}
       </Progress>
-      <Button onClick={onCancel} disabled={job.cancelAsked}>
+      <Button data-may="set-up" onClick={onCancel} disabled={job.cancelAsked}>
         {job.cancelAsked ? 'Stopping before its next step …' : 'Cancel'}
       </Button>
     </div>

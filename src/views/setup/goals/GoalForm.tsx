@@ -53,7 +53,12 @@ export function GoalForm({ scopes, onSet }: GoalFormProps) {
     }
   });
   return (
-    <form aria-label="Set a target" className="framed" onSubmit={(event) => void set(event)}>
+    <form
+      data-may="decide"
+      aria-label="Set a target"
+      className="framed"
+      onSubmit={(event) => void set(event)}
+    >
       <div className="fields">
         <Field label="For" error={errors.scope}>
           <Controller

@@ -85,6 +85,7 @@ export function GoalsPart({ account }: { account: AccountInfo }) {
                 <TableCell className="figure">{goal.kind === 'margin' ? range(goal) : '–'}</TableCell>
                 <TableCell className="figure">
                   <Button
+                    data-may="decide"
                     variant="link"
                     onClick={() => {
                       remove.mutate(goal, {

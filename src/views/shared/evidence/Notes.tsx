@@ -31,6 +31,7 @@ export function Notes({ account, subject }: { account: number; subject: string }
         <Box component="p" key={note.id} sx={{ margin: '2px 0', overflowWrap: 'anywhere' }}>
           <span className="faint">{formatDay(note.day)}</span> {note.text}{' '}
           <Button
+            data-may="decide"
             variant="quiet"
             aria-label={`Remove the note “${note.text}”`}
             onClick={() => remove.mutate(note.id)}
@@ -41,6 +42,7 @@ export function Notes({ account, subject }: { account: number; subject: string }
       ))}
       <Box
         component="form"
+        data-may="decide"
         sx={{ display: 'flex', gap: '6px' }}
         onSubmit={(event) => {
           event.preventDefault();

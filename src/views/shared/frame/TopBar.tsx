@@ -57,6 +57,14 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
           {accounts.map(({ id, name }) => [id, name] as const)}
         </Choice>
       )}
+      {account && !account.rights.includes('decide') && (
+        <span
+          className="faint small"
+          title={`Your role on ${account.name} sees everything and changes nothing`}
+        >
+          you read here
+        </span>
+      )}
       <PlacesMenu place={place} account={account} />
       <nav aria-label="Places" className="places">
         {PAGES.map(({ name, label, key }) => (

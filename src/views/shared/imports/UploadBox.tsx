@@ -31,7 +31,12 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
       className={isOver ? 'drop isOver' : 'drop'}
     >
       <div className="bar">
-        <Button variant="contained" disabled={upload !== null} onClick={() => input.current?.click()}>
+        <Button
+          data-may="set-up"
+          variant="contained"
+          disabled={upload !== null}
+          onClick={() => input.current?.click()}
+        >
           Import a file
         </Button>
         <Choice

@@ -14,10 +14,12 @@ interface CheckProps {
   title?: string;
   /** Set at once, as a switch, rather than as one of a list. */
   isSwitch?: boolean;
+  /** Not shown to whoever has not this right. */
+  'data-may'?: string;
 }
 
 /** Yes or no, with its words behind it. */
-export function Check({ children, isOn, onChange, isOff, title, isSwitch = false }: CheckProps) {
+export function Check({ children, isOn, onChange, isOff, title, isSwitch = false, ...more }: CheckProps) {
   const Control = isSwitch ? Switch : Checkbox;
   return (
     <FormControlLabel
@@ -25,6 +27,7 @@ export function Check({ children, isOn, onChange, isOff, title, isSwitch = false
       disabled={isOff}
       control={<Control checked={isOn} onChange={(_, next) => onChange(next)} />}
       label={children}
+      {...more}
     />
   );
 }

@@ -37,13 +37,14 @@ export function AcceptLoss({ account, subject, what, until }: AcceptLossProps) {
   return (
     <>
       {until === null ? (
-        <Button variant="outlined" onClick={() => setIsAsking(true)}>
+        <Button data-may="decide" variant="outlined" onClick={() => setIsAsking(true)}>
           Accept its loss …
         </Button>
       ) : (
         <>
           <span>Loss accepted until {formatDay(until)}.</span>
           <Button
+            data-may="decide"
             onClick={() =>
               void change({ does: 'end' }, 'The loss is accepted no longer; its bids are proposed again.')
             }

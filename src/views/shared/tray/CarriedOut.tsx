@@ -27,6 +27,7 @@ export function CarriedOut({ account, tray }: { account: AccountInfo; tray: Tray
   return (
     <>
       <Button
+        data-may="send"
         variant="contained"
         disabled={carry.isPending || tray.isStaging}
         onClick={() => setAsked(true)}

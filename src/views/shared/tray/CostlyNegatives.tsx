@@ -51,7 +51,9 @@ export function CostlyNegatives({ check, tray, currency }: CostlyNegativesProps)
           >
             Block anyway
           </Button>
-          <Button onClick={() => tray.withdraw.mutate([one.change.id])}>Take it out</Button>
+          <Button data-may="decide" onClick={() => tray.withdraw.mutate([one.change.id])}>
+            Take it out
+          </Button>
         </Box>
       ))}
     </section>

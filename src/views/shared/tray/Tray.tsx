@@ -139,7 +139,11 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
         {changes.length > 0 && account?.connected && isOpen && <TryByWeeks account={account} tray={tray} />}
         {changes.length > 0 && account?.connected === false && <CarriedOut account={account} tray={tray} />}
         {changes.length > 0 && account?.connected && !account.rights.includes('send') && (
-          <span className="faint">You may decide here; somebody who may send takes it from here.</span>
+          <span className="faint">
+            {account.rights.includes('decide')
+              ? 'You may decide here; somebody who may send takes it from here.'
+              : 'You read here.'}
+          </span>
         )}
         {changes.length > 0 && account?.connected && account.rights.includes('send') && (
           <Button

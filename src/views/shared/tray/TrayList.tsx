@@ -66,7 +66,9 @@ export function TrayList({ tray, check, limits, currency }: TrayListProps) {
           <ToggleButton value="kind">by kind</ToggleButton>
         </ToggleButtonGroup>
         <span className="room" />
-        <Button onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}>Take all out</Button>
+        <Button data-may="decide" onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}>
+          Take all out
+        </Button>
       </div>
       {changes.length > MOST_OPEN && <p className="line">{trayWords(kinds, campaigns)}</p>}
       <Facts sx={{ tableLayout: 'fixed' }}>
@@ -140,6 +142,7 @@ function Group({ group, tray, limits, currency, isFirstOpen }: GroupProps) {
         <TableCell component="th" scope="row" />
         <TableCell component="th" scope="row" className="figure">
           <Button
+            data-may="decide"
             sx={{ padding: 0 }}
             onClick={() => tray.withdraw.mutate(changes.map(({ id }) => id))}
             aria-label={`Take out all of ${name}`}

@@ -65,6 +65,7 @@ export function TrayRow({ one, tray, limits, currency }: TrayRowProps) {
       </TableCell>
       <TableCell className="figure">
         <Button
+          data-may="decide"
           sx={{ padding: 0 }}
           onClick={() => tray.withdraw.mutate([one.id])}
           aria-label={`Take out: ${describeChange(one.change)}`}

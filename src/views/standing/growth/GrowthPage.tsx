@@ -69,6 +69,7 @@ function Plan({ account, growth, rules, put }: PlanProps) {
           ].join(' ')}
         >
           <Button
+            data-may="send"
             onClick={() => void rules.remove(info)}
             title="Its campaigns go on with the budgets they have now; given back first, each gets the one it came with"
           >

@@ -39,7 +39,7 @@ export function Stages({ account, growth, onPut }: StagesProps) {
           {formatShare(range.high, 0)}.
         </span>
         <span className="room" />
-        <Button disabled={mayTakeIn.length === 0} onClick={() => setTaking(true)}>
+        <Button data-may="send" disabled={mayTakeIn.length === 0} onClick={() => setTaking(true)}>
           Take campaigns in …
         </Button>
       </div>

@@ -54,21 +54,24 @@ export function RulePage({ account, info, all, state, guards }: RulePageProps) {
           words={standingWords(info, guards, lastNight, nextNight)}
         >
           <Button
+            data-may="send"
             disabled={at <= 0}
             onClick={() => swap(-1)}
             title="Counts before the one above, where both want the same"
           >
             Up
           </Button>
-          <Button disabled={at >= all.length - 1} onClick={() => swap(1)}>
+          <Button data-may="send" disabled={at >= all.length - 1} onClick={() => swap(1)}>
             Down
           </Button>
-          <Button onClick={() => void state.remove(info)}>Remove</Button>
+          <Button data-may="send" onClick={() => void state.remove(info)}>
+            Remove
+          </Button>
         </StandingBar>
         {stoppedWhy && (
           <Alert severity="warning" sx={{ padding: '0 12px', marginTop: '4px' }}>
             It stopped by itself. {stoppedWhy} Look at its nights; switch it on again when it is to go on.{' '}
-            <Button variant="link" onClick={() => void state.turn(info, false)}>
+            <Button data-may="send" variant="link" onClick={() => void state.turn(info, false)}>
               Leave it off
             </Button>
           </Alert>

@@ -56,11 +56,12 @@ export function Rules({ account, error, onPart }: PlaceProps & OnPart) {
         >
           <div className="besideList">
             <NewRule isOff={!data || !account?.connected} onBegin={(work) => void begin(work)} />
-            <Button disabled={!data} onClick={() => setGuarding(true)}>
+            <Button data-may="send" disabled={!data} onClick={() => setGuarding(true)}>
               Guard rails …
             </Button>
             {data && rules.length > 0 && (
               <Check
+                data-may="send"
                 isSwitch
                 isOn={data.guards.isStopped}
                 onChange={(isStopped) => void state.guard({ ...data.guards, isStopped })}
@@ -115,16 +116,18 @@ export function Rules({ account, error, onPart }: PlaceProps & OnPart) {
 }
 
 const NewRule = ({ isOff, onBegin }: { isOff: boolean; onBegin: (work: RuleWork) => void }) => (
-  <Choice
-    label="New rule"
-    value=""
-    placeholder="New rule …"
-    isOff={isOff}
-    onChange={(work) => onBegin(work as RuleWork)}
-  >
-    {RULE_WORKS.filter((work) => work !== 'growth').map((work): Option => [
-      work,
-      `${WORK_LABELS[work]}: ${WORK_DOES[work]}`,
-    ])}
-  </Choice>
+  <span data-may="send">
+    <Choice
+      label="New rule"
+      value=""
+      placeholder="New rule …"
+      isOff={isOff}
+      onChange={(work) => onBegin(work as RuleWork)}
+    >
+      {RULE_WORKS.filter((work) => work !== 'growth').map((work): Option => [
+        work,
+        `${WORK_LABELS[work]}: ${WORK_DOES[work]}`,
+      ])}
+    </Choice>
+  </span>
 );

@@ -134,7 +134,7 @@ function Allowances({ account, list }: { account: AccountInfo; list: readonly Te
               <TableCell className="figure">{formatMoney(used)}</TableCell>
               <TableCell>
                 {own && (
-                  <Button variant="link" onClick={() => put(own, null)}>
+                  <Button data-may="decide" variant="link" onClick={() => put(own, null)}>
                     Remove
                   </Button>
                 )}
@@ -150,7 +150,11 @@ function Allowances({ account, list }: { account: AccountInfo; list: readonly Te
               />
             </TableCell>
             <TableCell>
-              <Button disabled={scope === null} onClick={() => (put(scope!, USUAL_CAP), setScope(null))}>
+              <Button
+                data-may="decide"
+                disabled={scope === null}
+                onClick={() => (put(scope!, USUAL_CAP), setScope(null))}
+              >
                 Give it an allowance of its own
               </Button>
             </TableCell>

@@ -39,6 +39,7 @@ export function CorePart({ account, loaded, tray }: WordsPartProps) {
             : `${formatCount(terms.length)} core terms; ${clicks > 0 ? formatShare(atHome / clicks, 0) : 'none'} of their clicks go home${homeless > 0 ? `, ${formatCount(homeless)} have no home` : ''}.`}
       </Head>
       <form
+        data-may="decide"
         className="bar"
         onSubmit={(event) => {
           event.preventDefault();

@@ -63,6 +63,7 @@ export function CoreRow({ account, one, tray, onPin }: CoreRowProps) {
       <TableCell className="figure">
         {home && left.length > 0 && (
           <Button
+            data-may="decide"
             sx={{ padding: 0 }}
             aria-label={`Stop the leaks of ${term}`}
             onClick={() => tray.stage.mutate(left.map((leak) => stopLeak(term, leak)))}

@@ -41,18 +41,19 @@ export function ListBody({ account, tray, state, list }: ListBodyProps) {
       </Head>
       <div className="bar">
         {missing.length > 0 && (
-          <Button variant="contained" onClick={() => tray.stage.mutate(missing)}>
+          <Button data-may="decide" variant="contained" onClick={() => tray.stage.mutate(missing)}>
             Stage the {formatCount(missing.length)} missing
           </Button>
         )}
         {excess.length > 0 && (
-          <Button variant="outlined" onClick={() => tray.stage.mutate(excess)}>
+          <Button data-may="decide" variant="outlined" onClick={() => tray.stage.mutate(excess)}>
             Lift {formatCount(excess.length)} that it no longer asks for
           </Button>
         )}
         <span className="room" />
         <RenameField name={name} onName={(next) => set({ name: next })} />
         <Button
+          data-may="decide"
           onBlur={() => setLeaving(false)}
           onClick={() => (isLeaving ? state.remove({ id, name, terms, campaignIds }) : setLeaving(true))}
         >

@@ -39,7 +39,7 @@ export function ListCampaigns({ list, campaigns, onCampaigns }: ListCampaignsPro
           onChange={(event) => setSearch(event.target.value)}
         />
         {others.length > 0 && (
-          <Button onClick={() => onCampaigns([...list.campaignIds, ...others])}>
+          <Button data-may="decide" onClick={() => onCampaigns([...list.campaignIds, ...others])}>
             Keep it over {words === '' ? 'all' : 'these'} {formatCount(others.length)}
           </Button>
         )}

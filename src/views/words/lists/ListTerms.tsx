@@ -58,7 +58,12 @@ export function ListTerms({ list, limits, onTerms }: ListTermsProps) {
           <Choice label="Match" value={match} onChange={(next) => setMatch(next as typeof match)}>
             {['exact', 'phrase']}
           </Choice>
-          <Button type="submit" variant="outlined" disabled={fresh.length === 0 || findings.length > 0}>
+          <Button
+            data-may="decide"
+            type="submit"
+            variant="outlined"
+            disabled={fresh.length === 0 || findings.length > 0}
+          >
             Add {fresh.length > 0 ? formatCount(fresh.length) : ''}
           </Button>
           {text.trim() !== '' && fresh.length === 0 && (
@@ -91,6 +96,7 @@ export function ListTerms({ list, limits, onTerms }: ListTermsProps) {
                 </TableCell>
                 <TableCell className="figure">
                   <Button
+                    data-may="decide"
                     sx={{ padding: 0 }}
                     aria-label={`Take ${expression} off`}
                     onClick={() => onTerms(terms.filter((_, other) => other !== at))}

@@ -62,6 +62,7 @@ function NewList({ onName }: { onName: (name: string) => void }) {
   const [name, setName] = useState('');
   return (
     <form
+      data-may="decide"
       className="bar"
       onSubmit={(event) => {
         event.preventDefault();

@@ -76,6 +76,7 @@ export function BlockPart({ detail, tray, currency }: BlockPartProps) {
           : `Saves ${formatMoney(sums.spend / MONTHS)} ${currency} a month${sums.orders > 0 ? ` and gives up ${formatMoney(sums.sales / MONTHS)} of sales` : ', and no sale is lost'}${targets.length > 0 ? `; ${targets.length} live ${targets.length === 1 ? 'target would' : 'targets would'} not show any more` : ''}.`}
       </p>
       <Button
+        data-may="decide"
         variant="contained"
         disabled={places.length === 0 || tray.stage.isPending}
         onClick={() => tray.stage.mutate(places.map((place) => negativeFor(detail.text, place)))}

@@ -60,7 +60,7 @@ export function PhraseKeyword({ account, detail, tray }: PhraseKeywordProps) {
           step={account.limits.bidStep}
           onMicros={setBid}
         />
-        <Button variant="outlined" disabled={tray.stage.isPending} onClick={stage}>
+        <Button data-may="decide" variant="outlined" disabled={tray.stage.isPending} onClick={stage}>
           Bid on it
         </Button>
       </div>

@@ -63,7 +63,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
         </ToggleButtonGroup>
         <span className="room" />
         {kind !== 'all' && kind !== 'blocks-target' && shown.length > 0 && (
-          <Button variant="outlined" onClick={() => lift(shown)}>
+          <Button data-may="decide" variant="outlined" onClick={() => lift(shown)}>
             Lift these {formatCount(shown.length)}
           </Button>
         )}
@@ -97,6 +97,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
                 </TableCell>
                 <TableCell className="figure">
                   <Button
+                    data-may="decide"
                     sx={{ padding: 0 }}
                     aria-label={`Lift ${one.negative.expression}`}
                     onClick={() => lift([one])}
