@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { closeContext, db } from '../../src/server/context/context';
+import { closeContext, db, reading } from '../../src/server/context/context';
 import { changeAccount, createAccount, needAccount } from '../../src/server/accounts/accounts';
 import { putAside } from '../../src/server/aside/aside';
 import { loadTrail } from '../../src/server/audit/loadTrail';
@@ -11,6 +11,7 @@ import { keepSwath, removeSwath } from '../../src/server/field/swaths';
 import { changeChoices, loadChoices, takeBackChoices } from '../../src/server/plans/choices';
 import { keepRoutes } from '../../src/server/routes/routes';
 import { RIGHTS } from '../../src/contract/people';
+import { noteExport } from '../../src/server/trail';
 import type { Caller } from '../../src/server/trail';
 import { pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
 import { keepNegativeList, removeNegativeList } from '../../src/server/words/negativeLists';
@@ -238,5 +239,20 @@ describe('the choices of an account', () => {
       'Date,Item code,Product,Orders,Units,Sales\n2026-10-06,Q7BC12D3F4,Crock,1,1,68.90\n',
     );
     expect((await needAccount(account)).revision).toBeGreaterThan(row.revision);
+  });
+});
+
+test('whoever takes a file out stands in the trail, although a reading writes nothing itself', async () => {
+  const signal = new AbortController().signal;
+  await expect(
+    reading(signal, () => db()`update mowing.account set name = 'x' where account_id = ${account}`),
+  ).rejects.toThrow('read-only');
+  const of = { what: 'terms', format: 'csv', from: '2026-10-01', to: '2026-10-31' };
+  await reading(signal, () => noteExport(BEN, account, of));
+  expect(await newest()).toMatchObject({
+    by: 'Ben',
+    what: 'export',
+    subject: 'terms',
+    to: { format: 'csv', from: '2026-10-01', to: '2026-10-31' },
   });
 });

@@ -19,6 +19,9 @@ export function forAll<T>(work: () => T): T {
   return shared ? onPool(shared, work) : current.exit(work);
 }
 
+/** Works as where nothing is read for a request: a reading writes nothing itself. */
+export const asUsual = <T>(work: () => T): T => current.exit(work);
+
 /** Works with a pool whoever asked for it. */
 export const onPool = <T>(pool: Db, work: () => T): T => current.run({ sql: pool, shared: pool }, work);
 

@@ -1,4 +1,5 @@
 export { MOWING, THIS_MACHINE } from './caller';
 export type { Caller } from './caller';
+export { noteExport } from './noteExport';
 export { recorded } from './recorded';
 export type { Note, TrailEntry } from './recorded';

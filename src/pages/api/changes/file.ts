@@ -6,12 +6,14 @@ import { loadChanges } from '../../../server/changes/loadChanges';
 import { readChangeFile } from '../../../server/changes/readChangeFile';
 import { bodyOf } from '../../../server/http/bodyOf';
 import { endpoint } from '../../../server/http/endpoint';
+import { noteExport } from '../../../server/trail';
 
 export const GET = endpoint({
   may: 'see',
   query: exportQuery,
-  run: async ({ query: { account, format, bale } }) => {
+  run: async ({ query: { account, format, bale }, caller }) => {
     await needAccount(account);
+    await noteExport(caller, account, { what: bale ? `bale ${bale}` : 'tray', format });
     const changes = await loadChanges(account, bale ? { baleId: bale } : { state: 'staged' });
     return changeFile(changes, format, bale ? `bale-${bale}` : 'tray');
   },
