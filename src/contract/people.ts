@@ -98,6 +98,8 @@ export interface TrailLine {
   name: string | null;
   from: unknown;
   to: unknown;
+  /** Of a line that is about changes: how many, and what the first of them were; null of others. */
+  changes: { words: string[]; count: number } | null;
 }
 
 export interface TrailAnswer {

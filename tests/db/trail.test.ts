@@ -11,6 +11,7 @@ import { keepSwath, removeSwath } from '../../src/server/field/swaths';
 import { changeChoices, loadChoices, takeBackChoices } from '../../src/server/plans/choices';
 import { keepRoutes } from '../../src/server/routes/routes';
 import { RIGHTS } from '../../src/contract/people';
+import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
 import { noteExport } from '../../src/server/trail';
 import type { Caller } from '../../src/server/trail';
 import { pinCoreTerm, unpinCoreTerm } from '../../src/server/words/coreTerms';
@@ -255,4 +256,24 @@ test('whoever takes a file out stands in the trail, although a reading writes no
     subject: 'terms',
     to: { format: 'csv', from: '2026-10-01', to: '2026-10-31' },
   });
+});
+
+test('staged changes are told as what they are, not by their numbers', async () => {
+  const row = await anAccount();
+  await take(
+    row,
+    'terms',
+    'Date,Campaign,Ad group,Target,Match type,Search term,Impressions,Clicks,Spend,Orders,Sales\n2026-10-05,Crocks,all,jar,exact,jar,100,10,2.50,1,20.00\n',
+  );
+  const [{ target }] = await db()<{ target: number }[]>`
+    select target_id as target from mowing.target where account_id = ${row.id}`;
+  const change = { kind: 'set-bid', targetId: target, from: 400_000, to: 310_000 } as const;
+  const [id] = await stageChanges(ADA, row.id, [
+    { change, reason: 'dear', figures: {}, effect: { spend: 0, sales: 0 } },
+  ]);
+  const told = { count: 1, words: [expect.stringMatching(/bid 0\.40 → 0\.31.*, Crocks$/)] };
+  expect((await loadTrail(row.id)).lines[0]).toMatchObject({ by: 'Ada', what: 'stage', changes: told });
+  await withdraw(BEN, row.id, [id!]);
+  const [line] = (await loadTrail(row.id)).lines;
+  expect(line).toMatchObject({ by: 'Ben', what: 'take out of the tray', changes: told });
 });

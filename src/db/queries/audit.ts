@@ -49,7 +49,7 @@ export async function listAudit(
   sql: Query,
   accountId: number,
   { find, before, most = 200 }: AuditAsked = {},
-): Promise<TrailLine[]> {
+): Promise<Omit<TrailLine, 'changes'>[]> {
   return sql<TrailLine[]>`
     select audit_id as id, at, by_caller as by, what, subject, ${nameOfSubject(sql)} as name, from_value as "from", to_value as "to"
     from mowing.audit a where account_id = ${accountId}

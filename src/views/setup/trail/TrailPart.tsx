@@ -6,12 +6,23 @@ import TableRow from '@mui/material/TableRow';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
+import type { TrailLine } from '../../../contract/people';
+import { counted } from '../../../core/units';
 import { api } from '../../shared/api';
 import { query } from '../../shared/ask';
 import { formatTime } from '../../shared/formatTime';
 import { Facts, Fault, Loading, TextBox } from '../../shared/kit';
 import { PartHead } from '../PartHead';
 import { wordsOf } from './wordsOf';
+
+/** What the first changes of a line were, and how many more there are. */
+function changesWords({ words, count }: NonNullable<TrailLine['changes']>): string {
+  const more = count - words.length;
+  return [
+    ...words,
+    ...(more > 0 ? [`${words.length > 0 ? 'and ' : ''}${counted(more, 'change')} more`] : []),
+  ].join('; ');
+}
 
 /** Who did what to the account, newest first: searched, and taken away as a file. */
 export function TrailPart({ account }: { account: AccountInfo }) {
@@ -58,22 +69,30 @@ export function TrailPart({ account }: { account: AccountInfo }) {
             </TableRow>
           </TableHead>
           <TableBody>
-            {lines.map(({ id, at, by, what, subject, name, from, to }) => (
+            {lines.map(({ id, at, by, what, subject, name, from, to, changes }) => (
               <TableRow key={id}>
                 <TableCell className="faint">{formatTime(at)}</TableCell>
                 <TableCell>{by}</TableCell>
                 <TableCell>{what}</TableCell>
                 <TableCell title={name === null ? undefined : subject}>{name ?? subject}</TableCell>
-                <TableCell className="faint">
-                  <span className="twoLines" title={wordsOf(from)}>
-                    {wordsOf(from)}
-                  </span>
-                </TableCell>
-                <TableCell>
-                  <span className="twoLines" title={wordsOf(to)}>
-                    {wordsOf(to)}
-                  </span>
-                </TableCell>
+                {changes ? (
+                  <TableCell colSpan={2}>
+                    <span className="twoLines">{changesWords(changes)}</span>
+                  </TableCell>
+                ) : (
+                  <>
+                    <TableCell className="faint">
+                      <span className="twoLines" title={wordsOf(from)}>
+                        {wordsOf(from)}
+                      </span>
+                    </TableCell>
+                    <TableCell>
+                      <span className="twoLines" title={wordsOf(to)}>
+                        {wordsOf(to)}
+                      </span>
+                    </TableCell>
+                  </>
+                )}
               </TableRow>
             ))}
           </TableBody>
