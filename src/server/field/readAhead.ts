@@ -29,7 +29,13 @@ export async function readAhead(): Promise<void> {
     if (readTo.get(account.id) === account.figures || account.lastDay === null) continue;
     if (await isSyncing(db(), account.id)) continue;
     readTo.set(account.id, account.figures);
-    await readFirst(account);
+    try {
+      await readFirst(account);
+    } catch (error) {
+      // Tried again when this comes round.
+      readTo.delete(account.id);
+      throw error;
+    }
   }
 }
 
