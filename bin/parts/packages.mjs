@@ -24,7 +24,8 @@ async function ensureDebianPackage(name, beforeInstall) {
     throw new Error(`The Debian package ${name} is missing. Install it with: sudo apt-get install ${name}`);
   say(`Installing the Debian package ${name} …`);
   beforeInstall?.();
-  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  // With RUNLEVEL=1 Debian starts no service of what it installs: we start what we need, on ports of our own.
+  const env = { DEBIAN_FRONTEND: 'noninteractive', RUNLEVEL: '1' };
   await run('apt-get', ['update'], { env });
   await must('apt-get', ['install', '-y', '--no-install-recommends', name], { env });
 }
