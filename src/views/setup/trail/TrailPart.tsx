@@ -15,13 +15,10 @@ import { Facts, Fault, Loading, TextBox } from '../../shared/kit';
 import { PartHead } from '../PartHead';
 import { wordsOf } from './wordsOf';
 
-/** What the first changes of a line were, and how many more there are. */
+/** How many changes a line is about, and what the first of them were. */
 function changesWords({ words, count }: NonNullable<TrailLine['changes']>): string {
-  const more = count - words.length;
-  return [
-    ...words,
-    ...(more > 0 ? [`${words.length > 0 ? 'and ' : ''}${counted(more, 'change')} more`] : []),
-  ].join('; ');
+  if (count === 1 && words.length === 1) return words[0];
+  return `${counted(count, 'change')}${words.length > 0 ? `: ${words.join('; ')}` : ''}${count > words.length ? ' …' : ''}`;
 }
 
 /** Who did what to the account, newest first: searched, and taken away as a file. */
@@ -77,7 +74,9 @@ export function TrailPart({ account }: { account: AccountInfo }) {
                 <TableCell title={name === null ? undefined : subject}>{name ?? subject}</TableCell>
                 {changes ? (
                   <TableCell colSpan={2}>
-                    <span className="twoLines">{changesWords(changes)}</span>
+                    <span className="twoLines" title={changesWords(changes)}>
+                      {changesWords(changes)}
+                    </span>
                   </TableCell>
                 ) : (
                   <>

@@ -34,7 +34,8 @@ export function wordsOf(value: unknown, path: readonly string[] = []): string {
   if (Array.isArray(value)) return value.map((one) => wordsOf(one, path)).join(', ');
   if (typeof value !== 'object') return String(value);
   return Object.entries(value as object)
-    .filter(([, one]) => !isEmpty(one))
-    .map(([key, one]) => `${spaced(key)} ${wordsOf(one, [...path, key])}`)
+    .map(([key, one]) => [spaced(key), wordsOf(one, [...path, key])])
+    .filter(([, words]) => words !== '')
+    .map((words) => words.join(' '))
     .join(', ');
 }
