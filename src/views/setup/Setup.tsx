@@ -45,7 +45,7 @@ export function Place({ account, error }: PlaceProps) {
           onChoose={(name) => set({ part: name === 'data' ? null : String(name) })}
         >
           <p>
-            <Button variant="outlined" onClick={() => setMaking(!isMaking)}>
+            <Button data-may="own" variant="outlined" onClick={() => setMaking(!isMaking)}>
               New account
             </Button>
           </p>

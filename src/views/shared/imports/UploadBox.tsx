@@ -29,14 +29,10 @@ export function UploadBox({ imports }: { imports: ImportsState }) {
         if (file) void imports.take(file);
       }}
       className={isOver ? 'drop isOver' : 'drop'}
+      data-may="set-up"
     >
       <div className="bar">
-        <Button
-          data-may="set-up"
-          variant="contained"
-          disabled={upload !== null}
-          onClick={() => input.current?.click()}
-        >
+        <Button variant="contained" disabled={upload !== null} onClick={() => input.current?.click()}>
           Import a file
         </Button>
         <Choice
