@@ -211,6 +211,7 @@ test('codes of an app are asked for beside the password, until the password turn
 
 test('who reads an account is offered nothing that changes it', async ({ page, browser, baseURL }) => {
   await asOwner(page, '/setup?part=people');
+  await page.getByRole('table', { name: 'People' }).waitFor();
   const account = await demoAccount(page.request);
   const { link } = (await (
     await page.request.post('/api/people', {
