@@ -30,6 +30,8 @@ async function asOwner(page: Page, address: string, site = ''): Promise<void> {
     await page.getByLabel('E-mail').fill(ADA);
     await choosePassword(page, 'Own this Mowing');
     await page.getByRole('table', { name: 'People' }).waitFor();
+    // A page that finds itself signed out leads to the door by itself.
+    await page.goto('about:blank');
     await page.context().clearCookies();
   }
   await page.goto(`${site}${address}`);
@@ -221,6 +223,7 @@ test('who reads an account is offered nothing that changes it', async ({ page, b
   const { page: coras, faults } = await ownBrowser(browser, baseURL!);
   await coras.goto(link.path);
   await choosePassword(coras, 'Keep it and go in');
+  await coras.getByRole('button', { name: 'Signed in as Cora Silva' }).waitFor();
   await coras.goto(`/round?account=${account}&step=over`);
   await expect(coras.getByText('you read here')).toBeVisible();
   await expect(coras.locator('.table-row').first()).toBeVisible();
