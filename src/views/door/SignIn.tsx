@@ -8,19 +8,24 @@ import { DoorPage } from './DoorPage';
 import { useTry } from './useTry';
 import { wayIn } from './wayIn';
 
-/** Lets somebody in by e-mail and password. */
+const isCodeWanted = (error: Error | null) => error instanceof ApiError && error.code === 'code-wanted';
+
+/** Lets somebody in by e-mail and password, and by the code of an app where she has one. */
 export function SignIn() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [code, setCode] = useState('');
+  /** Whose code is asked for, once the password was right; null: nobody's. */
+  const [codeOf, setCodeOf] = useState<string | null>(null);
+  const wantsCode = codeOf === email;
   const { isTrying, error, attempt } = useTry(
-    () => peopleApi.signIn({ email, password, ...(code !== '' && { code }) }),
+    () =>
+      peopleApi.signIn({ email, password, ...(wantsCode && { code }) }).catch((fault: Error) => {
+        if (isCodeWanted(fault)) setCodeOf(email);
+        throw fault;
+      }),
     () => location.assign(wayIn(location.search)),
   );
-  // Asked for once the password was right, and from then on.
-  const [wantsCode, setWantsCode] = useState(false);
-  const isAsked = error instanceof ApiError && error.code === 'code-wanted';
-  if (isAsked && !wantsCode) setWantsCode(true);
   const passkey = useTry(comeInByPasskey, () => location.assign(wayIn(location.search)));
   return (
     <DoorPage title="Sign in" onSubmit={attempt}>
@@ -58,7 +63,7 @@ export function SignIn() {
           />
         </Field>
       )}
-      <Fault error={isAsked ? null : (error ?? passkey.error)} />
+      <Fault error={isCodeWanted(error) ? null : (error ?? passkey.error)} />
       <Button
         type="submit"
         variant="contained"
