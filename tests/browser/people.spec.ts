@@ -183,6 +183,9 @@ test('a device that keeps a passkey comes in without a password, once for each q
   await page.context().clearCookies();
   const again = await page.request.post(`${site}/api/passkeys/come-in`, { data: answer.postDataJSON() });
   expect(again.status()).toBe(403);
+  // A browser with a device in it may not close.
+  await device.send('WebAuthn.disable');
+  await device.detach();
 });
 
 test('codes of an app are asked for beside the password, until the password turns them off', async ({

@@ -197,9 +197,12 @@ test('a copy that stands still or is gone is passed by; when it follows again it
   expect((await note('while the copy is gone')).status).toBe(200);
   for (const app of apps) expect(await notes(app)).toContain('while the copy is gone');
   await database.openCopy();
-  await sleep(3500); // a copy that failed rests so long
-  for (const app of apps) await notes(app);
-  expect((await workedOnCopy()).some((query) => query.includes('from mowing.note'))).toBe(true);
+  // A copy that failed rests for some seconds.
+  const isUsed = async () => {
+    for (const app of apps) await notes(app);
+    return (await workedOnCopy()).some((query) => query.includes('from mowing.note'));
+  };
+  await expect.poll(isUsed, { timeout: 60_000, interval: 500 }).toBe(true);
 });
 
 test('one of two that is killed under load: what was answered is there, once; the other goes on, and tells what was cut off', async () => {
