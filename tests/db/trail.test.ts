@@ -11,6 +11,7 @@ import { keepSwath, removeSwath } from '../../src/server/field/swaths';
 import { changeChoices, loadChoices, takeBackChoices } from '../../src/server/plans/choices';
 import { keepRoutes } from '../../src/server/routes/routes';
 import { RIGHTS } from '../../src/contract/people';
+import { editValues } from '../../src/server/changes/editStaged';
 import { stageChanges, withdraw } from '../../src/server/changes/stageChanges';
 import { noteExport } from '../../src/server/trail';
 import type { Caller } from '../../src/server/trail';
@@ -273,6 +274,12 @@ test('staged changes are told as what they are, not by their numbers', async () 
   ]);
   const told = { count: 1, words: [expect.stringMatching(/bid 0\.40 → 0\.31.*, Crocks$/)] };
   expect((await loadTrail(row.id)).lines[0]).toMatchObject({ by: 'Ada', what: 'stage', changes: told });
+  await editValues(BEN, row.id, [{ id: id!, value: 290_000 }]);
+  expect((await loadTrail(row.id)).lines[0]).toMatchObject({
+    what: 'edit staged',
+    changes: { count: 1, words: [expect.stringMatching(/^0\.31 → 0\.29.*, Crocks$/)] },
+  });
+  await editValues(BEN, row.id, [{ id: id!, value: 310_000 }]);
   await withdraw(BEN, row.id, [id!]);
   const [line] = (await loadTrail(row.id)).lines;
   expect(line).toMatchObject({ by: 'Ben', what: 'take out of the tray', changes: told });

@@ -38,7 +38,8 @@ export function TrailPart({ account }: { account: AccountInfo }) {
     <>
       <PartHead title="Trail">
         Everything that was decided, set, sent, brought in or taken out, with who did it. Nothing here is ever
-        changed. As <a href={file('csv')}>CSV</a> or <a href={file('xlsx')}>XLSX</a>.
+        changed; changes are told as they last stood. As <a href={file('csv')}>CSV</a> or{' '}
+        <a href={file('xlsx')}>XLSX</a>.
       </PartHead>
       <TextBox
         className="findIn"

@@ -23,4 +23,8 @@ test('money and shares read as money and shares, counts as counts', () => {
   expect(wordsOf({ bid: { low: 200_000, high: 1_500_000 }, most: { spend: 500_000_000, changes: 40 } })).toBe(
     'bid low 0.20, high 1.50, most spend 500.00, changes 40',
   );
+  expect(
+    wordsOf({ newTerms: { most: 20 }, placements: { most: { cpc: 900_000, acos: 0.3 }, cap: 1.5 } }),
+  ).toBe('new terms most 20, placements most cpc 0.90, acos 30.0 %, cap 1.5');
+  expect(wordsOf({ most: 50_000_000, step: { up: 0.25 } })).toBe('most 50.00, step up 25.0 %');
 });

@@ -7,23 +7,20 @@ const spaced = (name: string) =>
 const isEmpty = (value: unknown) =>
   value === null || value === undefined || value === '' || (Array.isArray(value) && value.length === 0);
 
-/** Values that stand in the trail as millionths of the account's currency. */
-const MONEY = new Set(
-  'bid price goods fees shipping recovered spend sales budget amount defaultBid perDay cpc cost cap most'.split(
-    ' ',
-  ),
-);
-/** Values that stand there as shares of one. */
-const SHARES = new Set('targetAcos low high percent up down refundRate acos'.split(' '));
-const COUNTED = new Set(['changes', 'clicks', 'orders', 'impressions']);
+const listed = (text: string) => new Set(text.split(' '));
+/** Values that stand in the trail as millionths of the account's currency, and as shares of one; what is in neither is told as it stands there. */
+const MONEY = listed('price goods fees shipping recovered amount funds spend sales bid cpc');
+const SHARES = listed('targetAcos refundRate acos conversion ctr percent');
 
 /** A number as whoever reads it would write it. @param path names that lead to it, the nearest last */
 function numberWords(value: number, path: readonly string[]): string {
   const [around, key] = [path.at(-2), path.at(-1) ?? ''];
-  // The least and the most of a bid are money as the bid is.
-  const isMoney = around !== undefined && MONEY.has(around) && !COUNTED.has(key) ? true : MONEY.has(key);
-  if (isMoney) return formatMoney(value);
-  return SHARES.has(key) ? formatShare(value) : String(value);
+  const isBound = key === 'low' || key === 'high';
+  // The most that an accepted loss may be stands alone; elsewhere the word means counts as well.
+  const isMoney = MONEY.has(key) || (isBound && around === 'bid') || (key === 'most' && path.length === 1);
+  if (isMoney && Number.isInteger(value)) return formatMoney(value);
+  const isShare = SHARES.has(key) || (isBound && around !== 'bid') || around === 'step';
+  return isShare ? formatShare(value) : String(value);
 }
 
 /** A value of the trail as it is read: names and values, without the signs of a file and without what is empty. */
