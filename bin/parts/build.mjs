@@ -42,6 +42,7 @@ export const programs = {
   demo: 'src/server/programs/demo.ts',
   import: 'src/server/programs/import.ts',
   people: 'src/server/programs/people.ts',
+  thread: 'src/server/programs/thread.ts',
   standing: 'src/server/programs/standing.ts',
   market: 'src/market/main.ts',
   played: 'src/trial/played/main.ts',

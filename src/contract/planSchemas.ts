@@ -8,7 +8,7 @@ import type { AcceptRequest, PlanRequest } from './plan';
 import { BID_QUEUES, CAMPAIGN_STEPS, TERM_STEPS } from './review';
 import { id, money, windowFrom, windowTo } from './schemas';
 
-const aim = Joi.valid('grow', 'keep profit', 'strict');
+export const aim = Joi.valid('grow', 'keep profit', 'strict');
 const keptPaces = Object.keys(PACES).filter((pace) => pace !== 'to wanted');
 
 const plan = {
@@ -37,12 +37,40 @@ export const acceptRequest = Joi.object<AcceptRequest>({
 const guideShare = Joi.number().greater(0).max(1).allow(null);
 const guideCount = Joi.number().greater(0).max(1e9).allow(null);
 const share = Joi.number().greater(0).max(10);
+/** How far a bid may move in one round at her own pace. */
+export const ownStep = Joi.object({
+  down: Joi.number().greater(0).max(0.95).required(),
+  up: share.required(),
+});
+/** Caps of tests for parts of the account. */
+export const testCaps = Joi.array()
+  .items(
+    Joi.object({
+      kind: Joi.valid(...GOAL_SCOPES.filter((scope) => scope !== 'account')).required(),
+      id: id.required(),
+      cap: money.min(0).required(),
+    }),
+  )
+  .max(500)
+  .unique(
+    (a: { kind: string; id: number }, b: { kind: string; id: number }) => a.kind === b.kind && a.id === b.id,
+  );
+/** What the money is for. */
+export const moneyChoices = Joi.object({
+  means: Joi.valid('sum stays', 'money'),
+  month: money.min(1).allow(null),
+  over: Joi.number().min(1).max(1.5),
+  byBids: Joi.array()
+    .items(Joi.object({ campaignId: id.required(), perDay: money.min(10_000).required() }))
+    .unique('campaignId')
+    .max(5000),
+});
 
 export const choicesRequest = Joi.object<ChoicesRequest>({
   account: id.required(),
   bids: Joi.object({
     pace: Joi.valid(...keptPaces, 'own'),
-    own: Joi.object({ down: Joi.number().greater(0).max(0.95).required(), up: share.required() }),
+    own: ownStep,
     aim,
     floor: money.min(1).allow(null),
     cap: money.min(1).allow(null),
@@ -51,19 +79,7 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
     secondSteps: Joi.boolean(),
     provenOrders: Joi.number().integer().min(1).max(100),
     testCap: money.min(0).allow(null),
-    testCaps: Joi.array()
-      .items(
-        Joi.object({
-          kind: Joi.valid(...GOAL_SCOPES.filter((scope) => scope !== 'account')).required(),
-          id: id.required(),
-          cap: money.min(0).required(),
-        }),
-      )
-      .max(500)
-      .unique(
-        (a: { kind: string; id: number }, b: { kind: string; id: number }) =>
-          a.kind === b.kind && a.id === b.id,
-      ),
+    testCaps,
   }),
   terms: Joi.object({
     basis: Joi.valid('chance', 'counts'),
@@ -84,15 +100,7 @@ export const choicesRequest = Joi.object<ChoicesRequest>({
       )
       .max(5000),
   }),
-  money: Joi.object({
-    means: Joi.valid('sum stays', 'money'),
-    month: money.min(1).allow(null),
-    over: Joi.number().min(1).max(1.5),
-    byBids: Joi.array()
-      .items(Joi.object({ campaignId: id.required(), perDay: money.min(10_000).required() }))
-      .unique('campaignId')
-      .max(5000),
-  }),
+  money: moneyChoices,
   guides: Joi.object({
     ctrLow: guideShare,
     ctrHigh: guideShare,

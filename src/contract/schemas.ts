@@ -192,13 +192,14 @@ const goalPlace = {
   scope: Joi.valid('account', 'line', 'product', 'campaign', 'ad-group').required(),
   scopeId: Joi.number().integer().min(0).max(2_147_483_647).required(),
 };
-export const goalRequest = Joi.object<OfAccount & Goal>({
-  account: id.required(),
+const goalFields = {
   ...goalPlace,
   kind: Joi.valid('acos', 'margin').required(),
   low: share.required(),
   high: share.min(Joi.ref('low')).required(),
-});
+};
+export const goal = Joi.object<Goal>(goalFields);
+export const goalRequest = Joi.object<OfAccount & Goal>({ account: id.required(), ...goalFields });
 export const goalRemoval = Joi.object<OfAccount & Pick<Goal, 'scope' | 'scopeId'>>({
   account: id.required(),
   ...goalPlace,

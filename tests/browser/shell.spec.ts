@@ -133,9 +133,9 @@ test('what was sent since is not said to be undone', async ({ page, request }) =
 test('figures are asked for before the application’s script is here, and once', async ({ page, context }) => {
   for (const [address, asks] of [
     [`/field?account=${account}&lens=campaigns`, '/api/field?'],
-    [`/round?account=${account}&step=over`, '/api/bid-feed?'],
+    [`/round?account=${account}&step=over`, '/api/bids/plan'],
     [`/round?account=${account}&step=harvest`, '/api/review?'],
-    [`/words?account=${account}`, '/api/review?'],
+    [`/words?account=${account}`, '/api/words?'],
   ]) {
     const early = await context.newPage();
     await early.route(/\/Mowing\.[^/]*\.js$/, (route) => route.abort());

@@ -98,3 +98,20 @@ export function aBidFeed(over: Partial<BidFeed> = {}): BidFeed {
     ...over,
   };
 }
+
+/** Ten clicks a day for sixty days at 0.30 each; every fifth day the given orders, at 60. */
+export function sixtyDays(targets: { id: number; orders: number }[]): BidFeed {
+  const days = targets.flatMap(({ id, orders }) =>
+    Array.from({ length: 60 }, (_, age) => ({ id, age, orders: age % 5 === 0 ? orders : 0 })),
+  );
+  return aBidFeed({
+    days: {
+      targetId: days.map(({ id }) => id),
+      age: days.map(({ age }) => age),
+      clicks: days.map(() => 10),
+      spend: days.map(() => 3e6),
+      orders: days.map(({ orders }) => orders),
+      sales: days.map(({ orders }) => orders * 60e6),
+    },
+  });
+}

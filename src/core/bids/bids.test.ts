@@ -143,3 +143,8 @@ test('a very large account is decided as a whole: no list of its targets is too 
   const many = { ...observations, targets: Array.from({ length: 200_000 }, () => one) };
   expect(proposeBids(many, settings()).proposals).toHaveLength(200_000);
 });
+
+test('an account without targets has nothing to decide, and no figure of it is made up', () => {
+  const { proposals, days, testing } = proposeBids(someTargets([], { products: [] }), settings());
+  expect({ proposals, days, cap: testing.cap }).toEqual({ proposals: [], days: 0, cap: 0 });
+});

@@ -8,6 +8,7 @@ import {
   effectAtBid,
   monthAt,
   observationsOf,
+  planByRows,
   planColumns,
   proposalAt,
   proposeBids,
@@ -100,7 +101,7 @@ describe('a plan as columns', () => {
       accountScope: 0,
     };
     const rows = [14, 12, 11, 13, 99];
-    const columns = planColumns(plan, account, rows.length, (row) => rows[row]);
+    const columns = planByRows(planColumns(plan, account), rows.length, (row) => rows[row]);
     for (const [row, id] of rows.slice(0, 4).entries())
       expect(proposalAt(columns, row)).toEqual({ ...plan.proposals[id - 11], target: row });
     // A row that the plan does not know has no bid to propose.

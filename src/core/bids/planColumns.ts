@@ -65,6 +65,14 @@ const READ = {
 };
 type NumberName = keyof typeof READ;
 const NUMBERS = Object.keys(READ) as NumberName[];
+const BYTES = ['step', 'left', 'grade', 'isSecondStep'] as const;
+/** What rows without a target have, where it is not 0. */
+const NONE: Partial<Record<NumberName | (typeof BYTES)[number], number>> = {
+  left: 1,
+  daysAgo: NaN,
+  beforeClicks: NaN,
+  testGain: NaN,
+};
 
 /**
  * A plan as columns by the rows of a table: a hundred thousand proposals pass from a worker to the page without an object
@@ -90,46 +98,49 @@ export type PlanColumns = Record<NumberName, Float64Array> & {
   isHeldByMoney: boolean;
 };
 
-/** Lays a plan out by rows; `targetOf` names the target of a row. Rows whose target the plan does not know have no bid. */
-export function planColumns(
-  plan: BidPlan,
-  { observations, targetIds }: AccountObservations,
-  size: number,
-  targetOf: (row: number) => number,
-): PlanColumns {
-  const columns = {
-    size,
-    step: new Uint8Array(size),
-    left: new Uint8Array(size).fill(1),
-    grade: new Uint8Array(size),
-    isSecondStep: new Uint8Array(size),
-    strength: plan.strength,
-    kappa: plan.kappa,
-    days: plan.days,
-    testing: plan.testing,
-    price: plan.price,
-    isHeldByMoney: plan.isHeldByMoney,
-  } as PlanColumns;
-  for (const name of NUMBERS) columns[name] = new Float64Array(size);
-  for (const name of ['daysAgo', 'beforeClicks', 'testGain'] as const) columns[name].fill(NaN);
-  const at = new Map(Array.from(targetIds, (id, place) => [id, place]));
-  const rows: number[] = [];
-  const told: Told[] = [];
-  for (let row = 0; row < size; row += 1) {
-    const target = at.get(targetOf(row));
-    if (target === undefined) continue;
-    const proposal = plan.proposals[target];
+/** A plan as columns by the targets of an account. */
+export type TargetPlan = PlanColumns & { targetIds: Int32Array };
+
+/** Lays a plan out by the account's targets. */
+export function planColumns(plan: BidPlan, { observations, targetIds }: AccountObservations): TargetPlan {
+  const told = plan.proposals.map((proposal, target): Told => {
     const { campaign } = observations.targets[target];
-    rows.push(row);
-    told.push({ proposal, dry: plan.dry[campaign] ?? NaN, held: plan.held[campaign] });
-    columns.step[row] = BID_STEPS.indexOf(proposal.step);
-    columns.left[row] = LEFTS.indexOf(proposal.left);
-    columns.isSecondStep[row] = proposal.isSecondStep ? 1 : 0;
-    columns.grade[row] = EVIDENCE_GRADES.indexOf(proposal.conversion.grade);
-  }
+    return { proposal, dry: plan.dry[campaign] ?? NaN, held: plan.held[campaign] };
+  });
+  const bytes = (read: (one: BidProposal) => number) => Uint8Array.from(plan.proposals, read);
+  const { strength, kappa, days, testing, price, isHeldByMoney } = plan;
+  const columns = {
+    targetIds,
+    size: targetIds.length,
+    step: bytes(({ step }) => BID_STEPS.indexOf(step)),
+    left: bytes(({ left }) => LEFTS.indexOf(left)),
+    grade: bytes(({ conversion }) => EVIDENCE_GRADES.indexOf(conversion.grade)),
+    isSecondStep: bytes(({ isSecondStep }) => (isSecondStep ? 1 : 0)),
+    ...{ strength, kappa, days, testing, price, isHeldByMoney },
+  } as TargetPlan;
   for (const name of NUMBERS) {
-    const [column, read] = [columns[name], READ[name]];
-    for (let index = 0; index < rows.length; index += 1) column[rows[index]] = read(told[index]);
+    const [column, read] = [new Float64Array(told.length), READ[name]];
+    for (let target = 0; target < told.length; target += 1) column[target] = read(told[target]);
+    columns[name] = column;
+  }
+  return columns;
+}
+
+/**
+ * The same by the rows of a table; `targetOf` names the target of a row. Rows whose target the plan does not know have no bid. Where the
+ * rows are the plan's targets in their order, its own columns are handed out.
+ */
+export function planByRows(plan: TargetPlan, size: number, targetOf: (row: number) => number): PlanColumns {
+  const { targetIds, ...own } = plan;
+  if (size === targetIds.length && targetIds.every((id, row) => id === targetOf(row))) return own;
+  const placeOf = new Map(Array.from(targetIds, (id, place) => [id, place]));
+  const places = Int32Array.from({ length: size }, (_, row) => placeOf.get(targetOf(row)) ?? -1);
+  const columns: PlanColumns = { ...own, size };
+  for (const name of [...NUMBERS, ...BYTES]) {
+    const [from, none] = [own[name], NONE[name] ?? 0];
+    const column = from instanceof Uint8Array ? new Uint8Array(size) : new Float64Array(size);
+    for (let row = 0; row < size; row += 1) column[row] = places[row] < 0 ? none : from[places[row]];
+    columns[name] = column as Float64Array & Uint8Array;
   }
   return columns;
 }

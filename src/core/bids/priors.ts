@@ -79,7 +79,8 @@ function levelsOf(targets: BidObservations['targets']): Level[] {
     return known;
   });
   const productOf = Int32Array.from(targets, ({ product }) => product);
-  const products = largest(productOf) + 1;
+  // Without targets there is none.
+  const products = Math.max(0, largest(productOf) + 1);
   return [
     { groupOf: productOf, size: products },
     { groupOf: kindOf, size: kinds.size },

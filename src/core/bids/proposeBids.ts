@@ -70,7 +70,7 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
     isHeldByMoney: solution.isHeldByMoney,
     price: { gamma: price.gamma, targets: price.targets },
     strength: priors.strength,
-    days: Math.min(HISTORY_DAYS, largest(observations.days.age) + 1),
+    days: Math.max(0, Math.min(HISTORY_DAYS, largest(observations.days.age) + 1)),
     testing,
   };
 }

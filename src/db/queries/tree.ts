@@ -41,3 +41,12 @@ export async function listLastAccepted(
       ${before === undefined ? sql`` : sql`and answered_on < ${before}`}
     order by change_key, answered_on desc`;
 }
+
+/** The newest campaign and ad group of an account, drafts too; 0: none. */
+export async function newestIds(sql: Query, accountId: number): Promise<[campaign: number, adGroup: number]> {
+  const [{ campaign, adGroup }] = await sql<{ campaign: number; adGroup: number }[]>`
+    select
+      coalesce((select max(campaign_id) from mowing.campaign where account_id = ${accountId}), 0) as campaign,
+      coalesce((select max(ad_group_id) from mowing.ad_group where account_id = ${accountId}), 0) as "adGroup"`;
+  return [campaign, adGroup];
+}

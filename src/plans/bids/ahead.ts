@@ -1,32 +1,11 @@
 import type { ChangeFigures } from '../../contract/changes';
-import type { MoneyChoices } from '../../contract/choices';
-import type { Ahead, BidSettings, TestCap } from '../../core/bids';
+import type { AheadIds } from '../../contract/bids';
+import type { Ahead } from '../../core/bids';
 import { movesOf } from '../../core/changes';
-import type { Change, MarketLimits } from '../../core/changes';
+import type { Change } from '../../core/changes';
 import { PLACEMENTS } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import type { Micros } from '../../core/units';
-
-/**
- * Modifiers and budgets that are in the tray or under way, and the base bids that were set with the modifiers, by id: the bids of the round start from there, so
- * that both are one plan. Bids that were decided on by themselves are not among them.
- */
-export interface AheadIds {
-  bids: [targetId: number, to: Micros][];
-  modifiers: [campaignId: number, placement: number, to: number][];
-  budgets: [campaignId: number, to: Micros][];
-  /** What schedules make of a month's spend and sales: times this. */
-  schedules: [campaignId: number, spend: number, sales: number][];
-}
-
-/** Settings of a round, with what is decided already, and what the money is for. */
-export type RoundSettings = BidSettings & {
-  ahead?: AheadIds;
-  money?: MoneyChoices;
-  /** Parts of the account whose tests have a cap of their own. */
-  testCaps?: readonly TestCap[];
-  budgetLimits?: Pick<MarketLimits, 'minBudget' | 'maxBudget'>;
-};
 
 /** The step whose base bids go with modifiers, as changes name it. */
 export const PLACEMENT_STEP = 'placements';

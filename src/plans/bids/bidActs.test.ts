@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { someTargets, settings } from '../../../tests/make/bids';
 import { aTree, sumsByTarget } from '../../../tests/make/lenses';
-import { planColumns, proposeBids } from '../../core/bids';
+import { planByRows, planColumns, proposeBids } from '../../core/bids';
 import { buildLens } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
 import { actOf, sumActs } from './bidEdits';
@@ -29,9 +29,8 @@ const account = {
   campaignIds: Int32Array.of(1),
   accountScope: 0,
 };
-const plan = planColumns(
-  proposeBids(observations, settings()),
-  account,
+const plan = planByRows(
+  planColumns(proposeBids(observations, settings()), account),
   table.size,
   (row) => table.targetId[row],
 );

@@ -9,5 +9,5 @@ export { summaryWords } from './summaryWords';
 export { pendingTargets } from './pending';
 export { roundSettings } from './roundSettings';
 export { aheadOf, PLACEMENT_STEP } from './ahead';
-export type { AheadIds, RoundSettings } from './ahead';
+export type { AheadIds, RoundSettings } from '../../contract/bids';
 export type { ArrangedBids, BidShow, BidsAsked, TestingSummary, BidSort, BidStepSummary } from './types';

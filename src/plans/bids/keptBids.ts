@@ -16,6 +16,7 @@ import type {
   MonthTotal,
   PlanColumns,
   PreparedBids,
+  TargetPlan,
 } from '../../core/bids';
 import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
@@ -27,7 +28,7 @@ import { moneyTotal } from './moneyTotal';
 import { USUAL_LIMITS } from '../../core/changes';
 import { ranDryOf, withOpenDays } from './openDays';
 import { aheadAt } from './ahead';
-import type { AheadIds, RoundSettings } from './ahead';
+import type { AheadIds, RoundSettings } from '../../contract/bids';
 
 /** What running targets come to in a month, now and with every proposal made, at some target ACOS. */
 export interface TargetTrial {
@@ -40,6 +41,7 @@ export interface TargetTrial {
 
 /** An account's bids, prepared once and decided on for each choice of settings. */
 export interface KeptBids {
+  index: TreeIndex;
   /** What the figures tell, whatever is chosen and decided. */
   prepared: PreparedBids;
   /** Which campaign each index of it stands for. */
@@ -50,8 +52,8 @@ export interface KeptBids {
   budgets: (settings: RoundSettings, locks: ReadonlyMap<number, number>) => BudgetPlan | null;
   /** The plan at some settings; the last one is kept. */
   decide: (settings: RoundSettings) => BidPlan;
-  /** A plan by the rows of a table of targets. */
-  columns: (settings: RoundSettings, table: LensTable) => PlanColumns;
+  /** A plan as columns by target. */
+  columns: (settings: RoundSettings) => TargetPlan;
   /** The wanted bid of targets, micros; null where none is known. */
   wanted: (settings: RoundSettings, targetIds: number[]) => (number | null)[];
   /** What another target ACOS of the account would do; scopes with a target of their own keep it. */
@@ -124,14 +126,14 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     };
   };
   return {
+    index,
     prepared,
     ranDry,
     budgets,
     campaignIds: account.campaignIds,
     targetIds: account.targetIds,
     decide,
-    columns: (settings, table) =>
-      planColumns(decide(settings), account, table.size, (row) => table.targetId[row]),
+    columns: (settings) => planColumns(decide(settings), account),
     wanted: (settings, targetIds) => {
       const { proposals } = decide(settings);
       return targetIds.map((id) => {

@@ -3,7 +3,7 @@ import { moneyGoal } from '../../core/budgets';
 import type { BudgetTotal } from '../../core/budgets';
 import type { TreeIndex } from '../../core/structure';
 import { DAYS_PER_MONTH } from '../../core/units';
-import type { RoundSettings } from './ahead';
+import type { RoundSettings } from '../../contract/bids';
 
 /** What the total of budgets means for a round; null while that is not said. */
 export function moneyTotal(

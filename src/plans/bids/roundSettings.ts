@@ -1,7 +1,7 @@
 import type { PlanChoices } from '../../contract/choices';
 import { settingsOf } from '../../core/bids';
 import type { MarketLimits } from '../../core/changes';
-import type { AheadIds, RoundSettings } from './ahead';
+import type { AheadIds, RoundSettings } from '../../contract/bids';
 
 /** The settings that an account's bids and budgets are planned at, wherever that is. @param ahead what of the tray they start from */
 export const roundSettings = (

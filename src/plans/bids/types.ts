@@ -1,6 +1,6 @@
 import type { BidStepName } from '../../contract/review';
 import type { SortOrder, Stack } from '../../core/conditions';
-import type { RoundSettings } from './ahead';
+import type { RoundSettings } from '../../contract/bids';
 
 /** What bids are sorted by: what a plan alone knows, or any field of the rows. */
 export type BidSort = { by: SortOrder['by'] | 'stake'; descending: boolean };

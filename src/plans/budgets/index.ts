@@ -1,4 +1,4 @@
-export { planBudgetRows } from './planBudgetRows';
+export { budgetProposals, budgetRows } from './planBudgetRows';
 export { BUDGET_STEP, budgetChanges, budgetStake, isMoved } from './budgetActs';
 export { ownCampaignChanges, ownFields } from './ownCampaign';
 export type { OwnCampaign } from './ownCampaign';

@@ -1,25 +1,19 @@
 import type { LensTable } from '../../core/lenses';
-import type { TreeIndex } from '../../core/structure';
+import { planned } from '../campaigns';
 import type { KeptBids } from '../bids';
 import type { BudgetRow, BudgetSettings, BudgetsPlan } from './types';
 
 /** Half the width of an 80 % interval, in standard deviations. */
 const Z80 = 1.2816;
 
-/** What is proposed for the budgets of a table's campaigns. Until it is said what the money is for, only what ran dry is told. */
-export function planBudgetRows(
-  bids: KeptBids,
-  { settings, locks }: BudgetSettings,
-  table: LensTable,
-  index: TreeIndex,
-): BudgetsPlan {
+/** What is proposed for the budgets of all campaigns that have bids. Until it is said what the money is for, only what ran dry is told. */
+export function budgetProposals(bids: KeptBids, { settings, locks }: BudgetSettings): BudgetsPlan {
   const own = bids.budgets(settings, new Map(locks));
   const usual = { means: 'sum stays' as const, month: null, over: 1, byBids: settings.money?.byBids ?? [] };
   const { proposals, total, share } = own ?? bids.budgets({ ...settings, money: usual }, new Map())!;
-  const at = new Map(Array.from(bids.campaignIds, (id, place) => [id, place]));
-  const rows = Array.from(table.campaignId, (campaignId): BudgetRow => {
-    const { campaign: _place, ...proposal } = proposals[at.get(campaignId)!];
-    const node = index.campaigns.get(campaignId);
+  const rows = proposals.map(({ campaign, ...proposal }): BudgetRow => {
+    const campaignId = bids.campaignIds[campaign];
+    const node = bids.index.campaigns.get(campaignId);
     const stands = node?.budgetKind === 'daily' ? node.budget : null;
     if (own) return { ...proposal, campaignId, stands };
     return {
@@ -47,6 +41,12 @@ export function planBudgetRows(
     share,
     isAsked: own !== null,
   };
+}
+
+/** The same by the rows of a table of campaigns. */
+export function budgetRows({ rows, ...rest }: BudgetsPlan, { campaignId }: LensTable): BudgetsPlan {
+  const rowOf = new Map(rows.map((one) => [one.campaignId, one]));
+  return { ...rest, rows: Array.from(campaignId, (id) => planned(rowOf.get(id))) };
 }
 
 /** Of what a campaign that never ran dry would do with another budget as little is known as of one that just did. */

@@ -1,6 +1,5 @@
 import { strongTarget } from '../../core/budgets';
 import type { StrongTarget } from '../../core/budgets';
-import type { TreeIndex } from '../../core/structure';
 import type { KeptBids } from '../bids';
 
 /** Who takes whose money in a campaign, and the target that deserves one of its own. Micros a day. */
@@ -16,8 +15,7 @@ const NAMED = 5;
 
 /** What each target of a campaign takes of its money, with money enough. */
 export function spendShares(
-  { prepared, campaignIds, targetIds, ranDry }: KeptBids,
-  { targets: nodes, campaigns }: TreeIndex,
+  { index: { targets: nodes, campaigns }, prepared, campaignIds, targetIds, ranDry }: KeptBids,
   campaignId: number,
   minBudget: number,
 ): SpendShares | null {

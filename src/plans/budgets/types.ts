@@ -2,14 +2,14 @@ import type { BudgetProposal } from '../../core/budgets';
 import type { CampaignRowsAsked } from '../campaigns';
 import type { RoundSettings } from '../bids';
 
-/** What is proposed for a campaign’s budget, by its row. */
+/** What is proposed for a campaign’s budget. */
 export interface BudgetRow extends Omit<BudgetProposal, 'campaign'> {
   campaignId: number;
   /** What the market has; the plan starts from what the tray makes of it. */
   stands: number | null;
 }
 
-/** The rows of a table of campaigns, and what all of it comes to. Micros. */
+/** What is proposed for campaigns, and what all of it comes to. Micros. */
 export interface BudgetsPlan {
   rows: BudgetRow[];
   /** Sum of the daily budgets that can move, now and proposed, and what it may come to; a day. */

@@ -1,5 +1,5 @@
 export { boundsBy } from './bounds';
-export { planPlacements } from './keptPlacements';
+export { placementProposals, planPlacements } from './keptPlacements';
 export { placementAct, placementStake } from './placementActs';
 export { toPlacementChanges } from './toPlacementChanges';
 export type { BidToMove } from './toPlacementChanges';
@@ -13,6 +13,7 @@ export type {
   PlacementEdits,
   PlacementFact,
   PlacementPlan,
+  PlacementProposals,
   PlacementRow,
   PlacementsAsked,
 } from './types';

@@ -6,40 +6,47 @@ import type { BidSettings } from '../../core/bids';
 import { sumsAt } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
+import { planned } from '../campaigns';
 import type { KeptBids } from '../bids';
-import type { PlacementPlan } from './types';
+import type { PlacementPlan, PlacementProposals } from './types';
 
 const NOTHING: Sums = { impressions: 0, clicks: 0, spend: 0, orders: 0, units: 0, sales: 0 };
 const REST = PLACEMENTS.indexOf('rest');
 
-/**
- * What is proposed for the placements of every campaign of a table, with what each did in the window.
- * @param figures rows of campaigns by placement
- * @param boundsOf what else holds for a campaign; null: nothing
- */
-export function planPlacements(
-  bids: KeptBids,
+/** What is proposed for the placements of every campaign that has bids. @param bounds what else holds for campaigns; left out: nothing */
+export function placementProposals(
+  { prepared, campaignIds, index }: KeptBids,
   settings: BidSettings,
-  table: LensTable,
-  figures: LensTable,
-  index: TreeIndex,
-  boundsOf?: (campaignId: number) => PlacementBounds | null,
-): PlacementPlan {
-  const { prepared, campaignIds } = bids;
+  bounds?: ReadonlyMap<number, PlacementBounds>,
+): PlacementProposals {
   const proposals = proposePlacements(
     prepared,
     settings,
-    boundsOf && ((campaign) => boundsOf(campaignIds[campaign])),
+    bounds && ((campaign) => bounds.get(campaignIds[campaign]) ?? null),
   );
-  const at = new Map(Array.from(campaignIds, (id, place) => [id, place]));
+  return {
+    campaigns: proposals.map(({ campaign, ...rest }) => ({ ...rest, campaignId: campaignIds[campaign] })),
+    unlike: GROUPINGS.flatMap((groupOf) =>
+      unlikeGroups(prepared.factors, campaignIds.length, (campaign) => groupOf(index, campaignIds[campaign])),
+    ),
+    account: PLACEMENTS.map((_, placement) => prepared.factors.ofAccount(placement, REST)),
+  };
+}
+
+/** The same by the rows of a table of campaigns, with what each placement did in the window. @param figures rows of campaigns by placement */
+export function planPlacements(
+  { campaigns, ...rest }: PlacementProposals,
+  table: LensTable,
+  figures: LensTable,
+): PlacementPlan {
+  const proposalOf = new Map(campaigns.map((one) => [one.campaignId, one]));
   const rowOf = new Map<string, number>();
   for (let row = 0; row < figures.size; row += 1)
     rowOf.set(`${figures.campaignId[row]} ${figures.part[row]}`, row);
   const rows = Array.from(table.campaignId, (campaignId) => {
-    const { campaign: _place, placements, ...rest } = proposals[at.get(campaignId)!];
+    const { placements, ...proposal } = planned(proposalOf.get(campaignId));
     return {
-      ...rest,
-      campaignId,
+      ...proposal,
       placements: placements.map((one, placement) => {
         const row = rowOf.get(`${campaignId} ${placement}`);
         return {
@@ -53,13 +60,7 @@ export function planPlacements(
       }),
     };
   });
-  return {
-    rows,
-    unlike: GROUPINGS.flatMap((groupOf) =>
-      unlikeGroups(prepared.factors, campaignIds.length, (campaign) => groupOf(index, campaignIds[campaign])),
-    ),
-    account: PLACEMENTS.map((_, placement) => prepared.factors.ofAccount(placement, REST)),
-  };
+  return { rows, ...rest };
 }
 
 /** What campaigns are held together by to see where placements are worth something else: their product, and what finds their terms. */

@@ -15,19 +15,28 @@ export interface PlacementFact extends PlacementAt {
   grade: number;
 }
 
-/** What is proposed for a campaign’s placements, by its row. */
-export interface PlacementRow extends Omit<PlacementProposal, 'campaign' | 'placements'> {
+/** What is proposed for a campaign’s placements. */
+export interface PlacementOfCampaign extends Omit<PlacementProposal, 'campaign'> {
   campaignId: number;
+}
+
+/** The same by its row, with what each placement did. */
+export interface PlacementRow extends Omit<PlacementOfCampaign, 'placements'> {
   placements: PlacementFact[];
 }
 
-/** The rows of a table of campaigns. */
-export interface PlacementPlan {
-  rows: PlacementRow[];
+/** What is proposed for all campaigns that have bids, and what it stands on. */
+export interface PlacementProposals {
+  campaigns: PlacementOfCampaign[];
   /** What a click brings at each placement over the whole account, against one at rest of search. */
   account: { ratio: number; low: number; high: number }[];
   /** Products and kinds of campaigns for which that is surely another. */
   unlike: UnlikeGroup[];
+}
+
+/** The same by the rows of a table of campaigns. */
+export interface PlacementPlan extends Omit<PlacementProposals, 'campaigns'> {
+  rows: PlacementRow[];
 }
 
 /** What the specialist sets instead of what is proposed: modifiers by placement (null: as proposed), and whether base bids give way. */

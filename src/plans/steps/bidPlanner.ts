@@ -1,15 +1,14 @@
-import type { BidFeed, BidSettings, PlanColumns } from '../../core/bids';
+import { planByRows } from '../../core/bids';
+import type { PlanColumns, TargetPlan } from '../../core/bids';
 import { inDecimals } from '../../core/changes';
 import { buildLens, GRADES, sumsAt } from '../../core/lenses';
 import { indexTree } from '../../core/structure';
 import type { AccountTree, TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
-import type { PlanChoices } from '../../contract/choices';
 import { stepOfQueue } from '../../contract/review';
 import type { BidQueue } from '../../contract/review';
-import type { MarketLimits } from '../../core/changes';
-import { actOf, arrangeBids, keptBids, roundSettings, toBidChange } from '../bids';
-import type { AheadIds, BidEdits } from '../bids';
+import { actOf, arrangeBids, toBidChange } from '../bids';
+import type { BidEdits, RoundSettings } from '../bids';
 import { keptLens, toGrainSums } from '../field';
 import type { KeptLens } from '../field';
 import { amount, figuresOf } from './planned';
@@ -19,42 +18,29 @@ import type { Planned } from './planned';
 export interface BidPlanParts {
   tree: AccountTree;
   sums: FieldSumsAnswer;
-  feed: BidFeed;
-  choices: PlanChoices['bids'];
-  money: PlanChoices['money'];
-  limits: MarketLimits;
+  /** A bid for every target, at these settings. */
+  bids: TargetPlan;
+  settings: RoundSettings;
   /** Targets that have a change in the tray or under way, and those put aside. */
   staged: number[];
   aside: number[];
-  /** Modifiers in the tray, and the base bids that go with them. */
-  ahead: AheadIds;
 }
 
 const NO_EDITS: BidEdits = new Map();
 
 /** Plans steps that tune bids, each the largest stake first: the rows and figures that the page shows. What they share is worked out once. */
-export function bidPlanner(parts: BidPlanParts): {
-  settings: BidSettings;
-  plan: (step: BidQueue) => Planned[];
-} {
-  const { tree, feed, choices, limits } = parts;
-  const index = indexTree(tree);
+export function bidPlanner(parts: BidPlanParts): (step: BidQueue) => Planned[] {
+  const index = indexTree(parts.tree);
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
-  const settings = roundSettings({ bids: choices, money: parts.money }, limits, parts.ahead);
-  const plan = keptBids(index, feed).columns(settings, table);
-  return { settings, plan: (step) => plannedOf(step, parts, { index, held, plan, settings }) };
+  const plan = planByRows(parts.bids, table.size, (row) => table.targetId[row]);
+  return (step) => plannedOf(step, parts, { index, held, plan });
 }
 
 function plannedOf(
   step: BidQueue,
-  { staged, aside }: BidPlanParts,
-  {
-    index,
-    held,
-    plan,
-    settings,
-  }: { index: TreeIndex; held: KeptLens; plan: PlanColumns; settings: BidSettings },
+  { staged, aside, settings }: BidPlanParts,
+  { index, held, plan }: { index: TreeIndex; held: KeptLens; plan: PlanColumns },
 ): Planned[] {
   const { table } = held;
   const { rows } = arrangeBids(held, plan, {

@@ -1,19 +1,15 @@
-import { settingsOf } from '../../core/bids';
-import type { BidFeed, BidSettings } from '../../core/bids';
-import type { MarketLimits } from '../../core/changes';
+import type { BidSettings } from '../../core/bids';
 import { buildLens, sumsAt } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
 import { placementReason } from '../../core/placements';
-import type { PlacementAsks, PlacementOrder } from '../../core/placements';
+import type { PlacementOrder } from '../../core/placements';
 import { indexTree } from '../../core/structure';
-import type { AccountTree, Placement } from '../../core/structure';
+import type { AccountTree } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
-import type { PlanChoices } from '../../contract/choices';
-import { keptBids } from '../bids';
 import { keptLens, toGrainSums } from '../field';
 import { arrangeCampaigns } from '../campaigns';
-import { boundsBy, placementChanges, placementSettings, placementStake, planPlacements } from '../placements';
-import type { PlacementChangesAsked } from '../placements';
+import { placementChanges, placementStake, planPlacements } from '../placements';
+import type { PlacementChangesAsked, PlacementProposals } from '../placements';
 import { plannedCampaign } from './planned';
 import type { Planned } from './planned';
 
@@ -22,16 +18,14 @@ export interface PlacementParts {
   tree: AccountTree;
   /** Sums of targets and of placements over the window. */
   sums: { targets: FieldSumsAnswer; placements: FieldSumsAnswer };
-  feed: BidFeed;
-  choices: PlanChoices['bids'];
-  limits: MarketLimits;
-  options: { modifiers: Placement[] } | null;
+  proposals: PlacementProposals;
+  settings: BidSettings;
   /** Campaigns that have such a change in the tray or under way, those put aside, and bids in the tray. */
   staged: number[];
   aside: number[];
   bids: PlacementChangesAsked['staged'];
-  /** What placements have to show, and their sums over the days of that; null: nothing is asked. */
-  asked: { asks: PlacementAsks; sums: FieldSumsAnswer } | null;
+  /** Which come first. */
+  first: PlacementOrder;
 }
 
 type StepRow = { planned: Planned; sums: Sums };
@@ -46,16 +40,13 @@ const BEFORE: Record<PlacementOrder, ((a: StepRow, b: StepRow) => number) | null
 const acosOf = ({ spend, sales }: Sums) => (sales > 0 ? spend / sales : spend > 0 ? Infinity : 0);
 
 /** What is proposed for the account's placements, the most sales to win first: the rows and figures that the page shows. */
-export function planPlacementStep(parts: PlacementParts): { settings: BidSettings; planned: Planned[] } {
-  const { tree, sums, feed, choices, limits, options, staged, aside, bids, asked } = parts;
+export function planPlacementStep(parts: PlacementParts): Planned[] {
+  const { tree, sums, proposals, settings, staged, aside, bids, first } = parts;
   const index = indexTree(tree);
   const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums.targets).grainSums), index);
   const figures = buildLens('placements', index, toGrainSums(sums.placements).grainSums);
-  const settings = placementSettings(settingsOf(choices, limits), options);
   const { table } = lens;
-  const bounds =
-    asked && boundsBy(asked.asks, buildLens('placements', index, toGrainSums(asked.sums).grainSums));
-  const plan = planPlacements(keptBids(index, feed), settings, table, figures, index, bounds ?? undefined);
+  const plan = planPlacements(proposals, table, figures);
   const { rows } = arrangeCampaigns(
     lens,
     { show: 'proposed', conditions: [], sort: null, staged, aside },
@@ -72,7 +63,7 @@ export function planPlacementStep(parts: PlacementParts): { settings: BidSetting
       reason: placementReason(plan.rows[row]),
     }),
   }));
-  const before = BEFORE[asked?.asks.first ?? 'gain'];
+  const before = BEFORE[first];
   if (before) all.sort(before);
-  return { settings, planned: all.map(({ planned }) => planned) };
+  return all.map(({ planned }) => planned);
 }

@@ -53,7 +53,7 @@ function letGo(): void {
 
 /** About how much memory a result takes. */
 function bytesOf(value: unknown): number {
-  if (ArrayBuffer.isView(value)) return value.byteLength;
+  if (ArrayBuffer.isView(value) || value instanceof ArrayBuffer) return value.byteLength;
   if (typeof value === 'string') return 2 * value.length;
   if (value === null || typeof value !== 'object') return 8;
   // Lists are alike from end to end: their first entries tell.

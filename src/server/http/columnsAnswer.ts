@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { asJson, pack, PACKED_TYPE } from '../../contract/packed';
+import { asJson, pack, PACKED_TYPE, unpack } from '../../contract/packed';
 
 /** Whether columns of numbers are wanted as they lie in memory. */
 export const asksForColumns = (request: Request): boolean =>
@@ -22,4 +22,15 @@ export function columnsAnswer(request: Request, value: object): Response {
   if (request.headers.get('if-none-match')?.includes(etag))
     return new Response(null, { status: 304, headers });
   return new Response(body, { headers });
+}
+
+/** The same of what lies packed already; nothing of it is kept in the browser. */
+export function packedAnswer(request: Request, bytes: ArrayBuffer): Response {
+  const isPacked = asksForColumns(request);
+  return new Response(isPacked ? bytes : asJson(unpack(bytes)), {
+    headers: {
+      'content-type': isPacked ? PACKED_TYPE : 'application/json',
+      'cache-control': 'no-store',
+    },
+  });
 }

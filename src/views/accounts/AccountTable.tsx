@@ -20,8 +20,8 @@ export function AccountTable() {
     <>
       <h1 className="pageTitle">Accounts</h1>
       <p className="note">
-        Figures are of each account’s settled window, in its own currency. Proposals are bids, worked out here
-        one account after another.
+        Figures are of each account’s settled window, in its own currency. Proposals are bids that the round
+        would change.
       </p>
       <Fault error={error} />
       {!data && !error && <Loading>Reading the accounts …</Loading>}

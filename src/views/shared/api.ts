@@ -46,7 +46,6 @@ import type {
 } from '../../contract/field';
 import type { BaleEffects, PurposeEffects } from '../../contract/effects';
 import type { Aside, AsideRequest } from '../../contract/aside';
-import type { BidFeed } from '../../core/bids';
 import type { LensGrain } from '../../core/lenses';
 import { toTargets } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
@@ -59,7 +58,10 @@ import type { HomeAnswer, HomeRequest } from '../../contract/routes';
 import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
 import type { SettledWindow } from '../../core/windows';
+import type { OverviewParts } from '../../plans/field';
 import { ApiError, ask, askColumns, query, send } from './ask';
+import { wordsApi } from './askWords/wordsApi';
+import { bidsApi } from './bids/bidsApi';
 import { hoursApi } from './hours/hoursApi';
 import { moneyApi } from './money/moneyApi';
 import { peopleApi } from './people/peopleApi';
@@ -76,6 +78,8 @@ interface PinnedTerm {
 
 export const api = {
   ...moneyApi,
+  ...bidsApi,
+  ...wordsApi,
   ...hoursApi,
   ...rankApi,
   ...peopleApi,
@@ -167,7 +171,6 @@ export const api = {
     ask<RulesAnswer>('/api/rules', send('DELETE', { account, id, back })),
   suggestNew: (account: number, targets: NewTarget[]) =>
     ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
-  bidFeed: (account: number) => askColumns<BidFeed>(`/api/bid-feed?${query({ account })}`),
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),
@@ -197,6 +200,8 @@ export const api = {
     ask<Swath>('/api/swaths', send('PUT', { account, ...swath })),
   removeSwath: (account: number, id: number) =>
     ask<{ removed: boolean }>(`/api/swaths?${query({ account, id })}`, { method: 'DELETE' }),
+  overviewParts: (account: number, asked: AskedWindow) =>
+    ask<OverviewParts>(`/api/overview/parts?${query({ account, ...asked })}`),
   overview: (account: number, asked: AskedWindow) =>
     ask<OverviewAnswer>(`/api/overview?${query({ account, ...asked })}`),
   products: (account: number) => ask<ProductsAnswer>(`/api/products?${query({ account })}`),

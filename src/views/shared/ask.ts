@@ -40,7 +40,8 @@ const bodyOf = async (answer: Response): Promise<unknown> =>
   answer.headers.get('content-type') === PACKED_TYPE ? unpack(await answer.arrayBuffer()) : answer.json();
 
 /** Asks for an answer with columns of numbers, as they lie in memory. @throws ApiError */
-export const askColumns = <T>(path: string): Promise<T> => ask<T>(path, { headers: { accept: PACKED_TYPE } });
+export const askColumns = <T>(path: string, init: RequestInit = {}): Promise<T> =>
+  ask<T>(path, { ...init, headers: { ...init.headers, accept: PACKED_TYPE } });
 
 /** A request with a body. */
 export const send = (method: string, value: unknown): RequestInit => ({

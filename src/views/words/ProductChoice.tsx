@@ -1,10 +1,10 @@
 import { groupBy } from '../../core/order';
-import type { LoadedWords } from '../shared/wordsEngine/types';
+import type { WordsSummary } from '../../plans/words';
 import { Choice, Finder } from '../shared/kit';
 import type { Option } from '../shared/kit';
 
 interface ProductChoiceProps {
-  loaded: LoadedWords;
+  loaded: WordsSummary;
   value: number | null;
   /** What stands for no product; left out: one has to be chosen. */
   all?: string;

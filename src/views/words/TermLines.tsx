@@ -3,7 +3,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { formatCount, formatMoney } from '../../core/units';
-import type { TermLine } from '../shared/wordsEngine/types';
+import type { TermLine } from '../../plans/words';
 import { Facts } from '../shared/kit';
 
 interface TermLinesProps {

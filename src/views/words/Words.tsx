@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { formatCount, formatDay } from '../../core/units';
 import { TroubleBoundary } from '../shared/TroubleBoundary';
 import { useUrlState } from '../shared/urlState';
-import { useWords } from '../shared/wordsEngine/useWords';
+import { useWords } from '../shared/askWords/useWords';
 import { CorePart } from './core/CorePart';
 import { ListsPart } from './lists/ListsPart';
 import { LossesPart } from './losses/LossesPart';

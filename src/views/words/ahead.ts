@@ -1,5 +1,5 @@
 import type { AccountInfo } from '../../contract/api';
-import { wordsLoad } from '../shared/wordsEngine/wordsLoad';
+import { wordsLoad } from '../shared/askWords/wordsLoad';
 
 /** Parts that ask the server for their own figures. */
 const WITHOUT_TERMS = ['rank', 'losses'];

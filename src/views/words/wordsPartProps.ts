@@ -1,6 +1,6 @@
 import type { AccountInfo } from '../../contract/api';
 import type { TrayState } from '../shared/tray/useTray';
-import type { LoadedWords } from '../shared/wordsEngine/types';
+import type { WordsSummary } from '../../plans/words';
 
 /** What a part gets that needs no terms loaded. */
 export interface PlainPartProps {
@@ -9,5 +9,5 @@ export interface PlainPartProps {
 }
 
 export interface WordsPartProps extends PlainPartProps {
-  loaded: LoadedWords;
+  loaded: WordsSummary;
 }

@@ -1,11 +1,10 @@
 import type { AccountInfo } from '../../../src/contract/api';
 import type { LensName } from '../../../src/core/lenses';
-import { roundSettings } from '../../../src/plans/bids';
+import { aheadOf, roundSettings } from '../../../src/plans/bids';
 import { api } from '../../../src/views/shared/api';
 import { dataVersion } from '../../../src/views/shared/fieldEngine/dataVersion';
 import { fieldEngine } from '../../../src/views/shared/fieldEngine/fieldEngine';
 import { reviewEngine } from '../../../src/views/shared/reviewEngine/reviewEngine';
-import { wordsEngine } from '../../../src/views/shared/wordsEngine/wordsEngine';
 
 /** What a place has the server read and the page compute, without a page. */
 export type Bare = (account: AccountInfo) => Promise<unknown>;
@@ -21,17 +20,16 @@ export const bareLens =
   (account) =>
     fieldEngine().load(account.id, dataVersion(account), lens);
 
-export const bareOverview: Bare = (account) => fieldEngine().overview(account.id, dataVersion(account));
+export const bareOverview: Bare = ({ id }) => api.overviewParts(id, {});
 
 export const bareBids: Bare = async (account) => {
   const engine = fieldEngine();
-  const { loadId } = await engine.loadBids(account.id, dataVersion(account));
-  const { bids, money } = account.choices;
-  return engine.planBids(loadId, roundSettings({ bids, money }, account.limits));
+  const { loadId } = await engine.load(account.id, dataVersion(account), 'targets');
+  return engine.planBids(loadId, roundSettings(account.choices, account.limits, aheadOf([])));
 };
 
 export const bareCampaigns: Bare = (account) => fieldEngine().loadCampaigns(account.id, dataVersion(account));
 
 export const bareReview: Bare = ({ id }) => reviewEngine().load(id);
 
-export const bareWords: Bare = (account) => wordsEngine(api).load(account.id, account.lastDay!);
+export const bareWords: Bare = (account) => api.words(account.id);

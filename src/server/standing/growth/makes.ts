@@ -169,7 +169,7 @@ export function ownCampaigns(look: GrowthLook): Make[] {
   if (!plan.grow.isOn) return [];
   const found = members.flatMap((member): Make[] => {
     if (member.stage === 'find' || !member.isRunning || !runsDry(look, member.id)) return [];
-    const strong = spendShares(kept, index, member.id, limits.minBudget)?.strong;
+    const strong = spendShares(kept, member.id, limits.minBudget)?.strong;
     const target = index.targets.get(strong?.id ?? 0);
     const adGroup = index.adGroups.get(target?.adGroupId ?? 0);
     const old = index.campaigns.get(member.id);

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { lineOf } from '../../../core/build';
-import { formatCount, formatMoney } from '../../../core/units';
+import { counted, formatCount, formatMoney } from '../../../core/units';
 import { Ask, Choice, MoneyField, PlaceLink } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
 import { useKeys } from '../../shared/useKeys';
@@ -63,7 +63,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
       const { ids } = await undo.during(buildApi.stage(account.id, id));
       if (ids.length === 0) return tell('Everything of the plan stands, or waits in the tray already.');
       undo.did({
-        words: `${formatCount(ids.length)} changes put to the tray`,
+        words: `${counted(ids.length, 'change')} put to the tray`,
         undoing: { kind: 'take-out', ids },
       });
     });
@@ -75,7 +75,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
           ? trouble
           : sent === 0
             ? 'Everything of the plan stands already.'
-            : `${formatCount(sent)} changes sent. The Ledger undoes them together.`,
+            : `${counted(sent, 'change')} sent. The Ledger undoes them together.`,
         trouble === '' ? {} : { kind: 'warning' },
       );
     });
@@ -120,7 +120,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
         }
       />
       <span className="faint small">
-        {formatCount(counts.targets)} targets, {formatCount(counts.negatives)} negatives
+        {formatCount(counts.targets)} targets, {counted(counts.negatives, 'negative')}
       </span>
       {first ? (
         <Button
@@ -190,7 +190,7 @@ export function LaunchBar({ open, onOpen, onTab }: LaunchBarProps) {
           <p>
             {formatMoney(sum)} {account.currency}{' '}
             {plan.settings.budgetKind === 'lifetime' ? 'in all' : 'a day'}, {formatCount(counts.targets)}{' '}
-            targets, {formatCount(counts.negatives)} negatives, in one bale: campaigns first, then what goes
+            targets, {counted(counts.negatives, 'negative')}, in one bale: campaigns first, then what goes
             into them.
             {plan.settings.state === 'paused' && ' They start paused.'}
             {plan.settings.startsOn && ` They start on ${plan.settings.startsOn}.`}

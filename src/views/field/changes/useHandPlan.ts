@@ -4,8 +4,6 @@ import type { HandStep } from '../../../core/changes';
 import { daysIn } from '../../../core/units';
 import type { AccountInfo } from '../../../contract/api';
 import { api } from '../../shared/api';
-import { pageEngine } from '../../shared/fieldEngine/pageEngine';
-import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import type { LoadedLens } from '../../../plans/field';
 import { planMove, planState } from '../../../plans/byHand';
 import type { Staged } from '../../../plans/byHand';
@@ -39,12 +37,10 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
   const wanted = useQuery({
     queryKey: ['wanted-bids', account.id, account.choices.bids, ids],
     queryFn: () =>
-      pageEngine().wantedBids(
-        account.id,
-        dataVersion(account),
-        roundSettings(account.choices, account.limits),
-        ids,
-      ),
+      api.askBids(account.id, 'wanted', {
+        settings: roundSettings(account.choices, account.limits),
+        targetIds: ids,
+      }),
     enabled: step?.kind === 'wanted' && ids.length > 0,
     staleTime: 60_000,
   });
@@ -59,7 +55,7 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
       limits: account.limits,
       staged,
       suggested,
-      wanted: byTarget(ids, wanted.data),
+      wanted: byTarget(ids, wanted.data?.bids),
       days,
       againToo,
     });

@@ -83,7 +83,7 @@ function Evidence({ account, engine, loaded, onDrill, row, onRow }: EvidencePane
         guides={account.choices.guides}
       />
       <RowLoss account={account} table={table} row={row} />
-      <ScopeTarget key={subject} account={account} engine={engine} table={table} row={row} />
+      <ScopeTarget key={subject} account={account} table={table} row={row} />
       {table.now.clicks[row] > 0 && <Conversion {...conversionAt(table, row)} />}
       <DayByDay
         account={account}

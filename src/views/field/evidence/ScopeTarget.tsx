@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import type { Remote } from 'comlink';
 import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { Goal } from '../../../core/goals';
@@ -9,7 +8,6 @@ import type { LensTable } from '../../../core/lenses';
 import { formatCount, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
-import type { FieldEngine } from '../../shared/fieldEngine/fieldEngine';
 import { Choice, Fault, ShareField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 import { useNewData } from '../../shared/revision';
@@ -21,13 +19,12 @@ import { roundSettings } from '../../../plans/bids';
 
 interface ScopeTargetProps {
   account: AccountInfo;
-  engine: Remote<FieldEngine>;
   table: LensTable;
   row: number;
 }
 
 /** The target of what a row is or stands in: tried before it is kept, with what it does to bids, spend, sales and profit. */
-export function ScopeTarget({ account, engine, table, row }: ScopeTargetProps) {
+export function ScopeTarget({ account, table, row }: ScopeTargetProps) {
   const scopes = scopesOfRow(table, row);
   const [chosen, setChosen] = useState(scopes[0]?.scope);
   const scope = scopes.find((one) => one.scope === chosen) ?? scopes[0];
@@ -52,7 +49,6 @@ export function ScopeTarget({ account, engine, table, row }: ScopeTargetProps) {
         <Trial
           key={`${scope.scope} ${scope.scopeId}`}
           account={account}
-          engine={engine}
           scope={scope}
           own={own}
           counts={Number.isNaN(table.targetAcos[row]) ? null : table.targetAcos[row]}
@@ -64,7 +60,6 @@ export function ScopeTarget({ account, engine, table, row }: ScopeTargetProps) {
 
 interface TrialProps {
   account: AccountInfo;
-  engine: Remote<FieldEngine>;
   scope: Pick<Goal, 'scope' | 'scopeId'>;
   own: Goal | undefined;
   /** What counts at the row now, share. */
@@ -79,7 +74,7 @@ const goalAt = (scope: Pick<Goal, 'scope' | 'scopeId'>, acos: number): Goal => (
   high: acos,
 });
 
-function Trial({ account, engine, scope, own, counts }: TrialProps) {
+function Trial({ account, scope, own, counts }: TrialProps) {
   const [tried, setTried] = useState<number | null>(null);
   const tell = useTell();
   const { did } = useUndo(account.id);
@@ -88,10 +83,9 @@ function Trial({ account, engine, scope, own, counts }: TrialProps) {
   const settings = roundSettings(account.choices, account.limits);
   const trial = useQuery({
     queryKey: ['goal-trial', account.id, version, settings, scope.scope, scope.scopeId, tried],
-    queryFn: () => engine.tryGoal(account.id, version, settings, goalAt(scope, tried!)),
+    queryFn: () => api.askBids(account.id, 'goal', { settings, goal: goalAt(scope, tried!) }),
     enabled: tried !== null,
     staleTime: Infinity,
-    meta: { inWorker: true },
   });
   const keep = useMutation({
     mutationFn: async (goal: Goal | null) => {

@@ -4,7 +4,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { HoursAnswer } from '../../../contract/hours';
 import { OWN_PATTERN } from '../../../core/hours';
 import { DAY_NAMES } from '../../../core/schedules';
-import { formatCount, formatDay, formatShare } from '../../../core/units';
+import { counted, formatDay, formatShare } from '../../../core/units';
 import { saveTable } from '../../shared/api';
 import { pageLink } from '../../shared/frame/pages';
 import { Empty, Loading, PlaceLink, Trouble } from '../../shared/kit';
@@ -51,11 +51,11 @@ function Shown({ answer, hours, currency }: ShownProps) {
     <>
       <p className="sentence">{worthWords(answer)}</p>
       <p className="note">
-        {spanWords(window!)}, settled days alone, hours in {timeZone}; {formatCount(worth.orders)} orders.{' '}
+        {spanWords(window!)}, settled days alone, hours in {timeZone}; {counted(worth.orders, 'order')}.{' '}
         {(scope === 'line' || scope === 'product') &&
           'Hours are reported by campaign: these are of all campaigns that advertise it, with whatever else they advertise. '}
         {!isOwn &&
-          `With fewer than ${formatCount(OWN_PATTERN)} orders of its own, what is shown of how clicks sell is the pattern of the whole account.`}
+          `With fewer than ${counted(OWN_PATTERN, 'order')} of its own, what is shown of how clicks sell is the pattern of the whole account.`}
       </p>
       <h2 className="serif part">
         {measure.label}{' '}
@@ -68,7 +68,7 @@ function Shown({ answer, hours, currency }: ShownProps) {
         <>
           <h2 className="serif part">
             {other.window ? spanWords(other.window) : 'The other weeks'}{' '}
-            <span className="faint small">{formatCount(other.worth.orders)} orders</span>
+            <span className="faint small">{counted(other.worth.orders, 'order')}</span>
           </h2>
           {other.window ? (
             <Grid answer={other} other={null} measure={measure} />
@@ -132,6 +132,6 @@ function worthWords({ worth }: HoursAnswer): string {
   if (isWorthIt)
     return `Bids that follow these hours would sell about ${formatShare(gain)} more at the same ACOS.`;
   return gain >= least
-    ? `There may be a pattern, but ${formatCount(orders)} orders are too few to bid by it.`
+    ? `There may be a pattern, but ${counted(orders, 'order')} ${orders === 1 ? 'is' : 'are'} too few to bid by it.`
     : `No pattern worth a schedule: at most ${formatShare(gain)}.`;
 }

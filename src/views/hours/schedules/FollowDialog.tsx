@@ -7,7 +7,7 @@ import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import type { NamedWeek, SchedulesAnswer, ScheduleRow } from '../../../contract/schedules';
 import { readWeek, weekWords } from '../../../core/schedules';
-import { formatCount, formatMoney } from '../../../core/units';
+import { counted, formatCount, formatMoney } from '../../../core/units';
 import { NewTrial } from '../../shared/hours/NewTrial';
 import { Check, TextBox } from '../../shared/kit';
 import { useCampaignNames } from './useCampaignNames';
@@ -178,7 +178,7 @@ const lineOf = ({ orders, now, running, isFirst, isHeld }: ScheduleRow, name: st
     {name}{' '}
     <span className="faint small">
       {isFirst && 'try first · '}
-      {formatCount(orders)} orders · {formatMoney(now.sales)} {currency} of sales a month
+      {counted(orders, 'order')} · {formatMoney(now.sales)} {currency} of sales a month
       {isHeld && ' · no room in its budget'}
       {running && ` · follows “${running.name}”`}
     </span>

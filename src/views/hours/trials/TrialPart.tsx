@@ -9,7 +9,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { TrialInfo } from '../../../contract/trials';
 import { dayOfWeek, heldThrough, isOnWeek } from '../../../core/trials';
 import type { TrialEffect } from '../../../core/trials';
-import { DASH, formatCount, formatDay, formatShare } from '../../../core/units';
+import { counted, DASH, formatCount, formatDay, formatShare } from '../../../core/units';
 import { api } from '../../shared/api';
 import { trialWords } from '../../shared/hours/trialWords';
 import { Ask, Facts } from '../../shared/kit';
@@ -28,7 +28,7 @@ export function TrialPart({ account, trial }: { account: AccountInfo; trial: Tri
       if (does === 'stop') tell(`“${trial.name}” is stopped, and its changes go off.`);
       else if (staged.length > 0)
         undo.did({
-          words: `${formatCount(staged.length)} changes of “${trial.name}” in the tray`,
+          words: `${counted(staged.length, 'change')} of “${trial.name}” in the tray`,
           undoing: { kind: 'take-out', ids: staged },
         });
       else tell('They wait in the tray already.');

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../../core/units';
 import { Ask } from '../../shared/kit';
 import type { BidAct } from '../../../plans/bids';
 import { sumActs, summaryWords } from '../../../plans/bids';
@@ -108,7 +108,7 @@ function Moves({ title, acts, all, out, takeOut }: MovesProps) {
               {act.name}
             </span>
             <span className="faint">
-              {formatCount(act.clicks)} clicks, {formatCount(act.orders)} orders
+              {counted(act.clicks, 'click')}, {counted(act.orders, 'order')}
             </span>
             <span className="figure">
               {formatMoney(act.from)} → {act.isPause ? 'pause' : formatMoney(act.to)}

@@ -40,7 +40,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const [lossOf, setLossOf] = useState<number[] | null>(null);
   const [isFolded, fold] = useFolded('picture-folded');
   const [columns, showColumns] = useRemembered<PlanKey[]>('plan-columns', []);
-  const { trial, tryTarget } = useTrial(work);
+  const { trial, tryTarget } = useTrial(work, account?.id);
   const table = loaded?.table;
   const currency = account?.currency ?? '';
   const onePrice = clickPriceWords(account);

@@ -42,7 +42,6 @@ export function BudgetEvidence({ account, work, row }: BudgetEvidenceProps) {
           <Hours row={plan.rows[row]} lastDay={account.lastDay} />
           <WhoTakes
             account={account}
-            loadId={loaded.loadId}
             campaignId={plan.rows[row].campaignId}
             campaign={loaded.table.name[row]}
           />

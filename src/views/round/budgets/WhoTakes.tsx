@@ -4,24 +4,22 @@ import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { SpendShares } from '../../../plans/budgets';
-import { pageEngine } from '../../shared/fieldEngine/pageEngine';
+import { api } from '../../shared/api';
 import { OwnCampaignDialog } from './OwnCampaignDialog';
 
 interface WhoTakesProps {
   account: AccountInfo;
-  loadId: number;
   campaignId: number;
   campaign: string;
 }
 
 /** Who takes whose money in a campaign; and a campaign of its own for the target that takes most of it. */
-export function WhoTakes({ account, loadId, campaignId, campaign }: WhoTakesProps) {
+export function WhoTakes({ account, campaignId, campaign }: WhoTakesProps) {
   const [isAsking, setAsking] = useState(false);
   const { minBudget } = account.limits;
   const { data } = useQuery({
-    queryKey: ['spend-shares', loadId, campaignId],
-    queryFn: () => pageEngine().spendShares(loadId, campaignId, minBudget),
-    meta: { inWorker: true },
+    queryKey: ['spend-shares', account.id, account.revision, campaignId],
+    queryFn: async () => (await api.askBids(account.id, 'shares', { campaignId, minBudget })).shares,
   });
   if (!data || data.targets.length === 0) return null;
   const { strong } = data;

@@ -1,7 +1,7 @@
 import { Measured, WeekGrid } from '../../../charts';
 import type { AccountInfo } from '../../../contract/api';
 import { DAY_NAMES, readWeek, weekWords } from '../../../core/schedules';
-import { formatCount, formatMoney } from '../../../core/units';
+import { counted, formatMoney } from '../../../core/units';
 import { hourReason } from '../../../plans/hours';
 import { EvidenceName } from '../../shared/evidence/EvidenceName';
 import { weekPicture } from '../../shared/hours/weekPicture';
@@ -40,7 +40,7 @@ export function HourEvidence({ account, work, row }: HourEvidenceProps) {
           <p className="note">
             A month: spend {formatMoney(one.now.spend)} → {formatMoney(one.after.spend)}, sales{' '}
             {formatMoney(one.now.sales)} → {formatMoney(one.after.sales)} {account.currency};{' '}
-            {formatCount(one.orders)} orders in its hours.
+            {counted(one.orders, 'order')} in its hours.
           </p>
         </>
       ) : null}

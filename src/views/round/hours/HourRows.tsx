@@ -1,6 +1,6 @@
 import type { AccountInfo } from '../../../contract/api';
 import type { LensTable } from '../../../core/lenses';
-import { formatCount, formatShare } from '../../../core/units';
+import { counted, formatShare } from '../../../core/units';
 import { hourReason } from '../../../plans/hours';
 import { pageLink } from '../../shared/frame/pages';
 import { Empty, PlaceLink } from '../../shared/kit';
@@ -72,7 +72,7 @@ function lackingOf({ id }: AccountInfo, { hasData, isOffered, plan }: HourWork, 
   if (plan && !plan.worth.isWorthIt && show === 'proposed')
     return (
       <Empty
-        why={`From ${formatCount(plan.worth.orders)} orders, bids by the hour would gain about ${formatShare(plan.worth.gain)}; it takes ${formatShare(plan.worth.least)}, and 300 orders.`}
+        why={`From ${counted(plan.worth.orders, 'order')}, bids by the hour would gain about ${formatShare(plan.worth.gain)}; it takes ${formatShare(plan.worth.least)}, and 300 orders.`}
         next={<PlaceLink href={pageLink('hours', id)}>Look at the hours</PlaceLink>}
       >
         No pattern here is worth a schedule.

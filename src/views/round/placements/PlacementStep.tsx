@@ -125,7 +125,7 @@ function AccountFactors({ account, unlike }: Pick<PlacementPlan, 'account' | 'un
   );
   const told = `A click is worth, of one in the rest: ${whole.join(', ')}${others.length > 0 ? `. Unlike that: ${others.join('; ')}` : ''}.`;
   return (
-    <p className="note totals" title={told}>
+    <p className="note cut" title={told}>
       {told}
     </p>
   );

@@ -3,7 +3,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../../core/units';
 import { stoppedBy } from '../../../core/negatives';
 import { adGroupName, campaignName, placeName } from './placeName';
 import type { LoadedReview, Proposal, RowDetail } from '../../../plans/terms';
@@ -34,7 +34,7 @@ function StopWords({
   const places = new Set(goesOn).size;
   return (
     <p className="line">
-      Blocked as proposed, {formatCount(clicks)} of its {formatCount(all)} clicks would stop
+      Blocked as proposed, {formatCount(clicks)} of its {counted(all, 'click')} would stop
       {places > 0
         ? `; it goes on in ${formatCount(places)} other ad ${places === 1 ? 'group' : 'groups'}.`
         : '.'}

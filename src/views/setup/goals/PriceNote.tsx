@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../../contract/api';
 import { PRICE_TARGETS } from '../../../core/bids';
 import { formatCount } from '../../../core/units';
+import { api } from '../../shared/api';
 import { dataVersion } from '../../shared/fieldEngine/dataVersion';
-import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import { priceWords } from '../../shared/priceWords';
 
 /** What sets the price of a click on the account's market, with what tells it. */
@@ -11,8 +11,7 @@ export function PriceNote({ account }: { account: AccountInfo }) {
   const version = dataVersion(account);
   const { data } = useQuery({
     queryKey: ['price', account.id, version],
-    queryFn: () => pageEngine().priceOf(account.id, version),
-    meta: { inWorker: true },
+    queryFn: () => api.clickPrice(account.id),
     staleTime: Infinity,
   });
   if (!data) return null;

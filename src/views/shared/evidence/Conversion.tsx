@@ -1,6 +1,6 @@
 import { Measured, RateCurve } from '../../../charts';
 import { PRIOR_ORDERS } from '../../../core/evidence';
-import { formatCount, formatShare } from '../../../core/units';
+import { counted, formatCount, formatShare } from '../../../core/units';
 
 interface ConversionProps {
   /** Conversion rate that is usual there, share. */
@@ -42,7 +42,7 @@ export function Conversion({
       </Measured>
       <p className="note">
         Pale: usual here, {formatShare(usual)}; it counts like {Math.round(rate)} clicks. Dark: with its own{' '}
-        {formatCount(clicks)} clicks and {formatCount(orders)} orders
+        {counted(clicks, 'click')} and {counted(orders, 'order')}
         {days === undefined ? '' : ` in ${formatCount(days)} days`}.
       </p>
     </>

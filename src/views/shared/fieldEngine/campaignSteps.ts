@@ -1,98 +1,104 @@
 import { buildLens } from '../../../core/lenses';
-import type { LensGrain, LensName, LensTable } from '../../../core/lenses';
-import type { TreeIndex } from '../../../core/structure';
+import type { LensName, LensTable } from '../../../core/lenses';
 import type { BidSettings } from '../../../core/bids';
 import type { NewChange } from '../../../contract/changes';
 import type { AskedWindow } from '../../../contract/requests';
-import type { KeptBids } from '../../../plans/bids';
-import type { KeptLens, LoadedLens, LoadedSums } from '../../../plans/field';
+import type { KeptLens, LoadedLens } from '../../../plans/field';
 import { placementStake, planPlacements, placementChanges } from '../../../plans/placements';
 import type { PlacementChangesAsked, PlacementPlan, PlacementsAsked } from '../../../plans/placements';
-import { budgetStake, isMoved, planBudgetRows, spendShares } from '../../../plans/budgets';
-import type { BudgetsAsked, BudgetSettings, BudgetsPlan, SpendShares } from '../../../plans/budgets';
+import { budgetRows, budgetStake, isMoved } from '../../../plans/budgets';
+import type { BudgetsAsked, BudgetSettings, BudgetsPlan } from '../../../plans/budgets';
 import { arrangeCampaigns } from '../../../plans/campaigns';
 import type { ArrangedCampaigns } from '../../../plans/campaigns';
 import type { HoursAsked } from '../../../plans/hours';
 import type { DataVersion } from './dataVersion';
+import type { engineData, FieldServer } from './engineData';
 
 /** What the engine has for these steps. */
-interface Engine {
+interface Engine extends Pick<ReturnType<typeof engineData>, 'treeOf' | 'outlineOf' | 'sumsOf'> {
+  server: Pick<FieldServer, 'askBids'>;
   load: (account: number, version: DataVersion, lens: LensName, asked?: AskedWindow) => Promise<LoadedLens>;
-  treeOf: (account: number, version: DataVersion) => Promise<TreeIndex>;
-  sumsOf: (
-    account: number,
-    version: DataVersion,
-    grain: LensGrain,
-    asked: AskedWindow,
-  ) => Promise<LoadedSums>;
-  bidsOf: (account: number, version: DataVersion) => Promise<KeptBids>;
   loads: { get: (loadId: number) => { lens: KeptLens } | null | undefined };
 }
 
-/** Plans of budgets that are kept: as proposed, and as set by hand. */
-const BUDGETS_KEPT = 4;
+/** Plans that are kept: as proposed, and as set by hand. */
+const PLANS_KEPT = 4;
 
 /** What is kept of the campaigns that were loaded last. */
 interface Held {
   loadId: number;
-  bids: KeptBids;
+  account: number;
+  version: DataVersion;
   figures: LensTable;
-  plan: { key: string; plan: PlacementPlan } | null;
-  budgets: Map<string, BudgetsPlan>;
+  placements: Map<string, Promise<PlacementPlan>>;
+  budgets: Map<string, Promise<BudgetsPlan>>;
+}
+
+/** What is asked for under a key, once; a failure is not kept. */
+function keptPlan<T>(plans: Map<string, Promise<T>>, key: string, ask: () => Promise<T>): Promise<T> {
+  let plan = plans.get(key);
+  if (!plan) {
+    plan = ask();
+    plan.catch(() => plans.delete(key));
+    if (plans.size >= PLANS_KEPT) plans.clear();
+    plans.set(key, plan);
+  }
+  return plan;
 }
 
 /** The steps of the round that go over campaigns: loaded once, planned at any settings. */
-export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
+export function campaignSteps({ server, load, treeOf, outlineOf, sumsOf, loads }: Engine) {
   let held: Held | null = null;
 
-  function planOf(loadId: number, settings: BidSettings): PlacementPlan | null {
+  /** The plan, with the table that it lies beside; null for another load. */
+  async function placementsOf(loadId: number, settings: BidSettings) {
     const lens = loads.get(loadId)?.lens;
-    if (held?.loadId !== loadId || !lens) return null;
-    const key = JSON.stringify(settings);
-    if (held.plan?.key !== key)
-      held.plan = { key, plan: planPlacements(held.bids, settings, lens.table, held.figures, lens.index) };
-    return held.plan.plan;
+    if (!held || held.loadId !== loadId || !lens) return null;
+    const { account, figures, placements } = held;
+    const plan = await keptPlan(placements, JSON.stringify(settings), async () =>
+      planPlacements(await server.askBids(account, 'placements', { settings }), lens.table, figures),
+    );
+    return { lens, plan };
   }
 
-  function budgetsOf(loadId: number, { settings, locks }: BudgetSettings): BudgetsPlan | null {
+  async function budgetsOf(loadId: number, asked: BudgetSettings) {
     const lens = loads.get(loadId)?.lens;
-    if (held?.loadId !== loadId || !lens) return null;
-    const key = JSON.stringify([settings, locks]);
-    let plan = held.budgets.get(key);
-    if (!plan) {
-      plan = planBudgetRows(held.bids, { settings, locks }, lens.table, lens.index);
-      if (held.budgets.size >= BUDGETS_KEPT) held.budgets.clear();
-      held.budgets.set(key, plan);
-    }
-    return plan;
+    if (!held || held.loadId !== loadId || !lens) return null;
+    const { account, budgets } = held;
+    const { settings, locks } = asked;
+    const plan = await keptPlan(budgets, JSON.stringify([settings, locks]), async () =>
+      budgetRows(await server.askBids(account, 'budgets', { settings, locks }), lens.table),
+    );
+    return { lens, plan };
   }
 
   return {
     /** Fetches the account's campaigns, and what each did by placement. */
     async loadCampaigns(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
-      // The whole tree first: then the campaigns are loaded with it.
-      const [index, lens, { grainSums }, bids] = await Promise.all([
-        treeOf(account, version),
+      const [index, lens, { grainSums }] = await Promise.all([
+        outlineOf(account, version),
         load(account, version, 'campaigns', asked),
         sumsOf(account, version, 'placement', asked),
-        bidsOf(account, version),
       ]);
       const figures = buildLens('placements', index, grainSums);
-      held = { loadId: lens.loadId, bids, figures, plan: null, budgets: new Map() };
+      held = { loadId: lens.loadId, account, version, figures, placements: new Map(), budgets: new Map() };
       return lens;
     },
 
     /** What is proposed for placements, by campaign; null for another load. */
-    planPlacements(loadId: number, settings: BidSettings): (PlacementPlan & { loadId: number }) | null {
-      const plan = planOf(loadId, settings);
-      return plan && { ...plan, loadId };
+    async planPlacements(
+      loadId: number,
+      settings: BidSettings,
+    ): Promise<(PlacementPlan & { loadId: number }) | null> {
+      const at = await placementsOf(loadId, settings);
+      return at && { ...at.plan, loadId };
     },
 
     /** The rows of the step; null for another load. */
-    arrangePlacements(loadId: number, asked: PlacementsAsked): ArrangedCampaigns | null {
-      const lens = loads.get(loadId)?.lens;
-      const plan = planOf(loadId, asked.settings);
-      if (!lens || !plan) return null;
+    async arrangePlacements(loadId: number, asked: PlacementsAsked): Promise<ArrangedCampaigns | null> {
+      const at = await placementsOf(loadId, asked.settings);
+      if (!at) return null;
+      const { lens, plan } = at;
       return arrangeCampaigns(
         lens,
         asked,
@@ -102,31 +108,28 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     },
 
     /** What is proposed for budgets, by campaign; null for another load. */
-    planBudgets(loadId: number, asked: BudgetSettings): (BudgetsPlan & { loadId: number }) | null {
-      const plan = budgetsOf(loadId, asked);
-      return plan && { ...plan, loadId };
-    },
-
-    /** Who takes whose money in a campaign; null for another load. */
-    spendShares(loadId: number, campaignId: number, minBudget: number): SpendShares | null {
-      const lens = loads.get(loadId)?.lens;
-      return held?.loadId === loadId && lens
-        ? spendShares(held.bids, lens.index, campaignId, minBudget)
-        : null;
+    async planBudgets(
+      loadId: number,
+      asked: BudgetSettings,
+    ): Promise<(BudgetsPlan & { loadId: number }) | null> {
+      const at = await budgetsOf(loadId, asked);
+      return at && { ...at.plan, loadId };
     },
 
     /** The rows of that step; null for another load. */
-    arrangeBudgets(loadId: number, asked: BudgetsAsked): ArrangedCampaigns | null {
-      const lens = loads.get(loadId)?.lens;
-      const plan = budgetsOf(loadId, asked);
+    async arrangeBudgets(loadId: number, asked: BudgetsAsked): Promise<ArrangedCampaigns | null> {
       // What is set by hand changes no order: rows stay under the hand that sets them.
-      const usual = budgetsOf(loadId, { ...asked, locks: [] });
-      if (!lens || !plan || !usual) return null;
+      const [at, usual] = await Promise.all([
+        budgetsOf(loadId, asked),
+        budgetsOf(loadId, { ...asked, locks: [] }),
+      ]);
+      if (!at || !usual) return null;
+      const [{ rows }, { rows: proposed }] = [at.plan, usual.plan];
       return arrangeCampaigns(
-        lens,
+        at.lens,
         asked,
-        usual.rows.map(budgetStake),
-        (row) => isMoved(plan.rows[row]) || isMoved(usual.rows[row]),
+        proposed.map(budgetStake),
+        (row) => isMoved(rows[row]) || isMoved(proposed[row]),
       );
     },
 
@@ -145,10 +148,12 @@ export function campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }: Engine) {
     },
 
     /** The changes that accepting rows makes, each row by itself; null for another load. */
-    placementChanges(loadId: number, asked: PlacementChangesAsked): NewChange[][] | null {
-      const lens = loads.get(loadId)?.lens;
-      const plan = planOf(loadId, asked.settings);
-      return lens && plan ? placementChanges(plan, lens.index, asked) : null;
+    async placementChanges(loadId: number, asked: PlacementChangesAsked): Promise<NewChange[][] | null> {
+      const at = await placementsOf(loadId, asked.settings);
+      if (!at || !held) return null;
+      // Base bids go with the modifiers: only here targets are needed.
+      const index = await treeOf(held.account, held.version);
+      return placementChanges(at.plan, index, asked);
     },
   };
 }

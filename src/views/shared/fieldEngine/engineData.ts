@@ -2,15 +2,15 @@ import type { TreeIndex } from '../../../core/structure';
 import { indexTree } from '../../../core/structure';
 import type { LensGrain } from '../../../core/lenses';
 import type { AskedWindow } from '../../../contract/requests';
-import { keptBids } from '../../../plans/bids';
-import type { KeptBids } from '../../../plans/bids';
+import type { RoundSettings } from '../../../plans/bids';
+import type { TargetPlan } from '../../../core/bids';
 import { toGrainSums } from '../../../plans/field';
 import type { LoadedSums } from '../../../plans/field';
 import type { api } from '../api';
 import type { DataVersion } from './dataVersion';
 
 /** What of the server the engine asks. */
-export type FieldServer = Pick<typeof api, 'tree' | 'fieldSums' | 'bidFeed'>;
+export type FieldServer = Pick<typeof api, 'tree' | 'fieldSums' | 'bidPlan' | 'askBids'>;
 
 /** Sums of so many windows and grains are kept, the oldest let go. */
 const SUMS_KEPT = 4;
@@ -18,11 +18,11 @@ const SUMS_KEPT = 4;
 const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
   `${account} ${revision} ${targetAcos}`;
 
-/** What the engine works from: an account's tree, sums and bids, asked for once in each state of them. */
+/** What the engine works from: an account's tree, sums and plans, asked for once in each state of them. */
 export function engineData(server: FieldServer) {
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
   let above: { key: string; index: Promise<TreeIndex> } | null = null;
-  let preparedBids: { key: string; bids: Promise<KeptBids> } | null = null;
+  let bidPlan: { key: string; plan: Promise<TargetPlan> } | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
   /** The account's tree; asked for anew when its version is another one. */
@@ -56,18 +56,14 @@ export function engineData(server: FieldServer) {
     return known;
   }
 
-  /** The account's bids, prepared anew for another state of the tree. */
-  function bidsOf(account: number, version: DataVersion): Promise<KeptBids> {
-    const key = keyOf(account, version);
-    if (preparedBids?.key !== key) {
-      const bids = Promise.all([treeOf(account, version), server.bidFeed(account)]).then(([index, feed]) =>
-        keptBids(index, feed),
-      );
-      bids.catch(() => (preparedBids = null));
-      preparedBids = { key, bids };
-    }
-    return preparedBids.bids;
+  /** A bid for every target at some settings; the last one is kept. */
+  function planOf(account: number, version: DataVersion, settings: RoundSettings): Promise<TargetPlan> {
+    const key = `${keyOf(account, version)} ${JSON.stringify(settings)}`;
+    if (bidPlan?.key !== key) bidPlan = { key, plan: server.bidPlan(account, settings) };
+    const { plan } = bidPlan;
+    plan.catch(() => (bidPlan = null));
+    return plan;
   }
 
-  return { treeOf, outlineOf, sumsOf, bidsOf };
+  return { treeOf, outlineOf, sumsOf, planOf };
 }

@@ -3,6 +3,9 @@ import { aBidFeed } from '../../../../tests/make/bids';
 import { aFieldAnswer } from '../../../../tests/make/field';
 import { aTree } from '../../../../tests/make/lenses';
 import { readAnyOf } from '../../../core/conditions';
+import { indexTree } from '../../../core/structure';
+import { answerBids } from '../../../plans/bidAnswers';
+import { keptBids } from '../../../plans/bids';
 import { fieldEngine } from './fieldEngine';
 
 const TARGETS = aFieldAnswer([
@@ -19,6 +22,7 @@ const TERMS = aFieldAnswer(
   ['stoneware crocks', 'Stoneware Crock', 'lid'],
 );
 
+const bids = keptBids(indexTree(aTree()), aBidFeed());
 const engine = () => {
   const asked: string[] = [];
   return {
@@ -26,7 +30,8 @@ const engine = () => {
     ...fieldEngine({
       tree: (_, targets) => (asked.push(targets === 'none' ? 'outline' : 'tree'), Promise.resolve(aTree())),
       fieldSums: (_, grain) => (asked.push(grain), Promise.resolve(grain === 'term' ? TERMS : TARGETS)),
-      bidFeed: () => (asked.push('bids'), Promise.resolve(aBidFeed())),
+      bidPlan: async (_, settings) => bids.columns(settings),
+      askBids: async (_, question, with_) => (asked.push(question), answerBids(bids, question, with_)),
     }),
   };
 };
@@ -115,14 +120,5 @@ describe('the engine behind the field', () => {
       'search term: stoneware crocks',
     ]);
     expect(await find(1, { revision: 1, targetAcos: 0.24 }, '  ')).toEqual([]);
-  });
-
-  test('sums the account up: automatic against by hand, who stands how, who moved it', async () => {
-    const parts = await engine().overview(1, { revision: 1, targetAcos: 0.24 });
-    expect(parts.now).toMatchObject({ clicks: 190, spend: 90e6 });
-    expect(parts.auto.now.spend + parts.manual.now.spend).toBe(parts.now.spend);
-    expect(parts.moved.spend.movers.map(({ name, move }) => [name, move])).toEqual([['Crock auto', 60e6]]);
-    expect(parts.standings.reduce((sum, { spend }) => sum + spend, 0)).toBe(90e6);
-    expect(parts.targetAcos).toBeCloseTo(0.25, 12);
   });
 });

@@ -11,7 +11,6 @@ import {
   isTime,
   spreadOf,
 } from '../../../core/lenses';
-import type { Goal } from '../../../core/goals';
 import type { LensName } from '../../../core/lenses';
 import type { AskedWindow } from '../../../contract/requests';
 import type { Window } from '../../../core/windows';
@@ -19,17 +18,11 @@ import { api } from '../api';
 import { keptLoads } from '../worker/keptLoads';
 import { loadPeriods } from './loadPeriods';
 import type { DataVersion } from './dataVersion';
+import { planByRows } from '../../../core/bids';
 import type { PlanColumns } from '../../../core/bids';
 import { arrangeBids, planReader } from '../../../plans/bids';
-import { findInTree, keptLens, overviewOf } from '../../../plans/field';
-import type {
-  ArrangedBids,
-  BidsAsked,
-  GoalTrial,
-  KeptBids,
-  RoundSettings,
-  TargetTrial,
-} from '../../../plans/bids';
+import { findInTree, keptLens } from '../../../plans/field';
+import type { ArrangedBids, BidsAsked, RoundSettings } from '../../../plans/bids';
 import { campaignSteps } from './campaignSteps';
 import { engineData } from './engineData';
 import type { FieldServer } from './engineData';
@@ -41,7 +34,6 @@ import type {
   Found,
   KeptLens,
   LoadedLens,
-  OverviewParts,
   PictureAnswer,
   PictureAsked,
   RowsAsked,
@@ -51,10 +43,11 @@ const MOST_ELSEWHERE = 12;
 /** Loads are kept up to so many rows together. */
 const MOST_ROWS = 700_000;
 
-/** What is kept of a load: the lens, and where bids are tuned what they are worked out from. */
+/** What is kept of a load: the lens, and the last plan that was asked for by its rows. */
 interface Held {
+  account: number;
+  version: DataVersion;
   lens: KeptLens;
-  bids: KeptBids | null;
   plan: { key: string; columns: PlanColumns } | null;
 }
 
@@ -62,26 +55,28 @@ interface Held {
 export function fieldEngine(server: FieldServer = api) {
   let lastLoad = 0;
   const loads = keptLoads<Held>(MOST_ROWS, ({ lens }) => lens.table.size);
-  const { treeOf, outlineOf, sumsOf, bidsOf } = engineData(server);
+  const { treeOf, outlineOf, sumsOf, planOf } = engineData(server);
 
   const ofLoad = (loadId: number) => loads.get(loadId)?.lens ?? null;
 
-  /** The plan is kept here too: rows are arranged by it. */
-  function planOf(loadId: number, settings: RoundSettings): PlanColumns | null {
+  /** The plan by the rows of a load; null for another load, and where rows are no targets. */
+  async function planByLoad(loadId: number, settings: RoundSettings): Promise<PlanColumns | null> {
     const at = loads.get(loadId);
-    if (!at?.bids) return null;
+    if (!at || lensNamed(at.lens.table.lens).entity !== 'target') return null;
     const key = JSON.stringify(settings);
-    if (at.plan?.key !== key) at.plan = { key, columns: at.bids.columns(settings, at.lens.table) };
-    return at.plan.columns;
+    if (at.plan?.key === key) return at.plan.columns;
+    const plan = await planOf(at.account, at.version, settings);
+    const { table } = at.lens;
+    const columns = planByRows(plan, table.size, (row) => table.targetId[row]);
+    at.plan = { key, columns };
+    return columns;
   }
 
   /** Reads the rows of a load together with what the round proposes for them; null where it judges no such rows. */
-  async function judgedReader(loadId: number, judge: NonNullable<RowsAsked['judge']>) {
-    const held = loads.get(loadId);
-    if (!held || lensNamed(held.lens.table.lens).entity !== 'target') return null;
-    held.bids ??= await bidsOf(judge.account, judge.version);
-    const columns = planOf(loadId, judge.settings);
-    return columns && planReader(held.lens.reader, columns, held.lens.table);
+  async function judgedReader(loadId: number, settings: RoundSettings) {
+    const columns = await planByLoad(loadId, settings);
+    const at = ofLoad(loadId);
+    return columns && at && planReader(at.reader, columns, at.table);
   }
 
   /** Fetches the figures of a lens and keeps them. Sums stay as they are under another target. */
@@ -100,67 +95,33 @@ export function fieldEngine(server: FieldServer = api) {
     ]);
     const known = grain === 'term' ? knownTerms(terms, rest.window.from, index.tree.lists) : undefined;
     const table = buildLens(lens, index, grainSums, known);
-    loads.put(loadId, { lens: keptLens(loadId, table, index), bids: null, plan: null });
+    loads.put(loadId, { account, version, lens: keptLens(loadId, table, index), plan: null });
     return { loadId, ...rest, table };
   }
 
   return {
     load,
-    ...campaignSteps({ load, treeOf, sumsOf, bidsOf, loads }),
+    ...campaignSteps({ server, load, treeOf, outlineOf, sumsOf, loads }),
 
-    /** Fetches all targets of the account and what their bids are worked out from. */
-    async loadBids(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<LoadedLens> {
-      const [lens, bids] = await Promise.all([
-        load(account, version, 'targets', asked),
-        bidsOf(account, version),
-      ]);
-      const held = loads.get(lens.loadId);
-      if (held) held.bids = bids;
-      return lens;
+    /** Asks for a plan that will be wanted, before its rows are here. */
+    readPlan(account: number, version: DataVersion, settings: RoundSettings): void {
+      planOf(account, version, settings).catch(() => undefined); // told to whoever waits for it
     },
 
     /** The plan at some settings, by row; null for another load. */
-    planBids(loadId: number, settings: RoundSettings): (PlanColumns & { loadId: number }) | null {
-      const columns = planOf(loadId, settings);
+    async planBids(
+      loadId: number,
+      settings: RoundSettings,
+    ): Promise<(PlanColumns & { loadId: number }) | null> {
+      const columns = await planByLoad(loadId, settings);
       return columns && { ...columns, loadId };
     },
 
     /** The rows of a step that tunes bids; null for another load. */
-    arrangeBids(loadId: number, asked: BidsAsked): ArrangedBids | null {
+    async arrangeBids(loadId: number, asked: BidsAsked): Promise<ArrangedBids | null> {
+      const columns = await planByLoad(loadId, asked.settings);
       const at = ofLoad(loadId);
-      const columns = planOf(loadId, asked.settings);
       return at && columns && arrangeBids(at, columns, asked);
-    },
-
-    /** What another target ACOS of the account would do; null for another load. */
-    tryTarget(loadId: number, settings: RoundSettings, acos: number): TargetTrial | null {
-      return loads.get(loadId)?.bids?.tryTarget(settings, acos) ?? null;
-    },
-
-    /** What a target of its own would do to a line, product, campaign or ad group. */
-    async tryGoal(
-      account: number,
-      version: DataVersion,
-      settings: RoundSettings,
-      goal: Goal,
-    ): Promise<GoalTrial> {
-      return (await bidsOf(account, version)).tryGoal(settings, goal);
-    },
-
-    /** What sets the price of a click, and the clicks that tell of it. */
-    async priceOf(account: number, version: DataVersion) {
-      const { gamma, measured, targets, clicks } = (await bidsOf(account, version)).prepared.price;
-      return { gamma, measured, targets, clicks };
-    },
-
-    /** The wanted bids of some targets, whatever their step. */
-    async wantedBids(
-      account: number,
-      version: DataVersion,
-      settings: RoundSettings,
-      targetIds: number[],
-    ): Promise<(number | null)[]> {
-      return (await bidsOf(account, version)).wanted(settings, targetIds);
     },
 
     /** The rows that are asked for, with their sums; null for another load. */
@@ -168,7 +129,7 @@ export function fieldEngine(server: FieldServer = api) {
       const at = ofLoad(loadId);
       if (!at) return null;
       const { scope, stack } = asked;
-      const judged = asked.judge && (await judgedReader(loadId, asked.judge));
+      const judged = asked.judge && (await judgedReader(loadId, asked.judge.settings));
       const reader = judged ?? at.reader;
       const order = judged
         ? arrangeRows(judged, rowsInScope(at.table, null), [], asked.sorts)
@@ -236,15 +197,6 @@ export function fieldEngine(server: FieldServer = api) {
       const index = await treeOf(account, version);
       const terms = (await sumsOf(account, version, 'term', {})).terms;
       return findInTree(index, terms.text, text);
-    },
-
-    /** What the account's targets tell about it as a whole. */
-    async overview(account: number, version: DataVersion, asked: AskedWindow = {}): Promise<OverviewParts> {
-      const [index, { grainSums }] = await Promise.all([
-        treeOf(account, version),
-        sumsOf(account, version, 'target', asked),
-      ]);
-      return overviewOf(index, grainSums);
     },
   };
 }

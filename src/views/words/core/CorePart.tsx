@@ -7,9 +7,11 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import { useUrlState } from '../../shared/urlState';
+import { wholeIn } from '../../shared/wholeIn';
 import { Head } from '../Head';
 import { ProductChoice } from '../ProductChoice';
-import { useWordsAnswer } from '../useWordsAnswer';
+import { api } from '../../shared/api';
+import { useWordsAnswer } from '../../shared/askWords/useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { CoreRow } from './CoreRow';
 import { usePinned } from './usePinned';
@@ -19,13 +21,15 @@ import { Facts, TextBox } from '../../shared/kit';
 export function CorePart({ account, loaded, tray }: WordsPartProps) {
   const { values, set } = useUrlState();
   const [text, setText] = useState('');
-  const productId = Number(values.get('product')) || (loaded.products[0]?.id ?? null);
+  const productId = wholeIn(values.get('product')) ?? loaded.products[0]?.id ?? null;
   const { pinned, pin, unpin, error } = usePinned(account.id);
   const own = pinned.filter((one) => one.productId === productId).map(({ term }) => term);
-  const { answer } = useWordsAnswer(loaded, ['core', productId, own], (engine, id) =>
-    productId === null ? null : engine.core(id, productId, own),
+  const { answer } = useWordsAnswer(
+    account,
+    ['core', productId, own],
+    productId === null ? null : () => api.askWords(account.id, 'core', { productId, pinned: own }),
   );
-  const terms = answer ?? [];
+  const terms = answer?.terms ?? [];
   const homeless = terms.filter(({ home }) => home === null).length;
   const clicks = terms.reduce((sum, { sums }) => sum + sums.clicks, 0);
   const atHome = terms.reduce((sum, { sums, atHome }) => sum + sums.clicks * (atHome ?? 0), 0);

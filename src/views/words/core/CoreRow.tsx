@@ -4,7 +4,7 @@ import TableRow from '@mui/material/TableRow';
 import { blockOf } from '../../../core/changes';
 import Button from '@mui/material/Button';
 import type { NewChange } from '../../../contract/changes';
-import { DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, DASH, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { CoreTerm } from '../../../core/words';
 import { writeCondition } from '../../../core/conditions';
 import { pageLink } from '../../shared/frame/pages';
@@ -54,7 +54,7 @@ export function CoreRow({ account, one, tray, onPin }: CoreRowProps) {
       <TableCell>
         {open.slice(0, MOST_LEAKS).map(({ adGroupId, place, sums: own }) => (
           <div key={adGroupId} className={staged.has(adGroupId) ? 'faint' : ''}>
-            {place} <span className="faint">{formatCount(own.clicks)} clicks</span>
+            {place} <span className="faint">{counted(own.clicks, 'click')}</span>
           </div>
         ))}
         {open.length > MOST_LEAKS && <span className="faint">and {open.length - MOST_LEAKS} more</span>}

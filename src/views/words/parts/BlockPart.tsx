@@ -7,9 +7,9 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { NewChange } from '../../../contract/changes';
 import { NO_SUMS, addSums } from '../../../core/measures';
-import { DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
+import { counted, DAYS_PER_MONTH, formatCount, formatMoney } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
-import type { PartDetail, PartPlace } from '../../shared/wordsEngine/types';
+import type { PartDetail, PartPlace } from '../../../plans/words';
 import { WORDS_DAYS } from '../../../core/words';
 import { Check, Facts } from '../../shared/kit';
 
@@ -93,7 +93,7 @@ function negativeFor(text: string, { campaignId, sums }: PartPlace): NewChange {
   const { clicks, orders, spend, sales } = sums;
   return {
     change: { kind: 'add-negative', campaignId, adGroupId: null, match: 'phrase', expression: text },
-    reason: `Terms that hold “${text}”: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(spend)} spent there in ${WORDS_DAYS} days.`,
+    reason: `Terms that hold “${text}”: ${counted(clicks, 'click')}, ${counted(orders, 'order')}, ${formatMoney(spend)} spent there in ${WORDS_DAYS} days.`,
     figures: { step: 'negatives', clicks, orders, spend, sales },
     effect: { spend: -Math.round(spend / MONTHS), sales: -Math.round(sales / MONTHS) },
   };

@@ -1,27 +1,28 @@
 import type { AccountInfo } from '../../../contract/api';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { WordPart } from '../../../core/words';
 import type { TrayState } from '../../shared/tray/useTray';
-import type { LoadedWords } from '../../shared/wordsEngine/types';
 import { SidePanel } from '../../shared/kit';
 import { TermLines } from '../TermLines';
-import { useWordsAnswer } from '../useWordsAnswer';
+import { api } from '../../shared/api';
+import { useWordsAnswer } from '../../shared/askWords/useWordsAnswer';
 import { BlockPart } from './BlockPart';
 import { PhraseKeyword } from './PhraseKeyword';
 
 interface PartPanelProps {
   account: AccountInfo;
-  loaded: LoadedWords;
   tray: TrayState;
   part: WordPart | undefined;
   productId: number | null;
 }
 
 /** Everything about one part: the terms that hold it, where they ran, and what to do. */
-export function PartPanel({ account, loaded, tray, part, productId }: PartPanelProps) {
+export function PartPanel({ account, tray, part, productId }: PartPanelProps) {
   const text = part?.text ?? '';
-  const { answer: detail } = useWordsAnswer(loaded, ['part', text, productId], (engine, id) =>
-    part ? engine.part(id, text, productId) : null,
+  const { answer: detail } = useWordsAnswer(
+    account,
+    ['part', text, productId],
+    part ? () => api.askWords(account.id, 'part', { text, productId }) : null,
   );
   return (
     <SidePanel label="The part">
@@ -31,9 +32,9 @@ export function PartPanel({ account, loaded, tray, part, productId }: PartPanelP
         <>
           <h2 className="pageTitle">{text}</h2>
           <p className="line">
-            {formatCount(detail.terms.length)} {detail.terms.length === 1 ? 'term holds' : 'terms hold'} it,{' '}
+            {formatCount(detail.count)} {detail.count === 1 ? 'term holds' : 'terms hold'} it,{' '}
             {detail.sold === 0 ? 'none of them sold' : `${formatCount(detail.sold)} sold`}:{' '}
-            {formatCount(detail.sums.clicks)} clicks, {formatCount(detail.sums.orders)} orders,{' '}
+            {counted(detail.sums.clicks, 'click')}, {counted(detail.sums.orders, 'order')},{' '}
             {formatMoney(detail.sums.spend)} spend for {formatMoney(detail.sums.sales)} {account.currency} of
             sales in 90 days
             {part.chance !== null &&
@@ -44,6 +45,9 @@ export function PartPanel({ account, loaded, tray, part, productId }: PartPanelP
           <PhraseKeyword key={`bid ${text}`} account={account} detail={detail} tray={tray} />
           <h3 className="part">Terms that hold it</h3>
           <TermLines lines={detail.terms} currency={account.currency} />
+          {detail.count > detail.terms.length && (
+            <p className="faint">and {formatCount(detail.count - detail.terms.length)} more that cost less</p>
+          )}
         </>
       )}
     </SidePanel>

@@ -5,34 +5,36 @@ import { formatCount, formatMoney } from '../../../core/units';
 import { LONGEST_PART } from '../../../core/words';
 import { useKeys } from '../../shared/useKeys';
 import { useUrlState } from '../../shared/urlState';
-import type { PartsAsked } from '../../shared/wordsEngine/types';
+import { wholeIn } from '../../shared/wholeIn';
+import { PART_SORTS, USUAL_PART_CLICKS } from '../../../contract/wordQuestions';
+import type { PartSort, PartsAsked } from '../../../contract/wordQuestions';
 import { VirtualTable } from '../../../table';
 import { Head } from '../Head';
 import { ProductChoice } from '../ProductChoice';
-import { useWordsAnswer } from '../useWordsAnswer';
+import { api } from '../../shared/api';
+import { useWordsAnswer } from '../../shared/askWords/useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { partColumns } from './partColumns';
 import { PartPanel } from './PartPanel';
 import { Columns, NumberField, TextBox } from '../../shared/kit';
 
-const SORTS: PartsAsked['sort'][] = ['excess', 'spend', 'sales', 'clicks', 'terms'];
-const MIN_CLICKS = 20;
-
 /** Word parts over all terms of the account or a product, and what can be done about one. */
 export function PartsPart({ account, loaded, tray }: WordsPartProps) {
   const { values, set } = useUrlState();
   const [focus, setFocus] = useState(0);
-  const productId = Number(values.get('product')) || null;
-  const sort = SORTS.find((one) => one === values.get('sort')) ?? 'excess';
+  const productId = wholeIn(values.get('product'));
+  const sort = PART_SORTS.find((one) => one === values.get('sort')) ?? 'excess';
   const asked: PartsAsked = {
     productId,
-    length: Number(values.get('length')) || null,
+    length: wholeIn(values.get('length'), LONGEST_PART),
     text: values.get('text') ?? '',
-    minClicks: Number(values.get('clicks') ?? MIN_CLICKS),
+    minClicks: wholeIn(values.get('clicks')) ?? USUAL_PART_CLICKS,
     targetAcos: account.targetAcos,
     sort,
   };
-  const { answer } = useWordsAnswer(loaded, ['parts', asked], (engine, id) => engine.parts(id, asked));
+  const { answer } = useWordsAnswer(account, ['parts', asked], () =>
+    api.askWords(account.id, 'parts', asked),
+  );
   const parts = answer?.parts ?? [];
   const at = Math.min(focus, Math.max(0, parts.length - 1));
   const part = parts[at];
@@ -101,18 +103,11 @@ export function PartsPart({ account, loaded, tray }: WordsPartProps) {
           isSelected={() => false}
           onSelect={setFocus}
           sorts={[{ by: sort, descending: true }]}
-          onSort={(key) => SORTS.includes(key as PartsAsked['sort']) && set({ sort: key })}
+          onSort={(key) => PART_SORTS.includes(key as PartSort) && set({ sort: key })}
           empty={answer ? 'No part has that many clicks and holds that text.' : 'Taking the terms apart …'}
         />
       </main>
-      <PartPanel
-        key={part?.text}
-        account={account}
-        loaded={loaded}
-        tray={tray}
-        part={part}
-        productId={productId}
-      />
+      <PartPanel key={part?.text} account={account} tray={tray} part={part} productId={productId} />
     </Columns>
   );
 }

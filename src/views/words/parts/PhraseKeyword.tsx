@@ -3,9 +3,9 @@ import { useState } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { startingBid } from '../../../core/harvest';
 import { USUAL_START } from '../../../core/routes';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatMoney, formatShare } from '../../../core/units';
 import type { TrayState } from '../../shared/tray/useTray';
-import type { PartDetail } from '../../shared/wordsEngine/types';
+import type { PartDetail } from '../../../plans/words';
 import { Choice, MoneyField } from '../../shared/kit';
 import type { Option } from '../../shared/kit';
 
@@ -40,7 +40,7 @@ export function PhraseKeyword({ account, detail, tray }: PhraseKeywordProps) {
     tray.stage.mutate([
       {
         change: { kind: 'add-keyword', adGroupId, expression: detail.text, match: 'phrase', bid },
-        reason: `Terms that hold “${detail.text}” sold at ${formatShare(spend / sales)} ACOS: ${formatCount(clicks)} clicks, ${formatCount(orders)} orders, ${formatMoney(sales)} of sales in 90 days.`,
+        reason: `Terms that hold “${detail.text}” sold at ${formatShare(spend / sales)} ACOS: ${counted(clicks, 'click')}, ${counted(orders, 'order')}, ${formatMoney(sales)} of sales in 90 days.`,
         figures: { step: 'harvest', clicks, orders, spend, sales },
         effect: { spend: 0, sales: 0 },
       },

@@ -1,29 +1,32 @@
 import Box from '@mui/material/Box';
 import { useDeferredValue } from 'react';
 import { KEYWORD_MATCHES } from '../../../core/matching';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../../core/units';
 import { matchesOf } from '../../shared/offered';
 import { useUrlState } from '../../shared/urlState';
 import { Head } from '../Head';
 import { TermLines } from '../TermLines';
-import { useWordsAnswer } from '../useWordsAnswer';
+import { api } from '../../shared/api';
+import { useWordsAnswer } from '../../shared/askWords/useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { OneOf, TextBox } from '../../shared/kit';
 
 /** A keyword tried on the account's past terms: what it would have caught, and why not the others. */
-export function PreviewPart({ account, loaded }: WordsPartProps) {
+export function PreviewPart({ account }: WordsPartProps) {
   const { values, set } = useUrlState();
   const text = values.get('keyword') ?? '';
   const match = KEYWORD_MATCHES.find((one) => one === values.get('match')) ?? 'phrase';
   const asked = useDeferredValue({ expression: text, match });
-  const { answer } = useWordsAnswer(loaded, ['preview', asked], (engine, id) => engine.preview(id, asked));
+  const { answer } = useWordsAnswer(account, ['preview', asked], () =>
+    api.askWords(account.id, 'preview', asked),
+  );
   const isEmpty = text.trim() === '';
   return (
     <main className="page">
       <Head>
         {isEmpty || !answer
           ? 'Type a keyword to see which past terms it would have caught.'
-          : `It would have caught ${formatCount(answer.caughtCount)} ${answer.caughtCount === 1 ? 'term' : 'terms'}: ${formatCount(answer.sums.clicks)} clicks, ${formatCount(answer.sums.orders)} orders, ${formatMoney(answer.sums.sales)} ${account.currency} of sales${answer.sums.sales > 0 ? ` at ${formatShare(answer.sums.spend / answer.sums.sales)} ACOS` : ''}.`}
+          : `It would have caught ${formatCount(answer.caughtCount)} ${answer.caughtCount === 1 ? 'term' : 'terms'}: ${counted(answer.sums.clicks, 'click')}, ${counted(answer.sums.orders, 'order')}, ${formatMoney(answer.sums.sales)} ${account.currency} of sales${answer.sums.sales > 0 ? ` at ${formatShare(answer.sums.spend / answer.sums.sales)} ACOS` : ''}.`}
       </Head>
       <div className="bar">
         <TextBox

@@ -10,12 +10,12 @@ import { useState } from 'react';
 import type { NewChange } from '../../../contract/changes';
 import { formatCount, formatMoney, formatShare } from '../../../core/units';
 import type { NegativeFinding } from '../../../core/words';
+import type { StandingFinding } from '../../../plans/words';
 import { Head } from '../Head';
-import { useWordsAnswer } from '../useWordsAnswer';
+import { api } from '../../shared/api';
+import { useWordsAnswer } from '../../shared/askWords/useWordsAnswer';
 import type { WordsPartProps } from '../wordsPartProps';
 import { Facts } from '../../shared/kit';
-
-type Finding = NegativeFinding & { place: string; byPlace: string };
 
 const KINDS: Record<NegativeFinding['kind'], string> = {
   'blocks-target': 'Block a live target',
@@ -27,14 +27,14 @@ const KINDS: Record<NegativeFinding['kind'], string> = {
 const MOST = 300;
 
 /** Negatives that stand and are odd, each with what to do. */
-export function StandingPart({ account, loaded, tray }: WordsPartProps) {
+export function StandingPart({ account, tray }: WordsPartProps) {
   const [kind, setKind] = useState<NegativeFinding['kind'] | 'all'>('all');
-  const { answer } = useWordsAnswer(loaded, ['standing'], (engine, id) => engine.standing(id));
+  const { answer } = useWordsAnswer(account, ['standing'], () => api.standingNegatives(account.id));
   const staged = new Set(tray.changes.flatMap(({ change }) => entitiesOf(change).negative ?? []));
-  const all = (answer ?? []).filter(({ negative }) => !staged.has(negative.id));
+  const all = (answer?.findings ?? []).filter(({ negative }) => !staged.has(negative.id));
   const shown = all.filter((one) => kind === 'all' || one.kind === kind);
   const costly = all.filter((one) => one.kind === 'blocks-sold' || one.kind === 'blocks-target').length;
-  const lift = (list: Finding[]) => tray.stage.mutate(list.map(liftOf));
+  const lift = (list: StandingFinding[]) => tray.stage.mutate(list.map(liftOf));
   return (
     <main className="page">
       <Head>
@@ -115,7 +115,7 @@ export function StandingPart({ account, loaded, tray }: WordsPartProps) {
   );
 }
 
-function oddWords({ kind, examples, share, by, byPlace }: Finding): string {
+function oddWords({ kind, examples, share, by, byPlace }: StandingFinding): string {
   const named = `“${examples.join('”, “')}”`;
   switch (kind) {
     case 'blocks-target':
@@ -133,7 +133,7 @@ function oddWords({ kind, examples, share, by, byPlace }: Finding): string {
   }
 }
 
-const liftOf = (one: Finding): NewChange => ({
+const liftOf = (one: StandingFinding): NewChange => ({
   change: { kind: 'archive-negative', negativeId: one.negative.id },
   reason: `“${one.negative.expression}” ${oddWords(one)}.`.slice(0, 1000),
   figures: { step: 'negatives' },

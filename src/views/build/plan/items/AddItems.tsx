@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { readPasted } from '../../../../core/build';
-import { formatCount } from '../../../../core/units';
+import { counted, formatCount } from '../../../../core/units';
 import { TextBox } from '../../../shared/kit';
 import { useTell } from '../../../shared/useTell';
 import { SourceMenu } from '../terms/SourceMenu';
@@ -19,12 +19,12 @@ export function AddItems({ open }: { open: OpenPlan }) {
     const fresh = all.filter((code) => !plan.items.some((one) => one.code === code));
     edit(
       { items: [...plan.items, ...fresh.map((code) => ({ code, isOwn: false, bid: null }))] },
-      `${formatCount(fresh.length)} items added`,
+      `${counted(fresh.length, 'item')} added`,
     );
     setText('');
     const stood = all.length - fresh.length + again;
     tell(
-      `${formatCount(fresh.length)} items added${stood > 0 ? `; ${formatCount(stood)} stood there already` : ''}.`,
+      `${counted(fresh.length, 'item')} added${stood > 0 ? `; ${formatCount(stood)} stood there already` : ''}.`,
     );
   };
   return (

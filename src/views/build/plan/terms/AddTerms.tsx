@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { readPasted } from '../../../../core/build';
 import type { KeywordMatch } from '../../../../core/matching';
 import { matchForm } from '../../../../core/matching';
-import { formatCount } from '../../../../core/units';
+import { counted, formatCount } from '../../../../core/units';
 import { saveBlob } from '../../../shared/api';
 import { Check, FilePick, TextBox } from '../../../shared/kit';
 import { matchesOf } from '../../../shared/offered';
@@ -44,16 +44,18 @@ export function AddTerms({ open, matches, onMatches }: AddTermsProps) {
         terms: [...kept, ...added.map((one) => ({ text: one, matches: [...matches], bids: {} }))],
         items: [...plan.items, ...items.map((code) => ({ code, isOwn: false, bid: null }))],
       },
-      `${formatCount(added.length)} terms added`,
+      `${counted(added.length, 'term')} added`,
     );
     setText('');
     tell(
       [
-        `${formatCount(added.length)} terms added`,
+        `${counted(added.length, 'term')} added`,
         ...(there.length > 0
-          ? [`${formatCount(there.length)} stood there: they got these match types too`]
+          ? [
+              `${formatCount(there.length)} stood there: ${there.length === 1 ? 'it' : 'they'} got these match types too`,
+            ]
           : []),
-        ...(items.length > 0 ? [`${formatCount(items.length)} item codes went to the items`] : []),
+        ...(items.length > 0 ? [`${counted(items.length, 'item code')} went to the items`] : []),
         ...(again > 0 ? [`${formatCount(again)} stood twice in what was pasted`] : []),
       ].join('; '),
     );

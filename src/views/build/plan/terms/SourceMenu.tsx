@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { SourceTerm, TermSource } from '../../../../contract/build';
 import type { KeywordMatch } from '../../../../core/matching';
 import { matchForm } from '../../../../core/matching';
-import { formatCount, formatMoney } from '../../../../core/units';
+import { counted, formatCount, formatMoney } from '../../../../core/units';
 import { Ask, Check, Choice, Loading, TextBox, Trouble } from '../../../shared/kit';
 import type { Option } from '../../../shared/kit';
 import { buildApi } from '../buildApi';
@@ -134,7 +134,7 @@ function wordsOf({ clicks, orders, sales, weeklySearches, isItem }: SourceTerm, 
     ...(isItem ? ['item'] : []),
     ...(orders === null || clicks === null
       ? []
-      : [`${formatCount(orders)} orders of ${formatCount(clicks)} clicks`]),
+      : [`${counted(orders, 'order')} of ${counted(clicks, 'click')}`]),
     ...(sales === null ? [] : [`${formatMoney(sales)} ${currency}`]),
     ...(weeklySearches === null ? [] : [`${formatCount(weeklySearches)} searches a week`]),
   ].join(' · ');

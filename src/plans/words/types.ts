@@ -1,12 +1,8 @@
-import type { AccountInfo } from '../../../contract/api';
-import type { CoreTerm, NegativeFinding, PartSettings, WordPart } from '../../../core/words';
-import type { KeywordMatch } from '../../../core/matching';
-import type { Sums } from '../../../core/measures';
+import type { CoreTerm, NegativeFinding, WordPart } from '../../core/words';
+import type { Sums } from '../../core/measures';
 
-/** What the page gets once an account's terms are loaded. */
-export interface LoadedWords {
-  loadId: number;
-  account: AccountInfo;
+/** The terms that answers are taken from. */
+export interface WordsSummary {
   window: { from: string; to: string };
   /** Distinct terms. */
   terms: number;
@@ -21,16 +17,6 @@ export interface TermLine {
   term: string;
   place: string;
   sums: Sums;
-}
-
-export interface PartsAsked extends PartSettings {
-  /** Null: all of the account. */
-  productId: number | null;
-  /** Null: any. */
-  length: number | null;
-  /** Parts that hold this text; empty: all. */
-  text: string;
-  sort: 'excess' | 'spend' | 'sales' | 'clicks' | 'terms';
 }
 
 export interface PartsAnswer {
@@ -51,7 +37,8 @@ export interface PartPlace {
 
 export interface PartDetail {
   text: string;
-  /** Distinct terms that hold it, most spend first. */
+  /** Distinct terms that hold it: how many, and those with most spend. */
+  count: number;
   terms: TermLine[];
   /** How many of them sold. */
   sold: number;
@@ -71,11 +58,6 @@ export interface PreviewAnswer {
   missedCount: number;
 }
 
-export interface PreviewAsked {
-  expression: string;
-  match: KeywordMatch;
-}
-
 /** What a staged negative would have blocked. */
 export interface BlockedAnswer {
   sums: Sums;
@@ -84,4 +66,8 @@ export interface BlockedAnswer {
   targets: string[];
 }
 
-export type { CoreTerm, NegativeFinding, WordPart };
+/** Something odd about a negative that stands, with where it and what it is held against stand. */
+export type StandingFinding = NegativeFinding & { place: string; byPlace: string };
+
+/** A term of a core list, with the places of its leaks. */
+export type PlacedCoreTerm = CoreTerm & { places: string[] };

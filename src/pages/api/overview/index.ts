@@ -1,7 +1,7 @@
-import { monthGoalRequest } from '../../contract/moneySchemas';
-import { overviewQuery } from '../../contract/fieldSchemas';
-import { loadOverview, setMonthGoal } from '../../server/field/loadOverview';
-import { endpoint } from '../../server/http/endpoint';
+import { monthGoalRequest } from '../../../contract/moneySchemas';
+import { overviewQuery } from '../../../contract/fieldSchemas';
+import { loadOverview, setMonthGoal } from '../../../server/field/loadOverview';
+import { endpoint } from '../../../server/http/endpoint';
 
 export const GET = endpoint({
   may: 'see',

@@ -1,6 +1,6 @@
-import { matchForm } from '../../../core/matching';
-import { blockedForms, rowsOfForm } from '../../../core/words';
-import { sumsOfRows } from '../../../core/terms';
+import { matchForm } from '../../core/matching';
+import { blockedForms, rowsOfForm } from '../../core/words';
+import { sumsOfRows } from '../../core/terms';
 import type { PartDetail, PartPlace } from './types';
 import { lineOf, placeText, productOfRow } from './keptWords';
 import type { KeptWords } from './keptWords';
@@ -44,6 +44,7 @@ export function partDetail(held: KeptWords, text: string, productId: number | nu
   const lines = byForm.map((one) => lineOf(held, one.form, one.rows));
   return {
     text,
+    count: lines.length,
     terms: lines.sort((a, b) => b.sums.spend - a.sums.spend).slice(0, MOST_TERMS),
     sold: lines.filter(({ sums }) => sums.orders > 0).length,
     sums: sumsOfRows(table, rows),

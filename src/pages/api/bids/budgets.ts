@@ -1,0 +1,9 @@
+import { bidBudgetsRequest } from '../../../contract/bidSchemas';
+import { askBids } from '../../../server/bids/askBids';
+import { endpoint } from '../../../server/http/endpoint';
+
+export const POST = endpoint({
+  may: 'see',
+  body: bidBudgetsRequest,
+  run: ({ body: { account, ...asked } }) => askBids(account, 'budgets', asked),
+});

@@ -1,0 +1,9 @@
+import { accountQuery } from '../../../contract/schemas';
+import { endpoint } from '../../../server/http/endpoint';
+import { bidsLeft } from '../../../server/plans/bidsLeft';
+
+export const GET = endpoint({
+  may: 'see',
+  query: accountQuery,
+  run: ({ query: { account } }) => bidsLeft(account),
+});

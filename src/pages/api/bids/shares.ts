@@ -1,0 +1,9 @@
+import { bidSharesRequest } from '../../../contract/bidSchemas';
+import { askBids } from '../../../server/bids/askBids';
+import { endpoint } from '../../../server/http/endpoint';
+
+export const POST = endpoint({
+  may: 'see',
+  body: bidSharesRequest,
+  run: ({ body: { account, ...asked } }) => askBids(account, 'shares', asked),
+});

@@ -1,0 +1,9 @@
+import { bidTargetRequest } from '../../../contract/bidSchemas';
+import { askBids } from '../../../server/bids/askBids';
+import { endpoint } from '../../../server/http/endpoint';
+
+export const POST = endpoint({
+  may: 'see',
+  body: bidTargetRequest,
+  run: ({ body: { account, ...asked } }) => askBids(account, 'target', asked),
+});

@@ -1,0 +1,59 @@
+import { describe, expect, test } from 'vitest';
+import { sixtyDays } from '../../../tests/make/bids';
+import { aTree } from '../../../tests/make/lenses';
+import { settingsOf, USUAL_CHOICES } from '../../core/bids';
+import { USUAL_LIMITS } from '../../core/changes';
+import { indexTree } from '../../core/structure';
+import { keptBids } from '../bids';
+import { answerBids } from './answerBids';
+
+// The first target sells nothing, the second sells cheaply.
+const index = indexTree(aTree());
+const bids = keptBids(
+  index,
+  sixtyDays([
+    { id: 1001, orders: 0 },
+    { id: 1003, orders: 5 },
+    { id: 1002, orders: 1 },
+  ]),
+);
+const settings = settingsOf(USUAL_CHOICES, USUAL_LIMITS);
+
+describe('asked about an account’s bids', () => {
+  test('another target ACOS is tried on the whole account without changing anything', () => {
+    const plan = () => [...answerBids(bids, 'plan', { settings }).wanted];
+    const before = plan();
+    const [low, high] = [0.1, 0.5].map((acos) => answerBids(bids, 'target', { settings, acos }));
+    expect(low.after.spend).toBeLessThan(high.after.spend);
+    expect(low.now).toEqual(high.now);
+    expect(plan()).toEqual(before);
+  });
+
+  test('a target of one scope alone tells what it does there, and leaves the others out', () => {
+    const campaignId = index.placeOfTarget(1003).campaignId!;
+    const at = (acos: number) =>
+      answerBids(bids, 'goal', {
+        settings,
+        goal: { scope: 'campaign', scopeId: campaignId, kind: 'acos', low: acos, high: acos },
+      });
+    const [strict, loose] = [at(0.05), at(0.6)];
+    const running = aTree().targets.filter(
+      ({ id, state }) => index.placeOfTarget(id).campaignId === campaignId && state === 'enabled',
+    );
+    expect(strict.targets).toBe(running.length);
+    expect(strict.targets).toBeLessThan(aTree().targets.length);
+    expect(strict.now).toEqual(loose.now);
+    expect(strict.after.spend).toBeLessThan(strict.now.spend);
+    expect(loose.after.sales).toBeGreaterThan(strict.after.sales);
+    expect(strict.down).toBeGreaterThan(loose.down);
+  });
+
+  test('wanted bids are told for any targets, and for those that do not run not at all', () => {
+    const [dead, good, unknown] = answerBids(bids, 'wanted', {
+      settings,
+      targetIds: [1001, 1003, 4711],
+    }).bids;
+    expect(good!).toBeGreaterThan(dead!);
+    expect(unknown).toBeNull();
+  });
+});

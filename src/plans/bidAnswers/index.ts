@@ -1,0 +1,2 @@
+export { answerBids } from './answerBids';
+export type { BidAnswers } from './answerBids';

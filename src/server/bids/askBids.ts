@@ -1,0 +1,56 @@
+import { createHash } from 'node:crypto';
+import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../contract/bids';
+import { unpack } from '../../contract/packed';
+import type { BidAnswers } from '../../plans/bidAnswers';
+import { needAccount } from '../accounts/accounts';
+import { keptRead } from '../context/keptReads';
+import { loadTreeColumns } from '../field/loadTree';
+import { loadBidFeed } from './loadBidFeed';
+import { askThread } from '../threads/askThread';
+import type { Subject } from '../threads/askThread';
+import type { Engines } from '../threads/engines';
+import { stampOf } from '../threads/stampOf';
+
+/** Bids worked out from something else than what stands now; the stamp says from what. */
+export interface Otherwise {
+  stamp: string;
+  load: (accountId: number) => Promise<Engines['bids']['from']>;
+}
+
+/** An account's bids in the state that it is in. */
+async function bidsOf(accountId: number, other?: Otherwise): Promise<Subject<'bids'>> {
+  const stamp = await stampOf(await needAccount(accountId));
+  if (other)
+    return {
+      key: `${accountId} otherwise`,
+      stamp: `${stamp} ${other.stamp}`,
+      load: () => other.load(accountId),
+    };
+  return {
+    key: String(accountId),
+    stamp,
+    load: async () => {
+      const [tree, feed] = await Promise.all([loadTreeColumns(accountId), loadBidFeed(accountId)]);
+      return { tree, feed };
+    },
+  };
+}
+
+/** Asks about an account's bids. @param other left out: as everything stands now */
+export async function askBids<Q extends BidQuestion>(
+  accountId: number,
+  question: Q,
+  asked: BidsAskedWith[Q],
+  other?: Otherwise,
+): Promise<BidAnswers[Q]> {
+  return unpack(await askThread('bids', await bidsOf(accountId, other), question, asked));
+}
+
+/** A bid for every target of an account at some settings, packed: from memory while those and the account stay as they are. */
+export async function loadBidPlan(accountId: number, settings: RoundSettings): Promise<ArrayBuffer> {
+  const bids = await bidsOf(accountId);
+  const at = createHash('sha1').update(JSON.stringify(settings)).digest('base64url');
+  return keptRead(`bids ${accountId} plan`, `${bids.stamp} ${at}`, () =>
+    askThread('bids', bids, 'plan', { settings }),
+  );
+}

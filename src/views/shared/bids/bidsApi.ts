@@ -1,0 +1,17 @@
+import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../../contract/bids';
+import type { TargetPlan } from '../../../core/bids';
+import type { BidAnswers } from '../../../plans/bidAnswers';
+import { ask, askColumns, query, send } from '../ask';
+
+/** Questions that are put with settings, and answered in few figures. */
+type Put = Exclude<BidQuestion, 'plan' | 'price'>;
+
+/** What views ask about an account's bids. */
+export const bidsApi = {
+  bidPlan: (account: number, settings: RoundSettings) =>
+    askColumns<TargetPlan>('/api/bids/plan', send('POST', { account, settings })),
+  askBids: <Q extends Put>(account: number, question: Q, asked: BidsAskedWith[Q]) =>
+    ask<BidAnswers[Q]>(`/api/bids/${question}`, send('POST', { account, ...asked })),
+  clickPrice: (account: number) => ask<BidAnswers['price']>(`/api/bids/price?${query({ account })}`),
+  bidsLeft: (account: number) => ask<{ left: number }>(`/api/bids/left?${query({ account })}`),
+};

@@ -1,4 +1,0 @@
-import { exposeEngine } from '../worker/engineWorker';
-import { wordsEngine } from './wordsEngine';
-
-exposeEngine(wordsEngine());
