@@ -10,6 +10,7 @@ import { clickPriceWords } from '../../shared/offered';
 import { useFolded } from '../../shared/useFolded';
 import { useRemembered } from '../../shared/useRemembered';
 import { StepFrame } from '../frame/StepFrame';
+import { useAskedRows } from '../frame/useAskedRows';
 import type { RoundAt } from '../steps/step';
 import { AcceptDialog } from './AcceptDialog';
 import { BidEvidence } from './BidEvidence';
@@ -78,8 +79,9 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   });
 
   // Asked for while a step is still arranged: the question comes with its rows.
-  const asked =
-    !isAsking || !work.isCurrent ? null : rows.selection.size > 0 ? rows.chosen() : Array.from(shown);
+  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () =>
+    rows.selection.size > 0 ? rows.chosen() : Array.from(shown),
+  );
   const focused = rows.focusedRow;
   const margin = focused !== null && table ? table.margin[focused] : NaN;
   const summary = arranged?.steps.find((one) => one.step === step);
@@ -161,7 +163,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
         }
         evidence={<BidEvidence account={account} work={work} onLoss={setLossOf} />}
       />
-      {asked && account && (
+      {asked && plan && account && (
         <AcceptDialog
           acts={askedActs(asked)}
           limits={settings.limits}

@@ -5,6 +5,7 @@ import { formatCount, formatMoney, MICROS_PER_UNIT } from '../../../core/units';
 import { useFolded } from '../../shared/useFolded';
 import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
+import { useAskedRows } from '../frame/useAskedRows';
 import type { RoundAt } from '../steps/step';
 import { AcceptBudgets } from './AcceptBudgets';
 import { BudgetEvidence } from './BudgetEvidence';
@@ -35,6 +36,7 @@ export function BudgetStep({ account, fault, window, state, work }: RoundAt & { 
   const currency = account?.currency ?? '';
   const isSelection = rows.selection.size > 0;
   const chosen = isSelection ? rows.chosen() : Array.from(shown);
+  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () => chosen);
   return (
     <>
       <StepFrame
@@ -97,11 +99,11 @@ export function BudgetStep({ account, fault, window, state, work }: RoundAt & { 
           />
         </Popover>
       )}
-      {isAsking && plan?.isAsked && loaded && work.isCurrent && (
+      {asked && plan?.isAsked && loaded && (
         <AcceptBudgets
           plan={plan}
           table={loaded.table}
-          rows={chosen}
+          rows={asked}
           currency={currency}
           onDone={(wanted) => {
             setAsking(false);

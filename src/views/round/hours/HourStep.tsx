@@ -5,6 +5,7 @@ import { PlaceLink } from '../../shared/kit';
 import { useFolded } from '../../shared/useFolded';
 import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
+import { useAskedRows } from '../frame/useAskedRows';
 import type { RoundAt } from '../steps/step';
 import { AcceptHours } from './AcceptHours';
 import { HourEvidence } from './HourEvidence';
@@ -26,6 +27,7 @@ export function HourStep({ account, fault, window, state, work }: RoundAt & { wo
   const currency = account?.currency ?? '';
   const isSelection = rows.selection.size > 0;
   const chosen = isSelection ? rows.chosen() : Array.from(shown);
+  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () => chosen);
   return (
     <>
       <StepFrame
@@ -67,13 +69,13 @@ export function HourStep({ account, fault, window, state, work }: RoundAt & { wo
         }
         evidence={<HourEvidence account={account} work={work} row={rows.focusedRow} />}
       />
-      {isAsking && plan && work.isCurrent && (
+      {asked && plan && (
         <AcceptHours
-          rows={chosen.flatMap((row) => work.rowOf(row) ?? [])}
+          rows={asked.flatMap((row) => work.rowOf(row) ?? [])}
           currency={currency}
           onDone={(isWanted) => {
             setAsking(false);
-            if (isWanted) void work.accept(chosen);
+            if (isWanted) void work.accept(asked);
           }}
         />
       )}

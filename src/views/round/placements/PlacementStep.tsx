@@ -5,6 +5,7 @@ import { formatMoney } from '../../../core/units';
 import { useFolded } from '../../shared/useFolded';
 import { CAMPAIGN_FIELDS } from '../campaigns';
 import { StepFrame } from '../frame/StepFrame';
+import { useAskedRows } from '../frame/useAskedRows';
 import type { RoundAt } from '../steps/step';
 import { AcceptPlacements } from './AcceptPlacements';
 import { ByHandDialog } from './ByHandDialog';
@@ -35,6 +36,7 @@ export function PlacementStep({ account, fault, window, state, work }: RoundAt &
   const currency = account?.currency ?? '';
   const isSelection = rows.selection.size > 0;
   const chosen = isSelection ? rows.chosen() : Array.from(shown);
+  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () => chosen);
   const focused = rows.focusedRow;
   return (
     <>
@@ -78,12 +80,12 @@ export function PlacementStep({ account, fault, window, state, work }: RoundAt &
         }
         evidence={<PlacementEvidence account={account} work={work} row={focused} />}
       />
-      {isAsking && plan && loaded && work.isCurrent && (
+      {asked && plan && loaded && (
         <AcceptPlacements
           plan={plan}
           table={loaded.table}
           edits={decisions.edits}
-          rows={chosen}
+          rows={asked}
           currency={currency}
           onDone={(wanted) => {
             setAsking(false);
