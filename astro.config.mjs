@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
 import { createHash } from 'node:crypto';
+import { scriptsAhead } from './bin/parts/scriptsAhead.mjs';
 import { THEME_SCRIPT } from './src/layouts/themeScript.ts';
 
 const hashOf = (script) => `sha256-${createHash('sha256').update(script).digest('base64')}`;
@@ -20,6 +21,7 @@ export default defineConfig({
   // Hashes of the scripts that this build writes into pages; the middleware takes the policy for scripts from here.
   experimental: { csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT)] } } },
   vite: {
+    plugins: [scriptsAhead()],
     worker: { format: 'es' },
     build: { assetsInlineLimit: 0 },
     optimizeDeps: { include: ['@emotion/react', '@emotion/styled', '@mui/material/styles'] },

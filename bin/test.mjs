@@ -59,8 +59,9 @@ const playwrightCount = ({ stats }) => ({ passed: stats.expected + stats.flaky, 
 
 /** They only read: they run beside what makes the stage ready. */
 async function staticChecks() {
-  await check('types of the core (no DOM, no Node)', 'npx', ['tsc', '-p', 'tsconfig.core.json']);
-  await check('types', 'npx', ['astro', 'check', '--minimumFailingSeverity', 'error']);
+  await check('types of the core (no DOM, no Node)', 'npm', ['run', '--silent', 'types:core']);
+  await check('types', 'npm', ['run', '--silent', 'types:all']);
+  await check('types of the pages', 'npm', ['run', '--silent', 'types:pages']);
   await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
   await check('format', 'npx', ['prettier', '--check', '.']);
 }

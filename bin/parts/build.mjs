@@ -15,6 +15,7 @@ const buildInputs = [
   'package-lock.json',
   'tsconfig.json',
   'bin/parts/build.mjs',
+  'bin/parts/scriptsAhead.mjs',
 ];
 
 /** All files below a file or folder of the project. */

@@ -75,5 +75,11 @@ export async function ensureProgram(name, file) {
   return file;
 }
 
-/** Path of Chromium; installs Debian's package when there is none. */
-export const ensureChromium = () => ensureProgram('chromium', '/usr/bin/chromium');
+/**
+ * Path of Chromium; installs Debian's package when there is none. The one without a window of its own takes a fifth less of the
+ * machine; where Debian does not have it, the usual one does the same.
+ */
+export const ensureChromium = () =>
+  ensureProgram('chromium-headless-shell', '/usr/bin/chromium-headless-shell').catch(() =>
+    ensureProgram('chromium', '/usr/bin/chromium'),
+  );

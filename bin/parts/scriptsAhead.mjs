@@ -1,0 +1,50 @@
+// Tells which scripts each place needs, so that its page names them all at once: found one in another, they would come one after another.
+const SHELL = '/src/views/shell/Mowing.tsx';
+/** What runs before all else of a place: it comes first. */
+const FIRST = 'astro?astro&type=script';
+const RENDERER = '/@astrojs/react/dist/client.js';
+const LEAST_BYTES = 10_000;
+const PLACE = /\/src\/views\/(\w+)\/index\.ts$/;
+
+/** Where the list lies, below the folder of what the browser gets. */
+export const SCRIPTS_AHEAD = '_astro/ahead.json';
+
+/** A plugin of Vite that writes the scripts of each place: { PLACE: [ADDRESS, …] }. */
+export function scriptsAhead() {
+  return {
+    name: 'scripts-ahead',
+    apply: 'build',
+    // A request for a few lines takes as long as one for many.
+    config: (_config, { isSsrBuild }) =>
+      isSsrBuild ? {} : { build: { rollupOptions: { output: { experimentalMinChunkSize: LEAST_BYTES } } } },
+    generateBundle(_options, bundle) {
+      const chunks = Object.values(bundle).filter(({ type }) => type === 'chunk');
+      const shell = chunks.find(({ moduleIds }) => moduleIds.some((id) => id.endsWith(SHELL)));
+      const renderer = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(RENDERER));
+      const first = chunks.filter(({ facadeModuleId }) => facadeModuleId?.includes(FIRST));
+      // The side of the server is built without them.
+      if (!shell || !renderer) return;
+      const withImports = (names, met = new Set()) => {
+        for (const name of names)
+          if (!met.has(name) && bundle[name]?.type === 'chunk') {
+            met.add(name);
+            withImports(bundle[name].imports, met);
+          }
+        return met;
+      };
+      const places = chunks.flatMap((chunk) => {
+        const name = PLACE.exec(chunk.facadeModuleId ?? '')?.[1];
+        return name ? [[name, [...first, renderer, shell, chunk]]] : [];
+      });
+      const list = places.map(([name, needed]) => [
+        name,
+        [...withImports(needed.map(({ fileName }) => fileName))].map((file) => `/${file}`),
+      ]);
+      this.emitFile({
+        type: 'asset',
+        fileName: SCRIPTS_AHEAD,
+        source: JSON.stringify(Object.fromEntries(list)),
+      });
+    },
+  };
+}
