@@ -25,8 +25,8 @@ export interface Player {
 export interface Field {
   campaigns: SimCampaign[];
   players: Player[];
-  /** The players that a query calls up: in each campaign the one with the highest bid. */
-  calledUpBy: (query: Query) => Player[];
+  /** The players that a query calls up, by index: in each campaign the one with the highest bid. */
+  calledUpBy: (query: Query) => Int32Array;
 }
 
 /** Share of stray and foreign searches that broad matching also reaches for: where much of the waste comes from. */
@@ -49,7 +49,7 @@ export function prepareField(world: World, books: Books, day: string): Field {
     return (own !== undefined && isBlocked(form, own)) || (wide !== undefined && isBlocked(form, wide));
   };
   const finder = new Finder(world, players);
-  const known: (Player[] | undefined)[] = new Array(world.queries.length).fill(undefined);
+  const known: (Int32Array | undefined)[] = new Array(world.queries.length).fill(undefined);
   return {
     campaigns,
     players,
@@ -63,7 +63,7 @@ export function prepareField(world: World, books: Books, day: string): Field {
         if ((other === undefined || player.bid > other.bid) && !stops(player, form))
           best.set(player.at, player);
       }
-      called = [...best.values()];
+      called = Int32Array.from(best.values(), ({ index }) => index);
       if (query.index >= 0) known[query.index] = called;
       return called;
     },

@@ -1,6 +1,7 @@
 import { dayFromNumber, dayNumber } from '../../../core/units';
 import { clickPrice, PLACEMENT_FACTS, standing, winChance } from '../auction/auction';
 import type { Field, Player } from '../auction/caught';
+import { Bids } from './bids';
 import { PLACEMENTS } from '../../../core/structure';
 import type { Placement } from '../../../core/structure';
 import { mixSeeds, Stream } from '../chance/stream';
@@ -27,8 +28,6 @@ import { weekRhythm } from './rhythm';
 
 /** An ad shown for somebody else's search is clicked and buys at this share of its own. */
 const FOREIGN = { clicked: 0.45, sells: 0.2 };
-/** How far the market moves bids by itself. */
-const FLEX = { up: 1.25, down: 0.6 };
 
 /**
  * Plays one day, hour by hour: shoppers search, the winning ads are shown and clicked, campaigns run out of budget,
@@ -45,12 +44,19 @@ export function simulateDay(
   return new DayPlay(world, field, schedules, state, dayNumber(day)).play();
 }
 
+/** What is searched on a day. */
 interface Search {
   query: Query;
-  players: Player[];
-  count: number;
+  /** The players that it calls up. */
+  called: Int32Array;
   /** Of the query's own luck on this day. */
   seed: number;
+}
+
+/** What is searched in an hour, and how often. */
+interface Hour {
+  searches: Search[];
+  counts: number[];
 }
 
 class DayPlay {
@@ -60,10 +66,9 @@ class DayPlay {
   private readonly till: Till;
   private readonly organic: Organic;
   private readonly purse: Purse;
+  private readonly bids: Bids;
   private readonly drift: number;
   private readonly sells: number;
-  /** Bid factor of each campaign in the present hour. */
-  private readonly scheduled: Float64Array;
   private readonly neighbours: number[][];
   /** How well clicks sell by product and hour of this day, where the market has a rhythm of its own; null: by hour alone. */
   private readonly rhythm: Float64Array[] | null;
@@ -83,18 +88,18 @@ class DayPlay {
     const drift = rivalDrift(day, dayNumber(scenario.today) - scenario.days);
     this.drift = drift * (scenario.nature?.drift ?? 1);
     this.sells = WEEKDAY_SELLS[weekdayOf(day)];
-    this.scheduled = new Float64Array(field.campaigns.length);
+    this.bids = new Bids(field, this.till.listings, this.purse);
     this.neighbours = neighboursOf(products);
     this.rhythm = rhythmOfDay(world, day);
   }
 
   play(): DayFacts {
     const byHour = this.searches();
-    byHour.forEach((searches, hour) => {
+    byHour.forEach((all, hour) => {
       this.purse.beginHour(hour);
       this.setSchedules(hour);
-      shuffle(searches, this.random.reset(mixSeeds(this.world.scenario.seed, this.day, hour)));
-      for (const search of searches) this.search(search, hour);
+      shuffle(all, this.random.reset(mixSeeds(this.world.scenario.seed, this.day, hour)));
+      all.searches.forEach((search, at) => this.search(search, all.counts[at], hour));
     });
     const products = this.till.close();
     return {
@@ -107,17 +112,21 @@ class DayPlay {
   }
 
   /** The day's searches by hour; the unpaid side of each happens on the way. */
-  private searches(): Search[][] {
-    const byHour: Search[][] = Array.from({ length: 24 }, () => []);
+  private searches(): Hour[] {
+    const byHour: Hour[] = Array.from({ length: 24 }, () => ({ searches: [], counts: [] }));
     const counts = new Uint16Array(24);
     const { random, world, day } = this;
     const take = (query: Query, searches: number, seed: number) => {
       if (query.kind !== 'own item') this.organic.searched(query, searches, this.sells, random);
-      const players = this.field.calledUpBy(query);
-      if (players.length === 0) return;
+      const called = this.field.calledUpBy(query);
+      if (called.length === 0) return;
       spreadOverHours(searches, random, counts);
+      const search = { query, called, seed };
       for (let hour = 0; hour < 24; hour += 1)
-        if (counts[hour] > 0) byHour[hour].push({ query, players, count: counts[hour], seed });
+        if (counts[hour] > 0) {
+          byHour[hour].searches.push(search);
+          byHour[hour].counts.push(counts[hour]);
+        }
     };
     for (const query of world.queries) {
       const seed = seedOfQuery(world.scenario.seed, query, day);
@@ -139,46 +148,22 @@ class DayPlay {
       if (one.state === 'enabled')
         changes.set(one.campaignId, (changes.get(one.campaignId) ?? 0) + one.week[cell] / 100);
     this.field.campaigns.forEach(
-      ({ id }, at) => (this.scheduled[at] = Math.max(0, 1 + (changes.get(id) ?? 0))),
+      ({ id }, at) => (this.bids.scheduled[at] = Math.max(0, 1 + (changes.get(id) ?? 0))),
     );
   }
 
-  private search({ query, players, count, seed }: Search, hour: number) {
+  private search({ query, called, seed }: Search, count: number, hour: number) {
     const { random } = this;
     random.reset(mixSeeds(seed, hour));
-    for (const placement of PLACEMENTS) {
-      const facts = PLACEMENT_FACTS[placement];
-      const slots = random.round(count * (query.isVisit ? facts.shownOnVisit : facts.shown));
-      if (slots === 0) continue;
-      const best = this.bestAt(players, placement, query, hour);
-      if (best) this.show(best.player, best.bid, query, placement, hour, slots);
-    }
-  }
-
-  /** The player with the highest effective bid among those who can pay. */
-  private bestAt(players: Player[], placement: Placement, query: Query, hour: number) {
-    let best: Player | null = null;
-    let most = 0;
-    for (const player of players) {
-      if (this.till.listings[player.product].stock === 0) continue;
-      const bid = this.effectiveBid(player, placement, query, hour);
-      if (bid > most && this.purse.canPay(player, bid)) [best, most] = [player, bid];
-    }
-    return best && { player: best, bid: most };
-  }
-
-  private effectiveBid(
-    { campaign, bid, at }: Player,
-    placement: Placement,
-    query: Query,
-    hour: number,
-  ): number {
-    const raised = bid * (1 + campaign.modifiers[placement]) * this.scheduled[at];
-    if (campaign.flex === 'fixed') return raised;
     const usual = this.world.scenario.products[query.product].conversion;
     const likely = (query.conversion * HOUR_SELLS[hour]) / usual;
-    if (campaign.flex === 'both ways' && likely > 1.1) return raised * FLEX.up;
-    return likely < 0.6 ? raised * FLEX.down : raised;
+    PLACEMENTS.forEach((placement, at) => {
+      const facts = PLACEMENT_FACTS[placement];
+      const slots = random.round(count * (query.isVisit ? facts.shownOnVisit : facts.shown));
+      if (slots === 0) return;
+      const { index, bid } = this.bids.best(called, at, likely);
+      if (index >= 0) this.show(this.field.players[index], bid, query, placement, hour, slots);
+    });
   }
 
   private show(player: Player, bid: number, query: Query, placement: Placement, hour: number, slots: number) {
@@ -268,9 +253,13 @@ function rhythmOfDay({ scenario, products }: World, day: number): Float64Array[]
   return products.map(({ lineId }) => byLine[lines.indexOf(lineId)]);
 }
 
-function shuffle<T>(list: T[], random: Stream) {
-  for (let at = list.length - 1; at > 0; at -= 1) {
+function shuffle({ searches, counts }: Hour, random: Stream) {
+  for (let at = searches.length - 1; at > 0; at -= 1) {
     const other = random.below(at + 1);
-    [list[at], list[other]] = [list[other], list[at]];
+    const [search, count] = [searches[at], counts[at]];
+    searches[at] = searches[other];
+    counts[at] = counts[other];
+    searches[other] = search;
+    counts[other] = count;
   }
 }
