@@ -4,6 +4,8 @@ export const HEADERS: readonly (readonly [string, string])[] = [
   ['x-frame-options', 'DENY'],
   ['referrer-policy', 'no-referrer'],
   ['cross-origin-opener-policy', 'same-origin'],
+  // With the one above: the page's workers may share memory with it.
+  ['cross-origin-embedder-policy', 'require-corp'],
   ['cross-origin-resource-policy', 'same-origin'],
 ];
 

@@ -1,4 +1,3 @@
-import { transfer } from 'comlink';
 import { arrangeRows } from '../../../core/conditions';
 import {
   buildLens,
@@ -137,7 +136,7 @@ export function fieldEngine(server: FieldServer = api) {
       const inScope = scope === null ? order : rowsInScope(at.table, scope, order);
       const rows = arrangeRows(reader, inScope, stack, []);
       const set = JSON.stringify([scope, stack, asked.judge]);
-      const answer = {
+      return {
         loadId,
         rows,
         set,
@@ -145,7 +144,6 @@ export function fieldEngine(server: FieldServer = api) {
         ...at.sumsOf(set, rows),
         path: pathOf(at.index, scope),
       };
-      return transfer(answer, [rows.buffer]);
     },
 
     /** What a picture of some rows is drawn from; null for another load. */

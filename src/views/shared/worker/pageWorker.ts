@@ -1,5 +1,5 @@
 import { wrap } from 'comlink';
-import { tablesTravelPacked } from './tables';
+import { answersTravelLight } from './answers';
 import type { Endpoint, Remote } from 'comlink';
 
 /** What is used of a worker. */
@@ -39,7 +39,7 @@ export function pageWorker<T extends object>(
 
   function held(): Held<T> {
     if (current) return current;
-    tablesTravelPacked();
+    answersTravelLight();
     const worker = start();
     const own: Held<T> = { worker, engine: wrap<T>(worker), waiting: new Set(), unanswered: 0 };
     worker.addEventListener('error', (event) => {

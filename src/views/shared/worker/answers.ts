@@ -1,5 +1,6 @@
 import { transferHandlers } from 'comlink';
 import type { TransferHandler } from 'comlink';
+import { shareColumns } from './shareColumns';
 
 /** Stands between texts; no text of a database holds it. */
 const BETWEEN = '\u0000';
@@ -14,14 +15,15 @@ interface PackedTexts {
   rows: Int32Array | null;
 }
 
-/** What a worker hands over whose table has a hundred thousand rows. */
-interface WithTable {
-  table: Record<string, unknown>;
+/** What a worker answers about what it has loaded: columns of up to a hundred thousand rows, and texts of them in its table. */
+interface Answer {
+  loadId: number;
+  table?: Record<string, unknown>;
 }
 
 interface Sent {
   rest: object;
-  table: Record<string, unknown>;
+  table?: Record<string, unknown>;
   texts: Record<string, PackedTexts>;
 }
 
@@ -50,7 +52,8 @@ const isTextList = (value: unknown): value is string[] =>
   Array.isArray(value) && value.length >= LEAST && typeof value[0] === 'string';
 
 /** A value whose texts travel packed: a list of a hundred thousand, text by text, would hold up the page's own thread. */
-export const packTable = ({ table, ...rest }: WithTable): Sent => {
+export const packTable = ({ table, ...rest }: Answer): Sent => {
+  if (!table) return { rest, texts: {} };
   const lists = Object.entries(table).filter(([, column]) => isTextList(column));
   const names = new Set(lists.map(([name]) => name));
   return {
@@ -60,26 +63,29 @@ export const packTable = ({ table, ...rest }: WithTable): Sent => {
   };
 };
 
-export const unpackTable = ({ rest, table, texts }: Sent): WithTable => ({
-  ...rest,
-  table: {
-    ...table,
-    ...Object.fromEntries(Object.entries(texts).map(([name, packed]) => [name, unpackTexts(packed)])),
-  },
-});
+export const unpackTable = ({ rest, table, texts }: Sent): Answer =>
+  ({
+    ...rest,
+    ...(table && {
+      table: {
+        ...table,
+        ...Object.fromEntries(Object.entries(texts).map(([name, packed]) => [name, unpackTexts(packed)])),
+      },
+    }),
+  }) as Answer;
 
-const handler: TransferHandler<WithTable, Sent> = {
-  canHandle: (value: unknown): value is WithTable =>
-    typeof value === 'object' &&
-    value !== null &&
-    'table' in value &&
-    typeof value.table === 'object' &&
-    value.table !== null,
-  serialize: (value) => [packTable(value), []],
+const handler: TransferHandler<Answer, Sent> = {
+  canHandle: (value: unknown): value is Answer =>
+    typeof value === 'object' && value !== null && 'loadId' in value,
+  serialize: (value) => {
+    // Pages and workers share memory where nothing of another origin can be in them; the server's headers see to that.
+    if (globalThis.crossOriginIsolated) shareColumns(value);
+    return [packTable(value), []];
+  },
   deserialize: unpackTable,
 };
 
-/** Lets tables travel packed; on both sides of the line. */
-export function tablesTravelPacked(): void {
-  transferHandlers.set('table', handler as TransferHandler<unknown, unknown>);
+/** Lets a worker's answers travel quickly; on both sides of the line. */
+export function answersTravelLight(): void {
+  transferHandlers.set('answer', handler as TransferHandler<unknown, unknown>);
 }
