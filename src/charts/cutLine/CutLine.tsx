@@ -1,7 +1,7 @@
 import { brush } from 'd3-brush';
 import type { D3BrushEvent } from 'd3-brush';
 import { select } from 'd3-selection';
-import { useEffect, useMemo, useRef } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { formatCount, formatMoney, formatShare } from '../../core/units';
 import { useSize } from '../useSize';
 import { layOutCutLine, nearestDot } from './layout';
@@ -39,10 +39,23 @@ export interface CutLineProps {
 }
 
 /** The cut line: what stands above it costs more than the target, what lies below may grow. */
-export function CutLine({
+export function CutLine(props: CutLineProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const { width } = useSize(frame);
+  // Of a hundred thousand rows it is laid out after they are drawn themselves.
+  const points = useDeferredValue(props.points);
+  return (
+    <div ref={frame} style={{ position: 'relative', height: props.height }}>
+      {width > 0 && <Drawn {...props} points={points} width={width} />}
+    </div>
+  );
+}
+
+function Drawn({
   points,
   target,
   currency,
+  width,
   height,
   focusedRow,
   area,
@@ -53,9 +66,7 @@ export function CutLine({
   breakEven = null,
   tried = null,
   onTry,
-}: CutLineProps) {
-  const frame = useRef<HTMLDivElement>(null);
-  const { width } = useSize(frame);
+}: CutLineProps & { width: number }) {
   const layout = useMemo(
     () => layOutCutLine(points, target, { width, height, margin: MARGIN }),
     [points, target, width, height],
@@ -64,43 +75,31 @@ export function CutLine({
   const words = `Cut line at ${formatShare(target)} ACOS: ${over} of ${count} rows stand above it and cost more, ${count - over} lie below.`;
   return (
     <div
-      ref={frame}
-      style={{ position: 'relative', height }}
+      style={{ position: 'absolute', inset: 0 }}
       onPointerMove={
         hovered &&
-        (({ clientX, clientY, buttons }) => {
-          const bounds = frame.current!.getBoundingClientRect();
+        (({ clientX, clientY, buttons, currentTarget }) => {
+          const bounds = currentTarget.getBoundingClientRect();
           const dot = nearestDot(layout.dots, clientX - bounds.left, clientY - bounds.top);
           hovered.set(dot && buttons === 0 ? dot.row : null);
         })
       }
       onPointerLeave={hovered && (() => hovered.set(null))}
     >
-      {width > 0 && (
-        <>
-          <Dots layout={layout} width={width} height={height} focusedRow={focusedRow} words={words} />
-          <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }}>
-            <Axes layout={layout} width={width} height={height} currency={currency} target={target} />
-            <Brush
-              layout={layout}
-              width={width}
-              height={height}
-              area={area}
-              onArea={onArea}
-              onPick={onPick}
-            />
-            {breakEven !== null && breakEven > 0 && (
-              <AcosLine layout={layout} width={width} acos={breakEven} label="break-even" isDashed />
-            )}
-            {onTry && <LineGrip layout={layout} width={width} target={target} tried={tried} onTry={onTry} />}
-            {hovered && <HoverRing layout={layout} width={width} hovered={hovered} nameOf={nameOf} />}
-          </svg>
-          {swarms.length > 0 && (
-            <div className="faint" style={{ position: 'absolute', right: 18, bottom: 32, fontSize: 11 }}>
-              {formatCount(count)} rows: small marks stand for several, deeper ones for more
-            </div>
-          )}
-        </>
+      <Dots layout={layout} width={width} height={height} focusedRow={focusedRow} words={words} />
+      <svg width={width} height={height} style={{ position: 'absolute', inset: 0 }}>
+        <Axes layout={layout} width={width} height={height} currency={currency} target={target} />
+        <Brush layout={layout} width={width} height={height} area={area} onArea={onArea} onPick={onPick} />
+        {breakEven !== null && breakEven > 0 && (
+          <AcosLine layout={layout} width={width} acos={breakEven} label="break-even" isDashed />
+        )}
+        {onTry && <LineGrip layout={layout} width={width} target={target} tried={tried} onTry={onTry} />}
+        {hovered && <HoverRing layout={layout} width={width} hovered={hovered} nameOf={nameOf} />}
+      </svg>
+      {swarms.length > 0 && (
+        <div className="faint" style={{ position: 'absolute', right: 18, bottom: 32, fontSize: 11 }}>
+          {formatCount(count)} rows: small marks stand for several, deeper ones for more
+        </div>
       )}
     </div>
   );

@@ -70,6 +70,14 @@ async function beside(cold: number, { bare }: Visit, account: AccountInfo): Prom
   return `${(cold / 1000 / median(times)).toFixed(1).padStart(8)} (${median(times).toFixed(2)} s)`;
 }
 
+/** What a server reads ahead after a night is there when somebody comes: the pages are cold, the server is not. */
+async function readAlready(account: number) {
+  await api.overviewParts(account, {});
+  await api.bidsLeft(account);
+  await api.review(account);
+  await api.standingNegatives(account);
+}
+
 /** The sums of each grain as the database alone works them out: nothing kept, nothing packed. */
 async function sayBareSql(account: number) {
   for (const grain of ['target', 'placement', 'term'] as const) {
@@ -95,6 +103,7 @@ try {
     `${known.name}, times in seconds, bars in brackets; × bare: cold, beside the data read and computed without a page`,
   );
   await sayBareSql(account);
+  await readAlready(account);
   say('place                     cold            again           page held up   memory    × bare');
   const pad = (value: number, bar: number) =>
     `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import { createContext, useContext } from 'react';
 import type { CSSProperties, ReactNode } from 'react';
+import { Later } from './Later';
 import { Grip } from '../../../table';
 import { useRemembered } from '../useRemembered';
 
@@ -74,7 +75,9 @@ export function SidePanel({ label, children }: SidePanelProps) {
         isReversed
         onSize={(next) => set({ ...widths, right: next })}
       />
-      <div className="panel">{children}</div>
+      <div className="panel">
+        <Later>{children}</Later>
+      </div>
     </aside>
   );
 }

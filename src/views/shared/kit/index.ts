@@ -15,5 +15,6 @@ export { PlaceLink } from './PlaceLink';
 export { Field, showFaults } from './form';
 export { Ask } from './Ask';
 export { Empty, Fault, Loading, Progress, Trouble, timeLeft } from './states';
+export { Later } from './Later';
 export { FindIn, ShowMore } from './FindIn';
 export { useShort } from './useShort';

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import type { ReactNode, Ref } from 'react';
 import { Grip } from '../../../table';
+import { Later } from '../kit';
 import { useRemembered } from '../useRemembered';
 
 const USUAL = 196;
@@ -35,7 +36,7 @@ export function PictureBox({ head, isFolded, onFold, children, below, frame }: P
       </div>
       {!isFolded && (
         <div ref={frame} className="pictureFrame" style={{ height }}>
-          {children(height)}
+          <Later>{children(height)}</Later>
         </div>
       )}
       {below}

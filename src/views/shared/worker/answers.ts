@@ -45,7 +45,10 @@ function packTexts(list: readonly string[]): PackedTexts {
 
 function unpackTexts({ texts, rows }: PackedTexts): string[] {
   const list = texts.split(BETWEEN);
-  return rows === null ? list : Array.from(rows, (place) => list[place]);
+  if (rows === null) return list;
+  const all = new Array<string>(rows.length);
+  for (let row = 0; row < rows.length; row += 1) all[row] = list[rows[row]];
+  return all;
 }
 
 const isTextList = (value: unknown): value is string[] =>
