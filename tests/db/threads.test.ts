@@ -16,7 +16,7 @@ import { setGoal } from '../../src/server/economics/goals';
 import { loadFieldSums } from '../../src/server/field/loadFieldSums';
 import { loadOverviewParts } from '../../src/server/field/loadOverviewParts';
 import { loadTree } from '../../src/server/field/loadTree';
-import { bidsLeft } from '../../src/server/plans/bidsLeft';
+import { bidsLeft } from '../../src/server/plans/usualPlans';
 import { loadPlan } from '../../src/server/plans/loadPlan';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { askWords } from '../../src/server/words/askWords';

@@ -36,6 +36,9 @@ async function bidsOf(accountId: number, other?: Otherwise): Promise<Subject<'bi
   };
 }
 
+/** Questions that take long and are asked beside others, so that those need not wait for them. */
+const BESIDE: ReadonlySet<BidQuestion> = new Set(['placements', 'budgets', 'shares']);
+
 /** Asks about an account's bids. @param other left out: as everything stands now */
 export async function askBids<Q extends BidQuestion>(
   accountId: number,
@@ -43,7 +46,10 @@ export async function askBids<Q extends BidQuestion>(
   asked: BidsAskedWith[Q],
   other?: Otherwise,
 ): Promise<BidAnswers[Q]> {
-  return unpack(await askThread('bids', await bidsOf(accountId, other), question, asked));
+  const engine = BESIDE.has(question) ? 'money' : 'bids';
+  return unpack(
+    await askThread<'bids' | 'money', Q>(engine, await bidsOf(accountId, other), question, asked),
+  );
 }
 
 /** A bid for every target of an account at some settings, packed: from memory while those and the account stay as they are. */

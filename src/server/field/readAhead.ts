@@ -7,7 +7,7 @@ import { USUAL_RANK_SPAN } from '../../contract/rank';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { db } from '../context/context';
 import { loadSchedules } from '../hours/loadSchedules';
-import { usualBidPlan } from '../plans/bidsLeft';
+import { usualBidPlan, usualBudgets } from '../plans/usualPlans';
 import { loadRank } from '../rank/loadRank';
 import { loadReviewColumns } from '../review/loadReview';
 import { loadFindings } from '../structure/loadFindings';
@@ -45,7 +45,7 @@ export async function readAhead(): Promise<void> {
     if (await isSyncing(db(), account.id)) continue;
     readTo.set(account.id, account.figures);
     try {
-      if (isRead) await planBids(account);
+      if (isRead) await planAhead(account);
       else await readFirst(account);
     } catch (error) {
       // Tried again when this comes round; an account that is too large stays so.
@@ -56,9 +56,10 @@ export async function readAhead(): Promise<void> {
 }
 
 /** After changes too: whoever sent them goes on with the next step. */
-async function planBids({ id, revision }: AccountRow): Promise<void> {
+async function planAhead({ id, revision }: AccountRow): Promise<void> {
   plannedFor.set(id, revision);
   await usualBidPlan(id);
+  await usualBudgets(id);
 }
 
 async function readFirst(account: AccountRow): Promise<void> {
@@ -72,7 +73,7 @@ async function readFirst(account: AccountRow): Promise<void> {
   await loadOverviewParts(id);
   await loadFieldSums({ account: id, grain: 'placement' });
   await loadBidFeed(id);
-  await planBids(account);
+  await planAhead(account);
   await loadReviewColumns(id);
   await loadFieldSums({ account: id, grain: 'term' });
   await askWords(id, 'standing', {});

@@ -28,6 +28,8 @@ export interface Engines {
     asked: BidsAskedWith;
     answers: BidAnswers;
   };
+  /** Placements and budgets are counted beside the bids that somebody waits for: they are worked out in a thread of their own. */
+  money: Engines['bids'];
   words: {
     from: { review: ReviewColumns; tree: WordsFrom['tree'] };
     kept: KeptWords;
@@ -55,6 +57,13 @@ const withTargets = <T extends { targets: unknown }>(all: T) => {
   return { ...all, targets: Array.isArray(targets) ? targets : toTargets(targets) };
 };
 
+const BIDS = {
+  keep: ({ tree, feed }: Engines['bids']['from']) => keptBids(indexTree(withTargets(tree)), feed),
+  most: 200_000,
+  weigh: ({ targetIds }: KeptBids) => targetIds.length,
+  answer: answerBids,
+};
+
 /** What threads work out, each engine in one of its own. */
 export const ENGINES: { [E in EngineName]: Engine<E> } = {
   field: {
@@ -63,12 +72,8 @@ export const ENGINES: { [E in EngineName]: Engine<E> } = {
     weigh: ({ tree }) => tree.targets.length,
     answer: answerField,
   },
-  bids: {
-    keep: ({ tree, feed }) => keptBids(indexTree(withTargets(tree)), feed),
-    most: 200_000,
-    weigh: ({ targetIds }) => targetIds.length,
-    answer: answerBids,
-  },
+  bids: BIDS,
+  money: BIDS,
   words: {
     keep: ({ review, tree }) =>
       keptWords({ review: { ...review, structure: withTargets(review.structure) }, tree }),

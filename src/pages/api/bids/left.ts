@@ -1,6 +1,6 @@
 import { accountQuery } from '../../../contract/schemas';
 import { endpoint } from '../../../server/http/endpoint';
-import { bidsLeft } from '../../../server/plans/bidsLeft';
+import { bidsLeft } from '../../../server/plans/usualPlans';
 
 export const GET = endpoint({
   may: 'see',

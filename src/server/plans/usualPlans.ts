@@ -4,15 +4,25 @@ import { unpack } from '../../contract/packed';
 import { BID_STEPS } from '../../core/bids';
 import type { TargetPlan } from '../../core/bids';
 import { aheadOf, pendingTargets, roundSettings } from '../../plans/bids';
+import type { RoundSettings } from '../../plans/bids';
+import type { BudgetsPlan } from '../../plans/budgets';
 import { accountInfo, needAccount } from '../accounts/accounts';
-import { loadBidPlan } from '../bids/askBids';
+import { askBids, loadBidPlan } from '../bids/askBids';
 import { asideOf, pendingOf } from './asItStands';
 
-/** Plans the account's bids at its own choices and from what is in the tray, as the round does. */
-export async function usualBidPlan(accountId: number): Promise<ArrayBuffer> {
+/** The account's own choices, from what is in the tray, as the round has them. */
+async function usualSettings(accountId: number): Promise<RoundSettings> {
   const { choices, limits } = accountInfo(await needAccount(accountId));
-  return loadBidPlan(accountId, roundSettings(choices, limits, aheadOf(await pendingOf(accountId, {}))));
+  return roundSettings(choices, limits, aheadOf(await pendingOf(accountId, {})));
 }
+
+/** Plans the account's bids at its own choices. */
+export const usualBidPlan = async (accountId: number): Promise<ArrayBuffer> =>
+  loadBidPlan(accountId, await usualSettings(accountId));
+
+/** The same with its budgets. */
+export const usualBudgets = async (accountId: number): Promise<BudgetsPlan> =>
+  askBids(accountId, 'budgets', { settings: await usualSettings(accountId), locks: [] });
 
 /** How many bids the round's steps propose to change, without what is staged or put aside. */
 export async function bidsLeft(accountId: number): Promise<{ left: number }> {
