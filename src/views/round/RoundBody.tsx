@@ -9,7 +9,7 @@ interface RoundBodyProps extends RoundAt {
   steps: readonly RoundStep[];
 }
 
-const NO_WORK = { left: [], staged: {}, hasData: true };
+const NO_WORK = { left: [], staged: {}, hasData: true, isCurrent: true };
 
 /** The steps on the left, and the one that is chosen. */
 export function RoundBody({ steps, ...at }: RoundBodyProps) {

@@ -14,9 +14,17 @@ export function useWorks(steps: readonly RoundStep[], at: RoundAt): Map<Work, Wo
   const works = new Set(steps.flatMap(({ work }) => work ?? []));
   const first = steps.find(({ name }) => name === at.state.step)?.work ?? null;
   const [isFirstThere, setFirstThere] = useState(false);
+  /** What the steps beside are counted by: another choice reaches them when the step that is looked at has followed it. */
+  const { choices } = at.state.choices;
+  const [followed, setFollowed] = useState(choices);
+  const beside = { ...at, state: { ...at.state, choices: { ...at.state.choices, choices: followed } } };
   const done = new Map<Work, WorkState>();
   // The registry does not change while the page stands: the hooks are called in one order.
-  for (const work of works) done.set(work, work.useWork({ ...at, isWanted: isFirstThere || work === first }));
+  for (const work of works)
+    done.set(
+      work,
+      work.useWork({ ...(work === first ? at : beside), isWanted: isFirstThere || work === first }),
+    );
   const left = first && done.get(first);
   const stands = left !== null && left !== undefined && (left.left.length > 0 || !left.hasData);
   useEffect(() => {
@@ -27,5 +35,10 @@ export function useWorks(steps: readonly RoundStep[], at: RoundAt): Map<Work, Wo
       return () => clearTimeout(timer);
     }
   }, [isFirstThere, stands, first]);
+  const isFollowed = !left || left.isCurrent || !left.hasData;
+  useEffect(() => {
+    const timer = setTimeout(() => setFollowed(choices), isFollowed ? 0 : LONGEST_MS);
+    return () => clearTimeout(timer);
+  }, [isFollowed, choices]);
   return done;
 }

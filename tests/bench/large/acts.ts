@@ -78,7 +78,7 @@ export async function benchActs(page: Page, url: string, account: number): Promi
   await page.goto(`${url}/round?account=${account}&step=over`);
   await painted(page, ROW, PATIENCE_MS);
   await page.waitForTimeout(1500);
-  const sentence = await textOf(page, 'main .stepBar');
+  const proposed = await textOf(page, ROW);
   await act(
     page,
     'Another pace',
@@ -87,7 +87,7 @@ export async function benchActs(page: Page, url: string, account: number): Promi
       await page.getByRole('combobox', { name: 'Pace' }).click();
       await page.getByRole('option', { name: 'brisk' }).click();
     },
-    () => changes(page, 'main .stepBar', sentence),
+    () => changes(page, ROW, proposed),
   );
   await page.waitForTimeout(1000);
   const head = await textOf(page, 'main');

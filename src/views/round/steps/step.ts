@@ -41,6 +41,8 @@ export interface WorkState {
   staged: Readonly<Record<string, number>>;
   /** Whether the account holds what its steps go over; true while that is not known. */
   hasData: boolean;
+  /** Whether its rows are those of what is chosen now. */
+  isCurrent: boolean;
 }
 
 /** A step of the round: a folder that exports one of these, and a line in the registry. */

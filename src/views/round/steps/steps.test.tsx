@@ -20,6 +20,7 @@ const hedges: RoundStep<WorkState & { word: string }> = {
       left: [{ step: 'hedges', left: 12, money: 34_500_000 }],
       staged: {},
       hasData: true,
+      isCurrent: true,
       word: 'box',
     }),
   },
