@@ -97,7 +97,7 @@ describe('a whole step in words', () => {
     const summary = sumActs(acts, limits);
     expect(summary).toMatchObject({ count: 3, down: 1, up: 1, paused: 1, atFloor: 1, atCap: 0, same: 1 });
     expect(summaryWords(summary, 'EUR').does).toBe(
-      '1 bid down, 1 bid up, 1 target paused, 1 at the floor, 1 stay as they are',
+      '1 bid down, 1 bid up, 1 target paused, 1 at the floor, 1 stays as it is',
     );
   });
 

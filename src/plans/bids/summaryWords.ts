@@ -14,7 +14,7 @@ export function summaryWords(summary: BidSummary, currency: string): { does: str
     paused > 0 && `${counted(paused, 'target')} paused`,
     atFloor > 0 && `${formatCount(atFloor)} at the floor`,
     atCap > 0 && `${formatCount(atCap)} at the cap`,
-    same > 0 && `${formatCount(same)} stay as they are`,
+    same > 0 && (same === 1 ? '1 stays as it is' : `${formatCount(same)} stay as they are`),
   ].filter(Boolean);
   return {
     does: does.join(', '),

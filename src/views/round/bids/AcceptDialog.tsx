@@ -48,7 +48,7 @@ export function AcceptDialog({ acts, limits, currency, onDone }: AcceptDialogPro
   const parts = { out, takeOut };
   return (
     <Ask
-      title={`Accept ${formatCount(summary.count)} ${summary.count === 1 ? 'proposal' : 'proposals'}?`}
+      title={`Accept ${counted(summary.count, 'proposal')}?`}
       does={`Accept ${formatCount(summary.count)}`}
       isOff={summary.count === 0}
       maxWidth="md"

@@ -1,5 +1,5 @@
 import type { LensTable } from '../../../core/lenses';
-import { formatCount, formatMoney } from '../../../core/units';
+import { counted, formatCount, formatMoney } from '../../../core/units';
 import { isMoved } from '../../../plans/budgets';
 import type { BudgetsPlan } from '../../../plans/budgets';
 import { Ask } from '../../shared/kit';
@@ -29,7 +29,7 @@ export function AcceptBudgets({ plan, table, rows, currency, onDone }: AcceptBud
   const largest = [...moved].sort((a, b) => Math.abs(move(b)) - Math.abs(move(a))).slice(0, LARGEST);
   return (
     <Ask
-      title={`Move the money of ${formatCount(moved.length)} ${moved.length === 1 ? 'campaign' : 'campaigns'}?`}
+      title={`Move the money of ${counted(moved.length, 'campaign')}?`}
       does={`Accept ${formatCount(moved.length)}`}
       isOff={moved.length === 0}
       onDone={(isWanted) => onDone(isWanted ? moved : null)}

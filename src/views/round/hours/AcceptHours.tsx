@@ -1,5 +1,5 @@
 import type { ScheduleRow } from '../../../contract/schedules';
-import { formatCount, formatMoney } from '../../../core/units';
+import { counted, formatCount, formatMoney } from '../../../core/units';
 import { scheduleStake } from '../../../plans/hours';
 import { Ask } from '../../shared/kit';
 import { ToTheTray } from '../frame/ToTheTray';
@@ -19,7 +19,7 @@ export function AcceptHours({ rows, currency, onDone }: AcceptHoursProps) {
   const lowered = wanted.filter(({ bases }) => bases < 1).length;
   return (
     <Ask
-      title={`Put ${formatCount(wanted.length)} ${wanted.length === 1 ? 'campaign' : 'campaigns'} on a schedule?`}
+      title={`Put ${counted(wanted.length, 'campaign')} on a schedule?`}
       does={`Accept ${formatCount(wanted.length)}`}
       isOff={wanted.length === 0}
       onDone={onDone}
@@ -30,13 +30,13 @@ export function AcceptHours({ rows, currency, onDone }: AcceptHoursProps) {
       {first < wanted.length && (
         <p className="line">
           {first > 0
-            ? `${formatCount(first)} of them are marked to try first. The others can follow once those have shown what it does.`
+            ? `${formatCount(first)} of them ${first === 1 ? 'is' : 'are'} marked to try first. The others can follow once those have shown what it does.`
             : 'None of them is among those to try first.'}
         </p>
       )}
       {lowered > 0 && (
         <p className="line">
-          Schedules of this market can only raise bids: base bids of {formatCount(lowered)} campaigns go down
+          Schedules of this market can only raise bids: base bids of {counted(lowered, 'campaign')} go down
           with them.
         </p>
       )}

@@ -1,6 +1,6 @@
 import type { LensTable } from '../../../core/lenses';
 import { PLACEMENTS } from '../../../core/structure';
-import { formatCount, formatMoney, formatShare } from '../../../core/units';
+import { counted, formatCount, formatMoney, formatShare } from '../../../core/units';
 import { placementAct } from '../../../plans/placements';
 import type { PlacementEdits, PlacementPlan } from '../../../plans/placements';
 import { Ask } from '../../shared/kit';
@@ -33,14 +33,14 @@ export function AcceptPlacements({ plan, table, edits, rows, currency, onDone }:
   }
   return (
     <Ask
-      title={`Set the placements of ${formatCount(acts.length)} ${acts.length === 1 ? 'campaign' : 'campaigns'}?`}
+      title={`Set the placements of ${counted(acts.length, 'campaign')}?`}
       does={`Accept ${formatCount(acts.length)}`}
       isOff={acts.length === 0}
       onDone={(isWanted) => onDone(isWanted ? acts.map(({ row }) => row) : null)}
     >
       <p className="line">
-        {formatCount(sum.up)} modifiers up, {formatCount(sum.down)} down; the base bids of up to{' '}
-        {formatCount(sum.targets)} targets go with them.
+        {counted(sum.up, 'modifier')} up, {formatCount(sum.down)} down; the base bids of up to{' '}
+        {counted(sum.targets, 'target')} go with them.
       </p>
       <p className="line">
         Expected a month:{' '}
