@@ -4,7 +4,7 @@ export { BudgetBars } from './budgetBars/BudgetBars';
 export { OpenHours } from './openHours/OpenHours';
 export { CutLine } from './cutLine/CutLine';
 export type { Area, CutLineProps } from './cutLine/CutLine';
-export type { CutLinePoints } from './cutLine/layout';
+export type { CutLinePoints } from './cutLine/dots';
 export { DayStrip } from './dayStrip/DayStrip';
 export { Measured } from './Measured';
 export { shortNumber } from './frame';

@@ -4,8 +4,9 @@ import { select } from 'd3-selection';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { formatCount, formatMoney, formatShare } from '../../core/units';
 import { useSize } from '../useSize';
-import { layOutCutLine, nearestDot } from './layout';
-import type { CutLineLayout, CutLinePoints } from './layout';
+import { layOutCutLine } from './layout';
+import type { CutLinePoints } from './dots';
+import type { CutLineLayout } from './layout';
 import { AcosLine, LineGrip } from './LineGrip';
 import { HoverRing } from './HoverRing';
 import type { HoveredDot } from './HoverRing';
@@ -80,7 +81,7 @@ function Drawn({
         hovered &&
         (({ clientX, clientY, buttons, currentTarget }) => {
           const bounds = currentTarget.getBoundingClientRect();
-          const dot = nearestDot(layout.dots, clientX - bounds.left, clientY - bounds.top);
+          const dot = layout.dots.nearest(clientX - bounds.left, clientY - bounds.top);
           hovered.set(dot && buttons === 0 ? dot.row : null);
         })
       }
@@ -222,11 +223,8 @@ function Brush({ layout, width, height, area, onArea, onPick }: BrushProps) {
       }
       tell(null);
       const bounds = group.current!.ownerSVGElement!.getBoundingClientRect();
-      const dot = nearestDot(
-        now.dots,
-        event.sourceEvent.clientX - bounds.left,
-        event.sourceEvent.clientY - bounds.top,
-      );
+      const { clientX, clientY } = event.sourceEvent as MouseEvent;
+      const dot = now.dots.nearest(clientX - bounds.left, clientY - bounds.top);
       if (dot) pick(dot.row);
     });
     select(group.current!).call(behaviour);

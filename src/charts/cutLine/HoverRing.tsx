@@ -19,7 +19,7 @@ interface HoverRingProps {
 /** A ring around the dot that the pointer is at, its whisker, and its name. */
 export function HoverRing({ layout, width, hovered, nameOf }: HoverRingProps) {
   const row = useSyncExternalStore(hovered.subscribe, hovered.get);
-  const dot = row === null ? undefined : layout.dots.find((one) => one.row === row);
+  const dot = row === null ? undefined : layout.dots.of(row);
   if (!dot) return null;
   const isRight = dot.x > width * 0.6;
   const name = nameOf?.(dot.row) ?? '';

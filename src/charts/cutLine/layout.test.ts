@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { layOutCutLine, nearestDot } from './layout';
-import type { CutLinePoints } from './layout';
+import { layOutCutLine } from './layout';
+import type { CutLinePoints } from './dots';
+import type { CutLineLayout } from './layout';
 
 const BOX = { width: 700, height: 220, margin: { top: 20, right: 16, bottom: 30, left: 48 } };
 
@@ -18,6 +19,9 @@ function points(list: { rpc: number; cpc: number; spend?: number; thin?: boolean
   };
 }
 
+/** All dots, one by one. */
+const dotsOf = ({ dots }: CutLineLayout) => Array.from({ length: dots.count }, (_, at) => dots.at(at));
+
 const list = [
   { rpc: 4, cpc: 0.5, spend: 100 },
   { rpc: 1, cpc: 0.9, spend: 25, thin: true },
@@ -28,7 +32,7 @@ describe('the cut line', () => {
   const layout = layOutCutLine(points(list), 0.24, BOX);
 
   test('parts the rows that cost more than the target from those that may grow', () => {
-    expect(layout.dots.map(({ isOver }) => isOver)).toEqual([false, true, false]);
+    expect(dotsOf(layout).map(({ isOver }) => isOver)).toEqual([false, true, false]);
   });
 
   test('runs where cost per click is target times revenue per click', () => {
@@ -41,14 +45,14 @@ describe('the cut line', () => {
 
   test('has a dot over it exactly where its ACOS is over the target', () => {
     const [x0, y0, x1, y1] = layout.line;
-    for (const dot of layout.dots) {
+    for (const dot of dotsOf(layout)) {
       const lineAt = y0 + ((dot.x - x0) / (x1 - x0)) * (y1 - y0);
       expect(dot.y < lineAt - 1e-6).toBe(dot.isOver);
     }
   });
 
   test('crosses the picture, inside its margins, with the dots', () => {
-    for (const { x, y, x0, x1 } of layout.dots) {
+    for (const { x, y, x0, x1 } of dotsOf(layout)) {
       for (const at of [x, x0, x1]) expect(at).toBeGreaterThanOrEqual(48);
       for (const at of [x, x0, x1]) expect(at).toBeLessThanOrEqual(684);
       expect(y).toBeGreaterThan(20);
@@ -58,7 +62,7 @@ describe('the cut line', () => {
   });
 
   test('gives areas in proportion to spend', () => {
-    const area = (index: number) => (layout.dots[index].radius - 2) ** 2;
+    const area = (index: number) => (layout.dots.at(index).radius - 2) ** 2;
     expect(area(0) / area(1)).toBeCloseTo(4, 9);
   });
 
@@ -82,7 +86,7 @@ describe('the picture', () => {
   test('of no rows, or of one, still has axes and a line', () => {
     for (const few of [[], [{ rpc: 2, cpc: 0.4 }]]) {
       const layout = layOutCutLine(points(few), 0.24, BOX);
-      expect(layout.dots).toHaveLength(few.length);
+      expect(layout.dots.count).toBe(few.length);
       expect(layout.line.every(Number.isFinite)).toBe(true);
       expect(layout.xTicks.length).toBeGreaterThan(0);
     }
@@ -103,23 +107,25 @@ describe('the picture', () => {
     // Few enough to be seen apart, and the largest still stand by themselves.
     expect(alone.length + swarms.length).toBeLessThan(6000);
     // What is pointed at or focused is found, however it is drawn.
-    expect(dots).toHaveLength(100_000);
+    expect([dots.count, dots.of(54_321)!.row]).toEqual([100_000, 54_321]);
     expect(alone.map(({ row }) => row)).toEqual(expect.arrayContaining([99_999, 99_990, 99_900]));
+    let nearest = Infinity;
     for (const one of swarms)
       for (const other of swarms)
         if (one !== other && one.isOver === other.isOver)
-          expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThan(4.4);
+          nearest = Math.min(nearest, Math.hypot(one.x - other.x, one.y - other.y));
+    expect(nearest).toBeGreaterThan(4.4);
   });
 
   test('leaves out what has no cost or no revenue: a logarithm cannot show it', () => {
     expect(
-      layOutCutLine(points([...list, { rpc: 0, cpc: 1 }, { rpc: 1, cpc: 0 }]), 0.24, BOX).dots,
-    ).toHaveLength(3);
+      layOutCutLine(points([...list, { rpc: 0, cpc: 1 }, { rpc: 1, cpc: 0 }]), 0.24, BOX).dots.count,
+    ).toBe(3);
   });
 
   test('finds the dot under the pointer, and none far from all', () => {
     const { dots } = layOutCutLine(points(list), 0.24, BOX);
-    expect(nearestDot(dots, dots[1].x + 3, dots[1].y - 4)?.row).toBe(1);
-    expect(nearestDot(dots, dots[1].x, dots[1].y - 40)).toBeUndefined();
+    expect(dots.nearest(dots.x[1] + 3, dots.y[1] - 4)?.row).toBe(1);
+    expect(dots.nearest(dots.x[1], dots.y[1] - 40)).toBeUndefined();
   });
 });

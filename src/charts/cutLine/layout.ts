@@ -1,21 +1,9 @@
 import { scaleLog } from 'd3-scale';
-import type { Dot } from './dot';
+import type { ScaleLogarithmic } from 'd3-scale';
+import { Dots } from './dots';
+import type { CutLinePoints, Dot } from './dots';
 import { inSwarms } from './swarms';
 import type { Swarm } from './swarms';
-
-/** What the picture is made of: parallel columns, in inner units (micros). */
-export interface CutLinePoints {
-  /** Row of each point. */
-  rows: Int32Array;
-  /** Revenue per click, its 80 % interval, and cost per click. */
-  rpc: Float64Array;
-  low: Float64Array;
-  high: Float64Array;
-  cpc: Float64Array;
-  spend: Float64Array;
-  /** 1 where evidence is thin. */
-  isThin: Uint8Array;
-}
 
 export interface Box {
   width: number;
@@ -25,7 +13,7 @@ export interface Box {
 
 export interface CutLineLayout {
   /** All points: what is pointed at or focused is found among them, however it is drawn. */
-  dots: Dot[];
+  dots: Dots;
   /** Those that are drawn by themselves, and the others, where dots would lie over each other. */
   alone: Dot[];
   swarms: Swarm[];
@@ -64,42 +52,47 @@ export function layOutCutLine(points: CutLinePoints, target: number, box: Box): 
     [margin.left, box.width - margin.right],
   );
   const y = scaleLog([cpcLow / 1.4, cpcHigh * 1.4], [box.height - margin.bottom, margin.top]);
-  const most = shown.reduce((top, at) => Math.max(top, points.spend[at]), 1);
-  const clampX = (value: number) => Math.max(margin.left, Math.min(box.width - margin.right, x(value)));
-  const all = shown.map((at): Dot => ({
-    row: points.rows[at],
-    x: clampX(points.rpc[at]),
-    y: y(points.cpc[at]),
-    x0: clampX(points.low[at]),
-    x1: clampX(points.high[at]),
-    radius: 2 + 9 * Math.sqrt(points.spend[at] / most),
-    isOver: points.cpc[at] > target * points.rpc[at],
-    isThin: points.isThin[at] === 1,
-  }));
+  const [atX, atY] = [placesOn(x), placesOn(y)];
+  const clampX = (value: number) => Math.max(margin.left, Math.min(box.width - margin.right, atX(value)));
+  const dots = new Dots(points, shown, { x: clampX, y: atY }, target);
   const [x0, x1] = x.domain();
   return {
-    dots: all,
-    ...(all.length <= MOST_DOTS ? { alone: all, swarms: [] } : inSwarms(all)),
-    count: all.length,
-    over: all.reduce((sum, { isOver }) => sum + (isOver ? 1 : 0), 0),
+    dots,
+    ...(dots.count <= MOST_DOTS
+      ? { alone: Array.from({ length: dots.count }, (_, index) => dots.at(index)), swarms: [] }
+      : inSwarms(dots, box.width, box.height)),
+    count: dots.count,
+    over: dots.isOver.reduce((sum, one) => sum + one, 0),
     line: [x(x0), y(x0 * target), x(x1), y(x1 * target)],
     xTicks: ticks(x.domain()).map((value) => ({ at: x(value), value })),
     yTicks: ticks(y.domain()).map((value) => ({ at: y(value), value })),
     toRpc: (at) => x.invert(at),
     toCpc: (at) => y.invert(at),
     toX: clampX,
-    toY: (cpc) => y(cpc),
+    toY: atY,
   };
 }
 
-/** The points that can be drawn. */
-function drawable({ cpc, rpc }: CutLinePoints): number[] {
-  const found: number[] = [];
-  for (let at = 0; at < cpc.length; at += 1) if (cpc[at] > 0 && rpc[at] > 0) found.push(at);
-  return found;
+/** Where values lie on a logarithmic scale, in few steps: it is asked for every point. */
+function placesOn(scale: ScaleLogarithmic<number, number>): (value: number) => number {
+  const [[first, last], [start, end]] = [scale.domain(), scale.range()];
+  const perLog = (end - start) / Math.log(last / first);
+  return (value) => start + perLog * Math.log(value / first);
 }
 
-function extent(shown: number[], values: Float64Array): [number, number] {
+/** The points that can be drawn. */
+function drawable({ cpc, rpc }: CutLinePoints): Int32Array {
+  const found = new Int32Array(cpc.length);
+  let count = 0;
+  for (let at = 0; at < cpc.length; at += 1)
+    if (cpc[at] > 0 && rpc[at] > 0) {
+      found[count] = at;
+      count += 1;
+    }
+  return found.subarray(0, count);
+}
+
+function extent(shown: Int32Array, values: Float64Array): [number, number] {
   let low = Infinity;
   let high = 0;
   for (const at of shown) {
@@ -119,15 +112,4 @@ function ticks([low, high]: number[]): number[] {
       if (value >= low && value <= high) values.push(value);
     }
   return values;
-}
-
-/** The dot nearest to a pointer, within 12 pixels. */
-export function nearestDot(dots: Dot[], x: number, y: number): Dot | undefined {
-  let best: Dot | undefined;
-  let least = 144;
-  for (const dot of dots) {
-    const distance = (dot.x - x) ** 2 + (dot.y - y) ** 2;
-    if (distance < least) [best, least] = [dot, distance];
-  }
-  return best;
 }

@@ -1,4 +1,4 @@
-import type { Dot } from './dot';
+import type { Dot } from './dots';
 import type { CutLineLayout } from './layout';
 
 /**
@@ -19,7 +19,7 @@ export function paintDots(
   const colour = (name: string) => styles.getPropertyValue(`--${name}`).trim();
   const [over, under, ink] = [colour('over'), colour('under'), colour('ink')];
   // Whiskers of hundreds of rows would hide the dots; beyond that only the focused one has its own.
-  const withWhiskers = swarms.length === 0 && dots.length <= 150;
+  const withWhiskers = swarms.length === 0 && dots.count <= 150;
   for (const swarm of swarms) {
     pen.fillStyle = swarm.isOver ? over : under;
     pen.globalAlpha = 0.25 + 0.6 * swarm.weight;
@@ -34,7 +34,7 @@ export function paintDots(
     if (dot.isThin) pen.stroke();
     else pen.fill();
   }
-  const focused = dots.find((dot) => dot.row === focusedRow);
+  const focused = focusedRow === null ? undefined : dots.of(focusedRow);
   if (!focused) return;
   pen.strokeStyle = ink;
   whisker(pen, focused, 1);
