@@ -3,23 +3,23 @@ const SHELL = '/src/views/shell/Mowing.tsx';
 /** What runs before all else of a place: it comes first. */
 const FIRST = 'astro?astro&type=script';
 const RENDERER = '/@astrojs/react/dist/client.js';
-const LEAST_BYTES = 10_000;
 const PLACE = /\/src\/views\/(\w+)\/index\.ts$/;
 
-/** Where the list lies, below the folder of what the browser gets. */
-export const SCRIPTS_AHEAD = '_astro/ahead.json';
+/** Scripts of fewer bytes are put together: a request for a few lines takes as long as one for many. */
+const LEAST_BYTES = 10_000;
+/** Where the list lies, below the folder of what the browser gets; `src/server/http/scriptsAhead.ts` reads it there. */
+const LIST = '_astro/ahead.json';
 
 /** A plugin of Vite that writes the scripts of each place: { PLACE: [ADDRESS, …] }. */
 export function scriptsAhead() {
   return {
     name: 'scripts-ahead',
     apply: 'build',
-    // A request for a few lines takes as long as one for many.
     config: (_config, { isSsrBuild }) =>
       isSsrBuild ? {} : { build: { rollupOptions: { output: { experimentalMinChunkSize: LEAST_BYTES } } } },
     generateBundle(_options, bundle) {
       const chunks = Object.values(bundle).filter(({ type }) => type === 'chunk');
-      const shell = chunks.find(({ moduleIds }) => moduleIds.some((id) => id.endsWith(SHELL)));
+      const shell = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(SHELL));
       const renderer = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(RENDERER));
       const first = chunks.filter(({ facadeModuleId }) => facadeModuleId?.includes(FIRST));
       // The side of the server is built without them.
@@ -42,7 +42,7 @@ export function scriptsAhead() {
       ]);
       this.emitFile({
         type: 'asset',
-        fileName: SCRIPTS_AHEAD,
+        fileName: LIST,
         source: JSON.stringify(Object.fromEntries(list)),
       });
     },

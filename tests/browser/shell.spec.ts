@@ -151,6 +151,27 @@ test('figures are asked for before the application’s script is here, and once'
   }
 });
 
+test('a page names every script that its place begins with, so that none waits for another', async ({
+  page,
+}) => {
+  for (const place of ['round', 'field', 'words', 'ledger', 'setup']) {
+    const met: string[] = [];
+    page.on('request', (request) => {
+      // What a worker asks for is its own: it is one script.
+      if (request.resourceType() === 'script' && !request.url().includes('worker'))
+        met.push(new URL(request.url()).pathname);
+    });
+    await page.goto(`/${place}?account=${account}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    const named = await page.evaluate(() =>
+      [...document.querySelectorAll('link[rel=modulepreload]')].map((one) => one.getAttribute('href')!),
+    );
+    expect(named.length).toBeGreaterThan(10);
+    expect(met.filter((address) => !named.includes(address))).toEqual([]);
+    page.removeAllListeners('request');
+  }
+});
+
 test.describe('the frame', () => {
   test('has room for everything from a wide screen to one at twice the size, and for nine places', async ({
     page,

@@ -22,7 +22,9 @@ import { Facts } from '../kit';
 
 /** So many changes are shown at once; larger trays open group by group. */
 const MOST_OPEN = 60;
-const MOST_IN_GROUP = 200;
+/** Of an open group so many are shown, and so many more at a time. */
+const FIRST_IN_GROUP = 50;
+const MORE_IN_GROUP = 200;
 const MOST_GROUPS = 50;
 
 const WIDTHS = ['25%', '22%', '6%', '7%', '8%', '8%', '16%', '8%'];
@@ -122,7 +124,7 @@ interface GroupProps {
 
 function Group({ group, tray, limits, currency, isFirstOpen }: GroupProps) {
   const [isOpen, setOpen] = useState(isFirstOpen);
-  const [most, setMost] = useState(MOST_IN_GROUP);
+  const [most, setMost] = useState(FIRST_IN_GROUP);
   const { name, changes, effect } = group;
   return (
     <TableBody>
@@ -158,9 +160,12 @@ function Group({ group, tray, limits, currency, isFirstOpen }: GroupProps) {
       {isOpen && changes.length > most && (
         <TableRow>
           <TableCell colSpan={8}>
-            <Button onClick={() => setMost(most + MOST_IN_GROUP)}>
-              {formatCount(changes.length - most)} more
+            <Button onClick={() => setMost(most + MORE_IN_GROUP)}>
+              {formatCount(Math.min(MORE_IN_GROUP, changes.length - most))} more
             </Button>
+            {changes.length - most > MORE_IN_GROUP && (
+              <span className="faint"> of {formatCount(changes.length - most)}</span>
+            )}
           </TableCell>
         </TableRow>
       )}

@@ -24,7 +24,10 @@ export function TrayRow({ one, tray, limits, currency }: TrayRowProps) {
   const me = useMe()?.name ?? NOBODY;
   const subject = one.subject ? ` “${one.subject}”` : '';
   const value = setValueOf(one.change);
-  const first = [...tray.changes, ...tray.sending].find(({ id }) => id === one.afterId);
+  const first =
+    one.afterId === null
+      ? undefined
+      : [...tray.changes, ...tray.sending].find(({ id }) => id === one.afterId);
   const isHeldUp = first?.state === 'sending';
   const waitsFor = first
     ? `Waits for “${describeChange(first.change)}”, which ${isHeldUp ? 'was sent and has no answer yet' : 'has to be accepted first'}.`

@@ -125,13 +125,15 @@ describe('the tray', () => {
 
   test('of many changes opens group by group, and a long group bit by bit', () => {
     drawTray(
-      Array.from({ length: 250 }, (_, at) => aBid({ id: at + 1, campaign: at < 30 ? 'Jars' : 'Lids' })),
+      Array.from({ length: 350 }, (_, at) => aBid({ id: at + 1, campaign: at < 30 ? 'Jars' : 'Lids' })),
     );
     expect(screen.queryAllByText('Take out')).toHaveLength(0);
     fireEvent.click(screen.getByText('Lids'));
-    expect(screen.getAllByText('Take out')).toHaveLength(200);
-    fireEvent.click(screen.getByText('20 more'));
-    expect(screen.getAllByText('Take out')).toHaveLength(220);
+    expect(screen.getAllByText('Take out')).toHaveLength(50);
+    fireEvent.click(screen.getByText('200 more'));
+    expect(screen.getAllByText('Take out')).toHaveLength(250);
+    fireEvent.click(screen.getByText('70 more'));
+    expect(screen.getAllByText('Take out')).toHaveLength(320);
   });
 
   test('shows what does not go together on top, each with its ways out', () => {
