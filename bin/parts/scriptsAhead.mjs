@@ -1,5 +1,6 @@
 // Tells which scripts each place needs, so that its page names them all at once: found one in another, they would come one after another.
-const SHELL = '/src/views/shell/Mowing.tsx';
+/** The island, under the name that the framework gives to its door. */
+const SHELL = '/src/views/shell/Mowing';
 /** What runs before all else of a place: it comes first. */
 const FIRST = 'astro?astro&type=script';
 const RENDERER = '/@astrojs/react/dist/client.js';
@@ -12,18 +13,24 @@ const LIST = '_astro/ahead.json';
 
 /** A plugin of Vite that writes the scripts of each place: { PLACE: [ADDRESS, …] }. */
 export function scriptsAhead() {
+  let isServerSide = false;
   return {
     name: 'scripts-ahead',
     apply: 'build',
-    config: (_config, { isSsrBuild }) =>
-      isSsrBuild ? {} : { build: { rollupOptions: { output: { experimentalMinChunkSize: LEAST_BYTES } } } },
+    config: (_config, { isSsrBuild }) => {
+      isServerSide = isSsrBuild === true;
+      return isServerSide
+        ? {}
+        : { build: { rollupOptions: { output: { experimentalMinChunkSize: LEAST_BYTES } } } };
+    },
     generateBundle(_options, bundle) {
+      if (isServerSide) return;
       const chunks = Object.values(bundle).filter(({ type }) => type === 'chunk');
       const shell = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(SHELL));
       const renderer = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(RENDERER));
       const first = chunks.filter(({ facadeModuleId }) => facadeModuleId?.includes(FIRST));
-      // The side of the server is built without them.
-      if (!shell || !renderer) return;
+      if (!shell || !renderer)
+        this.error('The island of the places, or what draws it, has another name than is looked for here.');
       const withImports = (names, met = new Set()) => {
         for (const name of names)
           if (!met.has(name) && bundle[name]?.type === 'chunk') {
