@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { sixtyDays } from '../../../tests/make/bids';
 import { aTree, sumsByTarget } from '../../../tests/make/lenses';
+import { aBudgetRow } from '../../../tests/make/round';
 import { settingsOf, USUAL_CHOICES } from '../../core/bids';
 import { USUAL_LIMITS } from '../../core/changes';
 import { buildLens } from '../../core/lenses';
@@ -79,35 +80,11 @@ describe('budgets as one plan', () => {
   });
 });
 
-/** A campaign that stands at 10.00 a day and is to get 14.00. */
-const aRow = (over: Partial<BudgetRow> = {}): BudgetRow => ({
-  campaignId: 2,
-  stands: 10_000_000,
-  left: null,
-  from: 10_000_000,
-  to: 14_000_000,
-  need: 14_000_000,
-  isLocked: false,
-  byBids: null,
-  demand: 12_000_000,
-  spend: 12_000_000,
-  cpc: 300_000,
-  rpc: 2_000_000,
-  days: 28,
-  dry: [],
-  missed: { clicks: 0, sales: 0, low: 0, high: 0, cv: 0.5 },
-  isLeast: false,
-  perMonth: 1.07,
-  now: { clicks: 900, spend: 270_000_000, sales: 1_800_000_000 },
-  after: { clicks: 1100, spend: 330_000_000, sales: 2_200_000_000 },
-  ...over,
-});
-
 describe('a budget that moves is accepted', () => {
   const table = buildLens('campaigns', index, sumsByTarget([{ id: 1003, now: { clicks: 820, spend: 246 } }]));
   const row = table.campaignId.indexOf(2);
   const changeOf = (over: Partial<BudgetRow>) => {
-    const rows = Array.from(table.campaignId, () => aRow(over));
+    const rows = Array.from(table.campaignId, () => aBudgetRow(over));
     return budgetChanges(rows, table, [row]);
   };
 
@@ -135,13 +112,11 @@ describe('a budget that moves is accepted', () => {
   });
 
   test('in the order of the sales that it wins; one that stays has none', () => {
-    expect(budgetStake(aRow())).toBe(400_000_000);
-    expect(budgetStake(aRow({ left: 'as needed' }))).toBe(0);
-    expect([aRow(), aRow({ to: 10_000_000 }), aRow({ left: 'no clicks' })].map(isMoved)).toEqual([
-      true,
-      false,
-      false,
-    ]);
+    expect(budgetStake(aBudgetRow())).toBe(400_000_000);
+    expect(budgetStake(aBudgetRow({ left: 'as needed' }))).toBe(0);
+    expect(
+      [aBudgetRow(), aBudgetRow({ to: 10_000_000 }), aBudgetRow({ left: 'no clicks' })].map(isMoved),
+    ).toEqual([true, false, false]);
   });
 
   test('once: a campaign whose budget is in the tray is done with', () => {

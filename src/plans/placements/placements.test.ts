@@ -1,51 +1,20 @@
 import { describe, expect, test } from 'vitest';
 import { aTree, aTreeTarget } from '../../../tests/make/lenses';
+import { aPlacementRow } from '../../../tests/make/round';
 import type { NewChange } from '../../contract/changes';
 import { settingsOf, USUAL_CHOICES } from '../../core/bids';
 import { USUAL_LIMITS } from '../../core/changes';
-import { NO_SUMS } from '../../core/measures';
 import { basesFor, monthUnder } from '../../core/placements';
 import { indexTree } from '../../core/structure';
 import type { AccountTree } from '../../core/structure';
 import { pendingPlacements, placementAct, placementChanges, placementStake, stagedBids } from '.';
-import type { PlacementChangesAsked, PlacementFact, PlacementRow } from '.';
+import type { PlacementChangesAsked, PlacementRow } from '.';
 
 const settings = settingsOf(USUAL_CHOICES, USUAL_LIMITS);
 
-/** A placement with a third of the clicks, worth so much of one in the rest. */
-const at = (from: number, to: number, ratio: number): PlacementFact => ({
-  from,
-  to,
-  wanted: to,
-  isSettable: true,
-  worth: { ratio, low: ratio * 0.9, high: ratio * 1.1 },
-  share: 1 / 3,
-  cost: 1,
-  sums: { ...NO_SUMS, clicks: 40, orders: 4, spend: 12_000_000, sales: 90_000_000 },
-  rpc: 2_000_000,
-  rpcLow: 1_500_000,
-  rpcHigh: 2_500_000,
-  grade: 2,
-});
-
-/** Campaign 2 of the made-up account: the top is to go from 50 to 80 %. */
-const aRow = (over: Partial<PlacementRow> = {}): PlacementRow => ({
-  campaignId: 2,
-  left: null,
-  placements: [at(0.5, 0.8, 1.6), at(0, 0, 1), at(0.1, 0.1, 0.7)],
-  clicks: 1200,
-  bases: 0.9,
-  bid: 400_000,
-  targets: 2,
-  aim: 0.25,
-  now: { clicks: 300, spend: 90_000_000, sales: 400_000_000 },
-  after: { clicks: 280, spend: 90_000_000, sales: 430_000_000 },
-  ...over,
-});
-
 function changesFor(
   over: Partial<PlacementChangesAsked> = {},
-  { row = aRow(), tree = {} }: { row?: PlacementRow; tree?: Partial<AccountTree> } = {},
+  { row = aPlacementRow(), tree = {} }: { row?: PlacementRow; tree?: Partial<AccountTree> } = {},
 ): NewChange[] {
   const plan = { rows: [row], account: [], unlike: [] };
   const asked = { settings, rows: [0], edits: [], staged: [], ...over };
@@ -58,7 +27,7 @@ const bidsOf = (changes: NewChange[]) =>
 
 describe('the placements of a campaign are accepted', () => {
   test('as its modifier first, then the base bids of what runs in it, each behind the modifier', () => {
-    const bases = basesFor(aRow().placements, [0.8, 0, 0.1]);
+    const bases = basesFor(aPlacementRow().placements, [0.8, 0, 0.1]);
     expect(bases).toBeLessThan(1);
     const [first, ...rest] = changesFor();
     expect(first.change).toEqual({
@@ -80,7 +49,7 @@ describe('the placements of a campaign are accepted', () => {
 
   test('with what all of it does expected of the first change alone', () => {
     const [first, ...rest] = changesFor();
-    const { now, placements } = aRow();
+    const { now, placements } = aPlacementRow();
     const to = [0.8, 0, 0.1];
     const after = monthUnder(now, placements, to, basesFor(placements, to));
     expect(first.effect).toEqual({
@@ -119,7 +88,7 @@ describe('the placements of a campaign are accepted', () => {
     const bid = changesFor({ staged: [staged] }).find(
       ({ change }) => change.kind === 'set-bid' && change.targetId === 1003,
     )!;
-    const bases = basesFor(aRow().placements, [0.8, 0, 0.1]);
+    const bases = basesFor(aPlacementRow().placements, [0.8, 0, 0.1]);
     const step = settings.limits.bidStep;
     expect(bid.change).toMatchObject({ from: 500_000, to: Math.round((800_000 * bases) / step) * step });
     expect(bid).toMatchObject({ figures: staged.figures, effect: staged.effect });
@@ -145,17 +114,17 @@ describe('the placements of a campaign are accepted', () => {
   test('as nothing at all where the hand puts every modifier back to where it stands', () => {
     const edit = { to: [0.5, 0, 0.1], keepsBases: false };
     expect(changesFor({ edits: [[2, edit]] })).toEqual([]);
-    const act = placementAct(aRow(), edit);
+    const act = placementAct(aPlacementRow(), edit);
     expect(act.bases).toBe(1);
-    expect(act.after).toEqual(aRow().now);
+    expect(act.after).toEqual(aPlacementRow().now);
   });
 });
 
 describe('campaigns of the step', () => {
   test('are ordered by the sales that are won, and one that is left has none to win', () => {
-    expect(placementStake(aRow())).toBe(30_000_000);
-    expect(placementStake(aRow({ left: 'held' }))).toBe(0);
-    expect(placementStake(aRow({ after: { clicks: 1, spend: 1, sales: 1 } }))).toBe(0);
+    expect(placementStake(aPlacementRow())).toBe(30_000_000);
+    expect(placementStake(aPlacementRow({ left: 'held' }))).toBe(0);
+    expect(placementStake(aPlacementRow({ after: { clicks: 1, spend: 1, sales: 1 } }))).toBe(0);
   });
 
   test('are done with once a modifier of theirs is in the tray, however many are', () => {

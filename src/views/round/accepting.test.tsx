@@ -2,13 +2,13 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { aTree, sumsByTarget } from '../../../tests/make/lenses';
 import { draw, typeIn } from '../../../tests/make/page';
+import { aBudgetRow, aPlacement, aPlacementRow } from '../../../tests/make/round';
 import type { MoneyChoices } from '../../contract/choices';
 import type { ScheduleRow } from '../../contract/schedules';
 import { buildLens } from '../../core/lenses';
-import { NO_SUMS } from '../../core/measures';
 import { indexTree } from '../../core/structure';
 import type { BudgetRow, BudgetsPlan } from '../../plans/budgets';
-import type { PlacementFact, PlacementPlan, PlacementRow } from '../../plans/placements';
+import type { PlacementPlan } from '../../plans/placements';
 import { AcceptDialog } from './bids/AcceptDialog';
 import type { AskedAct } from './bids/AcceptDialog';
 import { AcceptBudgets } from './budgets/AcceptBudgets';
@@ -110,32 +110,15 @@ describe('many bids are accepted', () => {
 });
 
 /** A campaign whose daily budget goes from one sum to another, in currency units. */
-const aBudget = (
-  campaignId: number,
-  from: number,
-  to: number,
-  left: BudgetRow['left'] = null,
-): BudgetRow => ({
-  campaignId,
-  stands: from * 1e6,
-  left,
-  from: from * 1e6,
-  to: to * 1e6,
-  need: to * 1e6,
-  isLocked: false,
-  byBids: null,
-  demand: to * 1e6,
-  spend: to * 1e6,
-  cpc: 300_000,
-  rpc: 2_000_000,
-  days: 28,
-  dry: [],
-  missed: { clicks: 0, sales: 0, low: 0, high: 0, cv: 0.5 },
-  isLeast: false,
-  perMonth: 1,
-  now: { clicks: 900, spend: from * 30e6, sales: from * 90e6 },
-  after: { clicks: 900, spend: to * 30e6, sales: to * 100e6 },
-});
+const aBudget = (campaignId: number, from: number, to: number, left: BudgetRow['left'] = null) =>
+  aBudgetRow({
+    campaignId,
+    left,
+    from: from * 1e6,
+    to: to * 1e6,
+    now: { clicks: 900, spend: from * 30e6, sales: from * 90e6 },
+    after: { clicks: 900, spend: to * 30e6, sales: to * 100e6 },
+  });
 
 describe('money is moved', () => {
   const open = (rows: BudgetRow[]) => {
@@ -205,32 +188,12 @@ describe('what the money is for', () => {
 });
 
 describe('placements are set', () => {
-  const at = (from: number, to: number): PlacementFact => ({
-    from,
-    to,
-    wanted: to,
-    isSettable: true,
-    worth: { ratio: 1, low: 0.9, high: 1.1 },
-    share: 1 / 3,
-    cost: 1,
-    sums: { ...NO_SUMS },
-    rpc: 2e6,
-    rpcLow: 1e6,
-    rpcHigh: 3e6,
-    grade: 2,
-  });
-  const aRow = (campaignId: number, top: [number, number], pages: [number, number]): PlacementRow => ({
-    campaignId,
-    left: null,
-    placements: [at(...top), at(0, 0), at(...pages)],
-    clicks: 900,
-    bases: 1,
-    bid: 500_000,
-    targets: 4,
-    aim: 0.25,
-    now: { clicks: 100, spend: 30e6, sales: 90e6 },
-    after: { clicks: 100, spend: 30e6, sales: 95e6 },
-  });
+  const aRow = (campaignId: number, top: [number, number], pages: [number, number]) =>
+    aPlacementRow({
+      campaignId,
+      placements: [aPlacement(...top), aPlacement(0, 0), aPlacement(...pages)],
+      targets: 4,
+    });
 
   test('counted by modifiers that go up and down, with the targets whose bids go along; what stays is left out', () => {
     const rows = [aRow(1, [0.5, 0.8], [0.1, 0]), aRow(2, [0.5, 0.5], [0.1, 0.1])];
