@@ -101,7 +101,13 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
       )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: '12px', height: 36, padding: '0 16px' }}>
         <ButtonBase className="trayLine cut" onClick={() => onOpen(!isOpen)} aria-expanded={isOpen}>
-          <strong>{changes.length === 0 ? 'Nothing staged' : changeCount(changes.length)}</strong>
+          <strong>
+            {changes.length > 0
+              ? changeCount(changes.length)
+              : tray.isAdding
+                ? 'On its way into the tray …'
+                : 'Nothing staged'}
+          </strong>
           {changes.length > 0 && (
             <span className="faint">
               {' '}

@@ -94,6 +94,8 @@ export function useTray(account: number | undefined) {
     sending: sending.data ?? NOTHING,
     effect,
     isLoading: staged.isLoading,
+    /** Being put into it. */
+    isAdding: stage.isPending,
     /** What was accepted is on its way into the tray: it is not all there yet. */
     isStaging: stage.isPending || (staged.isFetching && !stage.isIdle),
     stage,
