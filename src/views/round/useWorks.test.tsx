@@ -10,11 +10,14 @@ afterEach(cleanup);
 /** A round of two steps: `asked` tells, by step, at which pace each was asked last, and whether it is to be loaded. */
 function round() {
   const asked: Record<string, { pace: string; isWanted: boolean }> = {};
+  /** Every pace that a step beside was to be loaded at. */
+  const loadedAt = new Set<string>();
   const works: Record<string, WorkState> = {};
   const stepOf = (name: string) => {
     works[name] = { left: [], staged: {}, hasData: true, isCurrent: false };
     const useWork = ({ state, isWanted }: RoundAt & { isWanted: boolean }) => {
       asked[name] = { pace: state.choices.choices.bids.pace, isWanted };
+      if (name === 'budgets' && isWanted) loadedAt.add(asked[name].pace);
       return works[name];
     };
     return { name, work: { useWork } } as unknown as RoundStep;
@@ -27,6 +30,7 @@ function round() {
   const { rerender } = renderHook((now: RoundAt) => useWorks(steps, now), { initialProps: at('steady') });
   return {
     asked,
+    loadedAt,
     show: (pace: PlanChoices['bids']['pace'], own: Partial<WorkState>, step = 'dead') => {
       works[step] = { ...works[step], ...own };
       rerender(at(pace, step));
@@ -55,6 +59,12 @@ describe('the steps of a round are worked out', () => {
     expect(asked.budgets.pace).toBe('steady');
     show('brisk', { isCurrent: true });
     await waitFor(() => expect(asked.budgets.pace).toBe('brisk'));
+  });
+
+  test('never at what stood before the account’s own choices were known', async () => {
+    const { loadedAt, show } = round();
+    show('brisk', THERE);
+    await waitFor(() => expect([...loadedAt]).toEqual(['brisk']));
   });
 
   test('at the present pace when one is turned to', () => {

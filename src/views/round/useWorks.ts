@@ -37,7 +37,9 @@ export function useWorks(steps: readonly RoundStep[], at: RoundAt): Map<Work, Wo
   }, [isFirstThere, stands, first]);
   const isFollowed = !left || left.isCurrent || !left.hasData;
   useEffect(() => {
-    const timer = setTimeout(() => setFollowed(choices), isFollowed ? 0 : LONGEST_MS);
+    // At once: the steps beside may begin in this very moment, and are not to begin with what was chosen before.
+    if (isFollowed) return setFollowed(choices);
+    const timer = setTimeout(() => setFollowed(choices), LONGEST_MS);
     return () => clearTimeout(timer);
   }, [isFollowed, choices]);
   return done;
