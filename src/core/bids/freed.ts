@@ -1,8 +1,8 @@
 import type { PreparedBids } from './prepareBids';
 import { monthAt } from './proposal';
 import type { BidProposal, Month } from './proposal';
+import type { ProposalColumns } from './proposalColumns';
 
-const NOTHING: Month = { clicks: 0, spend: 0, sales: 0 };
 /** However far an edit goes beyond what is proposed, it frees no more than so many times as much. */
 const MOST_PART = 2;
 
@@ -11,34 +11,37 @@ const MOST_PART = 2;
  * of them, D what they cost. A campaign that runs dry keeps its clicks when they get cheaper, and loses others when some get dearer. That
  * is counted with the proposals that free the money, or take it, each by as much as it does.
  */
-export function shareFreed(
-  { observations, exposures, paid }: PreparedBids,
-  proposals: readonly BidProposal[],
-): void {
-  const count = observations.campaigns.length;
-  const [demand, cuts, raises] = [0, 0, 0].map(() => new Float64Array(count));
-  const sums = observations.campaigns.map(() => ({ ...NOTHING }));
-  for (const { target, now, after } of proposals) {
-    const { campaign } = observations.targets[target];
-    const share = now.spend > 0 ? after.spend / now.spend : 1;
+export function shareFreed({ observations, exposures, paid }: PreparedBids, columns: ProposalColumns): void {
+  const { targets, campaigns } = observations;
+  const { nowSpend, afterClicks, afterSpend, afterSales } = columns;
+  const [demand, cuts, raises, clicks, spend, sales] = [0, 0, 0, 0, 0, 0].map(
+    () => new Float64Array(campaigns.length),
+  );
+  for (let target = 0; target < targets.length; target += 1) {
+    const { campaign } = targets[target];
+    const share = nowSpend[target] > 0 ? afterSpend[target] / nowSpend[target] : 1;
     demand[campaign] += exposures.flow[target] * exposures.cpc[target] * share;
-    cuts[campaign] += Math.max(0, now.spend - after.spend);
-    raises[campaign] += Math.max(0, after.spend - now.spend);
-    for (const key of ['clicks', 'spend', 'sales'] as const) sums[campaign][key] += after[key];
+    cuts[campaign] += Math.max(0, nowSpend[target] - afterSpend[target]);
+    raises[campaign] += Math.max(0, afterSpend[target] - nowSpend[target]);
+    clicks[campaign] += afterClicks[target];
+    spend[campaign] += afterSpend[target];
+    sales[campaign] += afterSales[target];
   }
-  const lifts = observations.campaigns.map(({ budget }, campaign) =>
+  const lifts = campaigns.map(({ budget }, campaign) =>
     budget === null || paid[campaign] === 0 || demand[campaign] <= 0
       ? 1
       : Math.min(1, budget / demand[campaign]) / paid[campaign],
   );
-  for (const proposal of proposals) {
-    const { campaign } = observations.targets[proposal.target];
+  for (let target = 0; target < targets.length; target += 1) {
+    const { campaign } = targets[target];
     const lift = lifts[campaign];
-    const moved = proposal.now.spend - proposal.after.spend;
+    const moved = nowSpend[target] - afterSpend[target];
     const all = lift > 1 ? cuts[campaign] : -raises[campaign];
     if (lift === 1 || all === 0 || moved / all <= 0) continue;
-    proposal.freed = scaled(sums[campaign], ((lift - 1) * moved) / all);
-    proposal.after = added(proposal.after, proposal.freed);
+    const part = ((lift - 1) * moved) / all;
+    afterClicks[target] += columns.freedClicks[target] = clicks[campaign] * part;
+    afterSpend[target] += columns.freedSpend[target] = spend[campaign] * part;
+    afterSales[target] += columns.freedSales[target] = sales[campaign] * part;
   }
 }
 

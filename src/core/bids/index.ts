@@ -41,16 +41,9 @@ export { settingsOf, USUAL_CHOICES } from './choices';
 export type { BidChoices, TestCap } from './choices';
 export { boughtBy, outcomeOf } from './tested';
 export type { Bought, Tested, TestOutcome } from './tested';
-export {
-  BID_STEPS,
-  leftOf,
-  monthNow,
-  planByRows,
-  planColumns,
-  proposalAt,
-  reasonContext,
-  testAt,
-} from './planColumns';
+export { BID_STEPS, leftOf, monthAfter, monthNow, proposalAt, testAt } from './proposalColumns';
+export type { ProposalColumns } from './proposalColumns';
+export { planByRows, planColumns, reasonContext } from './planColumns';
 export type { PlanColumns, TargetPlan } from './planColumns';
 export { effectAtBid, MonthSum, stakeOf } from './stake';
 export type { MonthTotal } from './stake';

@@ -7,6 +7,8 @@ import { largest } from '../order';
 import { prepareBids } from './prepareBids';
 import type { PreparedBids } from './prepareBids';
 import type { BidProposal } from './proposal';
+import { emptyProposals, proposalAt, putProposal } from './proposalColumns';
+import type { ProposalColumns } from './proposalColumns';
 import { proposeTarget } from './proposeTarget';
 import { shareFreed } from './freed';
 import { solveRanges } from './solveRanges';
@@ -14,13 +16,11 @@ import type { Micros } from '../units';
 
 /** A round of bids and modifiers, solved together. */
 export interface BidPlan {
-  proposals: BidProposal[];
+  columns: ProposalColumns;
+  /** An object for each proposal: for a few. */
+  readonly proposals: BidProposal[];
   /** Modifiers that change, by campaign and placement, as shares. */
   modifiers: { campaign: number; placement: number; from: number; to: number }[];
-  /** How far each campaign's bids are held so that its clicks cost its budget and no more; 1: not at all. */
-  held: number[];
-  /** Share of the last week's days on which each campaign spent its budget; null without a daily one. */
-  dry: (number | null)[];
   /** What the estimates were off by lately; 1: right. */
   kappa: number;
   /** How far the own bid sets what a click costs (0: the next bidder does), and the targets that tell of it. */
@@ -49,23 +49,28 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
   const plans = campaignPlans(observations, factors, settings);
   const solution = solveRanges(observations, settings, exposures, worths, plans, kappa, price);
   const parts = { ...prepared, settings, plans, solution, unsettled: unsettledDays(observations) };
-  const proposals = observations.targets.map((_, target) => proposeTarget(target, parts));
-  shareFreed(prepared, proposals);
+  const columns = emptyProposals(observations.targets.length);
+  const ofCampaign = plans.map(({ dry }, campaign) => ({ dry: dry ?? NaN, held: solution.held[campaign] }));
+  observations.targets.forEach(({ campaign }, target) =>
+    putProposal(columns, proposeTarget(target, parts), ofCampaign[campaign]),
+  );
+  shareFreed(prepared, columns);
   const testing = {
-    cap: settings.testing.cap ?? usualCap(proposals, settings.testing.share),
+    cap: settings.testing.cap ?? usualCap(columns, settings.testing.share),
     used: observations.testsUsed,
   };
-  capTests(proposals, testing.cap - testing.used, settings.testing.within);
+  capTests(columns, testing.cap - testing.used, settings.testing.within);
   return {
-    proposals,
+    columns,
+    get proposals() {
+      return observations.targets.map((_, target) => proposalAt(columns, target));
+    },
     modifiers: plans.flatMap(({ modifiers }, campaign) =>
       modifiers.flatMap((to, placement) => {
         const from = observations.campaigns[campaign].modifiers[placement];
         return to === from ? [] : [{ campaign, placement, from, to }];
       }),
     ),
-    held: Array.from(solution.held),
-    dry: plans.map(({ dry }) => dry),
     kappa,
     isHeldByMoney: solution.isHeldByMoney,
     price: { gamma: price.gamma, targets: price.targets },
@@ -76,8 +81,8 @@ export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPl
 }
 
 /** The usual share of what all targets spend in a month. */
-const usualCap = (proposals: BidProposal[], share: number) =>
-  Math.round(share * proposals.reduce((sum, { now }) => sum + now.spend, 0));
+const usualCap = ({ nowSpend }: ProposalColumns, share: number) =>
+  Math.round(share * nowSpend.reduce((sum, spend) => sum + spend, 0));
 
 /** The same observations with another target ACOS for some scopes, nothing read anew. @param targetAcos share, by scope; null: its own */
 export function withTargets(

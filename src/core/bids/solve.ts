@@ -1,5 +1,6 @@
 import { largest, smallest } from '../order';
 import type { Exposures } from './exposures';
+import { lastUnder } from './lastUnder';
 import type { BidObservations, BidSettings, StepLimits } from './observations';
 import { SPEND_POWER, tried } from './responses';
 import type { Responses } from './responses';
@@ -22,8 +23,6 @@ export interface Solution {
 
 /** Scopes with fewer orders in 30 days are solved together. */
 const OWN_ORDERS = 300;
-/** Halvings: they bring the multiplier within a millionth. */
-const STEPS = 24;
 const LEAST_PHI = 0.2;
 /** However little may be spent, bids go no further down than this share of where they would stand. */
 const LEAST_SHARE = 0.05;
@@ -56,20 +55,27 @@ export function solve(
   };
   const { worth, cost, allowance, campaignOf, scopeOf, rhoOf, rhoBounds, moved, spendAt } = responses;
   const [rhoOfScope, powerOfScope] = [new Float64Array(scopes.length), new Float64Array(scopes.length)];
-  const groups = groupsOf(observations, exposures).map((group) => ({ group, multiplier: bisect(group) }));
+  const budgets = Float64Array.from(campaigns, ({ budget }) => budget ?? Infinity);
+  const groups = groupsOf(observations, exposures).map((all) => {
+    // What neither spends nor sells moves nothing: most targets of a large account.
+    const group = {
+      all,
+      moving: Int32Array.from(all.filter((at) => cost[at] > 0 || allowance[at] > 0)),
+      scopes: [...new Set(all.map((at) => scopeOf[at]))],
+    };
+    return { ...group, multiplier: landed(group) };
+  });
   const share = spendShare();
   solution.isHeldByMoney =
     share < HELD ||
-    groups.some(({ group, multiplier }) =>
-      group.some((at) => (settings.mostMultiplier?.[scopeOf[at]] ?? Infinity) < HELD * multiplier),
+    groups.some(({ scopes: its, multiplier }) =>
+      its.some((scope) => (settings.mostMultiplier?.[scope] ?? Infinity) < HELD * multiplier),
     );
-  for (const { group, multiplier } of groups) {
-    net(group, multiplier * share);
-    for (const at of group) {
-      solution.held[campaignOf[at]] = trial[campaignOf[at]];
-      solution.multiplier[scopeOf[at]] = multiplier * share;
-    }
-    for (const at of group) keep(at, multiplier * share);
+  for (const { all, moving, scopes: its, multiplier } of groups) {
+    aim(moving, multiplier * share);
+    for (const scope of its) solution.multiplier[scope] = multiplier * share;
+    for (const at of all) solution.held[campaignOf[at]] = trial[campaignOf[at]];
+    for (const at of all) keep(at, multiplier * share);
   }
   return solution;
 
@@ -78,27 +84,18 @@ export function solve(
     const most = settings.mostSpend ?? null;
     if (most === null) return 1;
     const spend = (part: number) =>
-      groups.reduce((sum, { group, multiplier }) => {
-        net(group, multiplier * part);
-        return (
-          sum + campaigns.reduce((all, { budget }, at) => all + Math.min(budget ?? Infinity, spent[at]), 0)
-        );
+      groups.reduce((sum, { moving, multiplier }) => {
+        aim(moving, multiplier * part);
+        return sum + total(spent);
       }, 0);
-    if (spend(1) <= most) return 1;
-    let [low, high] = [LEAST_SHARE, 1];
-    for (let step = 0; step < STEPS; step += 1) {
-      const middle = Math.sqrt(low * high);
-      if (spend(middle) > most) high = middle;
-      else low = middle;
-    }
-    return low;
+    return lastUnder(LEAST_SHARE, 1, (part) => Math.log(spend(part) / most));
   }
 
   /**
-   * Net of a group at a multiplier: what it spends less what its targets allow. A campaign whose clicks would cost more than its budget
-   * bids less by phi, (B / D)^(1/1.8): the same clicks bought cheaper, not fewer clicks.
+   * What a group spends at a multiplier, and what its targets allow, by campaign. One whose clicks would cost more than its budget bids less
+   * by phi, (B / D)^(1/1.8): the same clicks bought cheaper, not fewer clicks.
    */
-  function net(group: number[], multiplier: number): number {
+  function aim(group: Int32Array, multiplier: number): void {
     spent.fill(0);
     allowed.fill(0);
     for (let scope = 0; scope < scopes.length; scope += 1) {
@@ -112,26 +109,22 @@ export function solve(
       spent[campaignOf[at]] += cost[at] * spendAt(at, x, rhoOfScope[scope], powerOfScope[scope]);
       allowed[campaignOf[at]] += allowance[at] * x;
     }
-    let sum = 0;
-    campaigns.forEach(({ budget }, campaign) => {
-      const phi = budget === null ? 1 : withinBudget(budget, spent[campaign]);
+    for (let campaign = 0; campaign < campaigns.length; campaign += 1) {
+      const phi = withinBudget(budgets[campaign], spent[campaign]);
       trial[campaign] = phi;
-      sum += Math.min(budget ?? Infinity, spent[campaign]) - allowed[campaign] * phi;
-    });
-    return sum;
+      spent[campaign] = Math.min(budgets[campaign], spent[campaign]);
+      allowed[campaign] *= phi;
+    }
   }
 
   /** The largest multiplier (of the scope's target) at which a group does not spend more than its targets allow. */
-  function bisect(group: number[]): number {
-    const targetsOf = group.map((at) => scopes[targets[at].scope].targetAcos);
-    let low = rhoBounds[0] / largest(targetsOf);
-    let high = rhoBounds[1] / smallest(targetsOf);
-    for (let step = 0; step < STEPS; step += 1) {
-      const middle = Math.sqrt(low * high);
-      if (net(group, middle) > 0) high = middle;
-      else low = middle;
-    }
-    return low;
+  function landed({ moving, scopes: its }: { moving: Int32Array; scopes: number[] }): number {
+    const targetsOf = its.map((scope) => scopes[scope].targetAcos);
+    return lastUnder(rhoBounds[0] / largest(targetsOf), rhoBounds[1] / smallest(targetsOf), (multiplier) => {
+      aim(moving, multiplier);
+      const [spends, may] = [total(spent), total(allowed)];
+      return spends <= 0 ? -Infinity : Math.log(spends / may);
+    });
   }
 
   function keep(at: number, multiplier: number): void {
@@ -145,6 +138,8 @@ export function solve(
     solution.move[at] = within(x, settings.step);
   }
 }
+
+const total = (list: Float64Array) => list.reduce((sum, one) => sum + one, 0);
 
 /** How far the bids of a campaign go down so that its clicks cost its budget and no more. */
 const withinBudget = (budget: number, demand: number) =>

@@ -1,24 +1,20 @@
 import { describe, expect, test } from 'vitest';
-import { boughtBy, outcomeOf } from '.';
+import { BID_STEPS, boughtBy, outcomeOf, proposalAt } from '.';
 import type { Tested } from '.';
 import { capTests } from './testing';
-import type { BidProposal } from './proposal';
+import { emptyProposals } from './proposalColumns';
 
 const EUR = 1_000_000;
 
 describe('the allowance of tests', () => {
-  const raised = (target: number, gain: number, cost: number) =>
-    ({
-      target,
-      step: 'test',
-      from: 100,
-      to: 200,
-      test: { gain, chance: 0.5, cost },
-    }) as unknown as BidProposal;
   const left = (room: number, within?: Parameters<typeof capTests>[2]) => {
-    const list = [raised(0, 10, 4), raised(1, 30, 4), raised(2, 20, 4)];
-    capTests(list, room, within);
-    return list.flatMap(({ target, step }) => (step === 'test' ? [target] : []));
+    const tests = emptyProposals(3);
+    tests.step.fill(BID_STEPS.indexOf('test'));
+    tests.testGain.set([10, 30, 20]);
+    tests.testChance.fill(0.5);
+    tests.testCost.fill(4);
+    capTests(tests, room, within);
+    return [0, 1, 2].filter((target) => proposalAt(tests, target).step === 'test');
   };
 
   test('goes to those from which most is learnt for the money', () => {

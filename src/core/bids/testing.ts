@@ -1,8 +1,11 @@
 import { chanceToReach, meanWhereReached, neededConversion } from '../evidence';
 import type { ConversionPrior } from '../evidence';
+import { orderByNumbers } from '../order';
 import { DAYS_PER_MONTH } from '../units';
 import type { TestRule } from './observations';
-import type { BidProposal, TestWorth } from './proposal';
+import type { TestWorth } from './proposal';
+import { BID_STEPS, leaveAlone, testAt } from './proposalColumns';
+import type { ProposalColumns } from './proposalColumns';
 import { testRoom } from './testRoom';
 
 /** Clicks a month that are taken where none came: half a click says that there may be some. */
@@ -50,8 +53,9 @@ export function learntPerCost({ gain, chance, cost }: TestWorth): number {
  * Leaves the tests alone that go beyond a cap; the best stand first in line.
  * @param room micros a month that may still be spent on tests @param within the same for parts of the account that have a cap of their own
  */
-export function capTests(proposals: BidProposal[], room: number, within: TestRule['within'] = []): void {
-  const tests = proposals.filter(({ step }) => step === 'test');
+export function capTests(columns: ProposalColumns, room: number, within: TestRule['within'] = []): void {
+  const isTest = BID_STEPS.indexOf('test');
+  const tests = Int32Array.from(columns.step.keys()).filter((target) => columns.step[target] === isTest);
   const left = testRoom<number>(
     room,
     within.map(({ targets, room: own }) => {
@@ -59,9 +63,8 @@ export function capTests(proposals: BidProposal[], room: number, within: TestRul
       return { has: (target) => its.has(target), room: own };
     }),
   );
-  tests.sort((a, b) => learntPerCost(b.test!) - learntPerCost(a.test!) || a.target - b.target);
-  for (const proposal of tests) {
-    if (left.take(proposal.target, proposal.test!.cost)) continue;
-    Object.assign(proposal, { step: 'none', left: 'test cap', to: proposal.from, after: proposal.now });
-  }
+  const last = new Float64Array(columns.size);
+  for (const target of tests) last[target] = -learntPerCost(testAt(columns, target)!);
+  for (const target of orderByNumbers(tests, last))
+    if (!left.take(target, columns.testCost[target])) leaveAlone(columns, target, 'test cap');
 }

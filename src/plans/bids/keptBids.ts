@@ -1,6 +1,9 @@
 import {
   BID_STEPS,
   decideBids,
+  leftOf,
+  monthAfter,
+  monthNow,
   MonthSum,
   observationsOf,
   planColumns,
@@ -135,10 +138,11 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     decide,
     columns: (settings) => planColumns(decide(settings), account),
     wanted: (settings, targetIds) => {
-      const { proposals } = decide(settings);
+      const { columns } = decide(settings);
       return targetIds.map((id) => {
-        const proposal = proposals[at.get(id) ?? -1];
-        return proposal && proposal.wanted > 0 && proposal.left !== 'not running' ? proposal.wanted : null;
+        const target = at.get(id);
+        if (target === undefined || leftOf(columns, target) === 'not running') return null;
+        return columns.wanted[target] > 0 ? columns.wanted[target] : null;
       });
     },
     tryTarget: (settings, acos) => tryTarget(fromHeld(settings), account, settings, acos),
@@ -198,32 +202,30 @@ function tryGoal(
 
 /** Running targets of a plan together, now and with every proposal made. */
 function monthsOf(
-  plan: BidPlan,
+  { columns }: BidPlan,
   { targets, products }: AccountObservations['observations'],
   isIts: (target: number) => boolean,
 ): Omit<GoalTrial, 'acos'> {
   const [now, after] = [new MonthSum(), new MonthSum()];
   let [down, up, count] = [0, 0, 0];
-  for (const proposal of plan.proposals) {
-    const { product, isRunning } = targets[proposal.target];
-    if (!isRunning || !isIts(proposal.target)) continue;
+  for (const [target, { product, isRunning }] of targets.entries()) {
+    if (!isRunning || !isIts(target)) continue;
     count += 1;
     const margin = products[product].margin ?? NaN;
-    now.add(proposal.now, margin);
-    after.add(proposal.after, margin);
-    if (proposal.to < proposal.from) down += 1;
-    if (proposal.to > proposal.from) up += 1;
+    now.add(monthNow(columns, target), margin);
+    after.add(monthAfter(columns, target), margin);
+    if (columns.to[target] < columns.from[target]) down += 1;
+    if (columns.to[target] > columns.from[target]) up += 1;
   }
   return { now: now.total, after: after.total, down, up, targets: count };
 }
 
 /** Money at stake in a row of a plan, micros a month. */
 export function rowStake(plan: PlanColumns, table: LensTable, row: number): number {
-  const { nowClicks, nowSpend, nowSales, afterClicks, afterSpend, afterSales } = plan;
   return stakeOf(
     BID_STEPS[plan.step[row]],
-    { clicks: nowClicks[row], spend: nowSpend[row], sales: nowSales[row] },
-    { clicks: afterClicks[row], spend: afterSpend[row], sales: afterSales[row] },
+    monthNow(plan, row),
+    monthAfter(plan, row),
     table.targetAcos[row],
   );
 }
