@@ -62,8 +62,8 @@ async function staticChecks() {
   await check('types of the core (no DOM, no Node)', 'npm', ['run', '--silent', 'types:core']);
   await check('types', 'npm', ['run', '--silent', 'types:all']);
   await check('types of the pages', 'npm', ['run', '--silent', 'types:pages']);
-  await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await check('format', 'npx', ['prettier', '--check', '.']);
+  await check('lint', 'npm', ['run', '--silent', 'lint']);
+  await check('format', 'npm', ['run', '--silent', 'format:check']);
 }
 
 /** The environment of an app and a market of their own on a database. */

@@ -129,6 +129,20 @@ describe('the core', () => {
   });
 });
 
+describe('a long list', () => {
+  test('is never spread into arguments: that overflows the stack, in a worker sooner than in a test', () => {
+    const inner = String.raw`(?:[^()[\]{}]|\([^()]*\)|\[[^[\]]*\]|\{[^{}]*\})*?`;
+    const spread = new RegExp(
+      String.raw`(?:\bMath\.\w+|\.(?:push|unshift|splice|fromCharCode|apply))\(${inner}\.\.\.`,
+    );
+    expect(['Math.max(...list)', 'all.push(1, ...list)'].every((text) => spread.test(text))).toBe(true);
+    expect(['all.push([...list])', 'Math.max(of([...list]))'].some((text) => spread.test(text))).toBe(false);
+    expect(
+      files.filter((file) => !file.endsWith('.test.tsx') && spread.test(readFileSync(file, 'utf8'))),
+    ).toEqual([]);
+  });
+});
+
 describe('a kind of change', () => {
   test('is compared with nowhere but in its own file', () => {
     const kinds = Object.keys(KINDS).join('|');

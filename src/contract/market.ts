@@ -114,7 +114,13 @@ export interface MarketAnswer {
 
 /** Kinds of reports that a market makes. */
 export type MarketReportKind =
-  'terms' | 'targets' | 'placements' | 'target-placements' | 'hours' | 'sales' | 'ranks';
+  | 'terms'
+  | 'targets'
+  | 'placements'
+  | 'target-placements'
+  | 'hours'
+  | 'sales'
+  | 'ranks';
 
 /** A report that was asked for. */
 export interface MarketReport {

@@ -46,7 +46,16 @@ export interface SummedQuery extends OfAccount {
 
 /** By what sums are grouped. */
 export type SumsGrain =
-  'account' | 'day' | 'line' | 'product' | 'campaign' | 'ad-group' | 'target' | 'term' | 'placement' | 'hour';
+  | 'account'
+  | 'day'
+  | 'line'
+  | 'product'
+  | 'campaign'
+  | 'ad-group'
+  | 'target'
+  | 'term'
+  | 'placement'
+  | 'hour';
 
 export interface SumsQuery extends OfAccount {
   grain: SumsGrain;

@@ -29,7 +29,7 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
   useEffect(() => {
     if (focus >= 0 && focus < count) rows.scrollToIndex(focus);
     // Only a move of the focus scrolls; new rows under a resting focus do not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [focus]);
   const items = rows.getVirtualItems();
   const first = items[0]?.index ?? 0;

@@ -33,7 +33,7 @@ export function useColumns<T>(all: Column<T>[], state: ColumnState, onState: (st
   const keys = all.map(({ key }) => key).join(' ');
   const model = useMemo(
     () => all.map(({ key, width }) => ({ id: key, size: typeof width === 'number' ? width : undefined })),
-    // The same keys are the same columns; their cells do not matter here.
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- the same keys are the same columns; their cells do not matter here
     [keys],
   );
   const known = useMemo(() => new Set(model.map(({ id }) => id)), [model]);

@@ -8,7 +8,8 @@ import type { DryDay } from './ranDry';
  * and budgets may come to `over` times that, while bids hold what is expected at the goal. Micros a day.
  */
 export type BudgetTotal =
-  { means: 'sum stays'; sum: Micros } | { means: 'money'; daily: Micros; goal: Micros; over: number };
+  | { means: 'sum stays'; sum: Micros }
+  | { means: 'money'; daily: Micros; goal: Micros; over: number };
 
 /** Why a budget is left as it is; null: it is not. */
 export type BudgetLeft = 'not running' | 'no daily budget' | 'no clicks' | 'as needed' | null;

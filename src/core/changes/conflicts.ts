@@ -19,7 +19,8 @@ export interface StagedChange {
 
 /** One way out of a conflict. */
 export type WayOut =
-  { does: 'take-out'; ids: number[]; words: string } | { does: 'from-present'; ids: number[]; words: string };
+  | { does: 'take-out'; ids: number[]; words: string }
+  | { does: 'from-present'; ids: number[]; words: string };
 
 /** Changes that do not go together, or one that does not go with what stands now. */
 export interface Conflict {

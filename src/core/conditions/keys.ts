@@ -14,7 +14,13 @@ export type ExtraKey =
   | 'tacos';
 /** What only a plan of bids knows of a row. */
 export type PlanKey =
-  'plan.dry' | 'plan.to' | 'plan.step' | 'plan.wanted' | 'plan.chance' | 'plan.profit' | 'plan.learnt';
+  | 'plan.dry'
+  | 'plan.to'
+  | 'plan.step'
+  | 'plan.wanted'
+  | 'plan.chance'
+  | 'plan.profit'
+  | 'plan.learnt';
 /** What only the list of organic ranks knows of a row. */
 export type RankKey =
   | 'rank.now'

@@ -42,7 +42,13 @@ export interface MeasuredEffect {
   since: { spend: Micros; sales: Micros };
   /** 'new': there was nothing before; 'summed': the days around came summed, so that before and after cannot be told apart. */
   verdict:
-    'too early' | 'summed' | 'as wanted' | 'against' | 'no clear effect' | 'nothing to compare with' | 'new';
+    | 'too early'
+    | 'summed'
+    | 'as wanted'
+    | 'against'
+    | 'no clear effect'
+    | 'nothing to compare with'
+    | 'new';
   /** Day number of the day whose orders have to be in for a first answer; null when there is one. */
   readyOn: number | null;
 }

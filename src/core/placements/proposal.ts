@@ -3,7 +3,13 @@ import type { Micros } from '../units';
 
 /** Why the modifiers of a campaign are left as they are; null: they are not. */
 export type PlacementLeft =
-  'not running' | 'not offered' | 'no clicks' | 'not sure' | 'held' | 'as wanted' | null;
+  | 'not running'
+  | 'not offered'
+  | 'no clicks'
+  | 'not sure'
+  | 'held'
+  | 'as wanted'
+  | null;
 
 /** One placement of a campaign. Modifiers as shares. */
 export interface PlacementAt {

@@ -17,7 +17,9 @@ export type RuleScope = PlainScope | { kind: 'swath'; id: number };
 
 /** On which nights a rule works. Weekdays: 1 Monday to 7 Sunday. */
 export type RuleRhythm =
-  { kind: 'nightly' } | { kind: 'weekdays'; days: number[] } | { kind: 'every'; days: number };
+  | { kind: 'nightly' }
+  | { kind: 'weekdays'; days: number[] }
+  | { kind: 'every'; days: number };
 
 /** What is done by night without being asked each time. Shares; money in micros. */
 export interface Rule {

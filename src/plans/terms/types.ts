@@ -48,7 +48,8 @@ interface Told {
 }
 
 export type Proposal =
-  ({ step: 'harvest' } & Told & HarvestProposal) | ({ step: 'negatives' } & Told & NegativeProposal);
+  | ({ step: 'harvest' } & Told & HarvestProposal)
+  | ({ step: 'negatives' } & Told & NegativeProposal);
 
 export interface Arranged {
   loadId: number;

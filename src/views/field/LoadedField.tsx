@@ -54,7 +54,7 @@ export function LoadedField({ account, loaded, state, lens, tray, window }: Load
         onEditing: setEditing,
         onValue: setValue,
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- setValue does the same whenever it was made
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- setValue does the same whenever it was made
     [table, reader, account.currency, account.limits, staged, sparks, editing],
   );
   const { columns: columnsState, reset } = useFieldColumns(columns, state);

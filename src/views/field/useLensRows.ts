@@ -57,7 +57,7 @@ export function useLensRows(
   const set = arranged && `${arranged.loadId} ${arranged.set}`;
   const points = useMemo(
     () => (isDrawn && set !== null ? pointsOf(all, source) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `set` tells when other rows are in `all`
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- `set` tells when other rows are in `all`
     [set, source, isDrawn],
   );
   const rows = useRows(shown, `${loaded.loadId}`);

@@ -36,7 +36,7 @@ export function useAnswer<R, A extends { loadId: number }>(
     return () => {
       isStale = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `ask` does the same whenever it was made
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- `ask` does the same whenever it was made
   }, [loadId, key]);
   if (!held || held.loadId !== loadId) return { answer: null, isCurrent: false, error: null };
   const answer = held.answer?.loadId === loadId ? held.answer : null;

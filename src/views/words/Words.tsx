@@ -19,7 +19,8 @@ import { partLabel } from '../shared/frame/pages';
 
 /** A part of the place: one that works on the terms of 90 days, or one that asks the server for its own figures. */
 type WordsPlacePart = { name: string; label: string; does: string } & (
-  { Part: (props: WordsPartProps) => ReactNode } | { Plain: (props: PlainPartProps) => ReactNode }
+  | { Part: (props: WordsPartProps) => ReactNode }
+  | { Plain: (props: PlainPartProps) => ReactNode }
 );
 
 const PARTS: WordsPlacePart[] = [

@@ -1,6 +1,13 @@
 /** What kind of search it is, as only the market knows. */
 export type QueryKind =
-  'core' | 'tail' | 'stray' | 'own brand' | 'rival brand' | 'item' | 'own item' | 'unseen';
+  | 'core'
+  | 'tail'
+  | 'stray'
+  | 'own brand'
+  | 'rival brand'
+  | 'item'
+  | 'own item'
+  | 'unseen';
 
 /** What a shopper types (or whose item she looks at), and what only the market knows of it. */
 export interface Query {

@@ -59,7 +59,7 @@ export function useHandPlan({ account, loaded, chosen, staged, step, againToo }:
       days,
       againToo,
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- ids, few and step are made of what is listed
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- ids, few and step are made of what is listed
   }, [table, chosen, key, staged, againToo, suggestions.data, wanted.data, account.limits, days]);
   const pausing = useMemo(
     () => planState(table, chosen, 'paused', staged, days),

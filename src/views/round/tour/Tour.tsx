@@ -35,7 +35,7 @@ export function Tour({ state }: { state: RoundState }) {
   const { step } = stop ?? { step: null };
   useEffect(() => {
     if (step !== null && state.step !== step) state.setStep(step);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once at each stop: the reader may look elsewhere
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- once at each stop: the reader may look elsewhere
   }, [stop]);
   useKeys(stop ? { escape: () => go(TOUR_OVER) } : {});
   if (!stop || !place) return null;

@@ -77,7 +77,7 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
       onOpen(true);
       tell('Confirm or take out the negatives that cost sales first; they are at the top of the tray.');
     } else void send().catch(() => {});
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- what is sent is what the tray holds by then
   }, [isWanted, isStaging, check.isChecking]);
   const others = useOthersInTray(changes);
   const perMonth = account ? `${account.currency}/month` : '';
