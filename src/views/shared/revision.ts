@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { QueryClient } from '@tanstack/react-query';
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { AccountInfo, RevisionAnswer } from '../../contract/api';
 import { api } from './api';
 
@@ -26,12 +26,13 @@ function show({ id, revision, today, firstDay, lastDay, sums }: AccountInfo): vo
 /** An account as the page shows it: with the revision and days that it began with, or took over since. */
 export function useShownAccount(account: AccountInfo | undefined): AccountInfo | undefined {
   useSyncExternalStore(subscribe, () => changes);
-  if (!account) return undefined;
-  if (!shown.has(account.id)) {
+  if (account && !shown.has(account.id)) {
     const { revision, today, firstDay, lastDay, sums } = account;
     shown.set(account.id, { revision, today, firstDay, lastDay, sums });
   }
-  return { ...account, ...shown.get(account.id)! };
+  const at = account && shown.get(account.id);
+  // The same while nothing of it changes: what is drawn from it stays as it is.
+  return useMemo(() => account && { ...account, ...at }, [account, at]);
 }
 
 /** Shows the newest data of an account: for what the reader took over, or did. What the worker holds is keyed by the revision; all else is asked anew. */

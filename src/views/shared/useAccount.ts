@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
 import { RIGHTS } from '../../contract/people';
@@ -23,9 +23,13 @@ export function useAccount(named: string | null): {
   }, [id]);
   useHidden(account);
   const isMissing = data !== undefined && named !== null && !found;
-  const missing = isMissing
-    ? new Error(`There is no account ${named}. The link may be old; choose one in the top bar.`)
-    : null;
+  const missing = useMemo(
+    () =>
+      isMissing
+        ? new Error(`There is no account ${named}. The link may be old; choose one in the top bar.`)
+        : null,
+    [isMissing, named],
+  );
   return { accounts, account, error: error ?? missing };
 }
 

@@ -1,4 +1,4 @@
-import { Activity, Suspense, lazy, useState } from 'react';
+import { Activity, Suspense, lazy, memo, useState } from 'react';
 import type { ComponentType } from 'react';
 import { showDaysFrom } from '../../core/units';
 import { App } from '../shared/App';
@@ -26,7 +26,7 @@ const open = (name: PageName): Promise<Door> => {
   return door;
 };
 const PLACES = Object.fromEntries(
-  PAGES.map(({ name }) => [name, lazy(async () => ({ default: (await open(name)).Place }))]),
+  PAGES.map(({ name }) => [name, lazy(async () => ({ default: memo((await open(name)).Place) }))]),
 ) as unknown as Record<PageName, ComponentType<PlaceProps>>;
 
 // The place that the address names comes while the frame is being drawn.

@@ -1,6 +1,7 @@
 import type { MarketLimits } from '../../../core/changes';
 import type { RowReader } from '../../../core/conditions';
 import type { LensTable } from '../../../core/lenses';
+import type { Sparks } from './useSparks';
 import type { Staged } from '../../../plans/byHand';
 
 export interface ColumnsOf {
@@ -10,7 +11,7 @@ export interface ColumnsOf {
   /** What the market takes. */
   limits: MarketLimits;
   staged: Staged;
-  sparks: (row: number) => number[] | undefined;
+  sparks: Sparks;
   editing: number | null;
   onEditing: (row: number | null) => void;
   onValue: (row: number, value: number) => void;

@@ -9,7 +9,8 @@ import type { Column } from '../../../table';
 import { formatField } from '../../shared/formatValue';
 import { widthOf } from './defaultColumns';
 import { explain } from '../../shared/explain';
-import { EvidenceMark, Spark, StandingMark } from '../../shared/evidence/marks';
+import { EvidenceMark, StandingMark } from '../../shared/evidence/marks';
+import { RowSpark } from './RowSpark';
 import { ValueCell } from './ValueCell';
 
 const VALUE_LABELS: Record<string, [label: string, definition: string]> = {
@@ -86,7 +87,7 @@ export function fieldColumns(of: ColumnsOf): Column<number>[] {
       label: 'Trend',
       width: widthOf('trend'),
       definition: 'Spend by week over the last 12 weeks, each row on its own scale.',
-      cell: (row) => <Spark values={of.sparks(row)} />,
+      cell: (row) => <RowSpark sparks={of.sparks} row={row} />,
     },
   ];
   const isProduct = lensNamed(of.table.lens).entity === 'product';

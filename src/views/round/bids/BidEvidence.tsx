@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { memo } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { proposalAt } from '../../../core/bids';
-import type { PlanColumns } from '../../../core/bids';
 import { addDays } from '../../../core/units';
 import { api } from '../../shared/api';
 import { Conversion } from '../../shared/evidence/Conversion';
@@ -21,39 +21,38 @@ import { reasonOf } from '../../../plans/bids';
 import type { BidWork } from './useBidWork';
 import { Worth } from './Worth';
 
-interface BidEvidenceProps {
+interface BidEvidenceProps extends Pick<BidWork, 'engine' | 'loaded' | 'plan' | 'settings' | 'decisions'> {
   account: AccountInfo | undefined;
-  work: BidWork;
+  row: number | null;
+  /** Both the same at each drawing. */
+  onRow: (row: number) => void;
   onLoss: (targetIds: number[]) => void;
 }
 
 /** Why the focused target is proposed, what another bid would do, and everything known about it. */
-export function BidEvidence({ account, work, onLoss }: BidEvidenceProps) {
-  const { loaded, plan, view } = work;
-  const row = view.rows.focusedRow;
+export const BidEvidence = memo(function BidEvidence(props: BidEvidenceProps) {
+  const { account, loaded, plan, row } = props;
   return (
     <StepEvidence>
       {account && loaded && plan && row !== null ? (
-        <Evidence account={account} work={work} loaded={loaded} plan={plan} row={row} onLoss={onLoss} />
+        <Evidence {...props} account={account} loaded={loaded} plan={plan} row={row} />
       ) : null}
     </StepEvidence>
   );
-}
+});
 
 const DAYS_ASKED = 120;
 
-interface EvidenceProps {
+interface EvidenceProps extends BidEvidenceProps {
   account: AccountInfo;
-  work: BidWork;
   loaded: LoadedLens;
-  plan: PlanColumns;
+  plan: NonNullable<BidEvidenceProps['plan']>;
   row: number;
-  onLoss: (targetIds: number[]) => void;
 }
 
-function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
+function Evidence(props: EvidenceProps) {
+  const { account, engine, loaded, plan, settings, decisions, row, onRow, onLoss } = props;
   const { table, window } = loaded;
-  const { decisions } = work;
   const last = window.unsettled.at(-1) ?? window.to;
   const from = addDays(last, 1 - DAYS_ASKED);
   const subject = subjectOf(table, row);
@@ -80,7 +79,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           plan={plan}
           table={table}
           row={row}
-          settings={work.settings}
+          settings={settings}
           decisions={decisions}
         />
       )}
@@ -128,7 +127,7 @@ function Evidence({ account, work, loaded, plan, row, onLoss }: EvidenceProps) {
           />
         )}
       />
-      <SameElsewhere engine={work.engine} loaded={loaded} row={row} onRow={work.view.rows.focusRow} />
+      <SameElsewhere engine={engine} loaded={loaded} row={row} onRow={onRow} />
       <Notes account={account.id} subject={subject} />
     </>
   );

@@ -1,4 +1,7 @@
+import { useCallback, useMemo } from 'react';
 import type { AccountInfo } from '../../../contract/api';
+import { targetSubject } from '../../../contract/aside';
+import type { Aside } from '../../../contract/aside';
 import type { PlanColumns } from '../../../core/bids';
 import type { PlanKey } from '../../../core/conditions';
 import type { LensTable } from '../../../core/lenses';
@@ -6,6 +9,8 @@ import { formatDay } from '../../../core/units';
 import { reasonOf } from '../../../plans/bids';
 import { pageLink } from '../../shared/frame/pages';
 import { Empty, PlaceLink } from '../../shared/kit';
+import { useSteady } from '../../shared/useSteady';
+import type { AsideMore } from '../decisions/decisionStore';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
 import type { RoundState } from '../useRoundState';
@@ -31,33 +36,43 @@ interface BidRowsProps {
 export function BidRows(props: BidRowsProps) {
   const { account, state, work, spec, more, table, plan, editing, onEditing, onAccept } = props;
   const { decisions } = work;
+  const { aside } = decisions;
+  const { currency } = account;
+  const { bidStep } = work.settings.limits;
+  const acts = useSteady({ onEditing, onAccept });
+  const columns = useMemo(
+    () =>
+      bidColumns({
+        spec,
+        more,
+        currency,
+        table,
+        plan,
+        decisions,
+        acts,
+        step: bidStep,
+        editing,
+        isAside: state.show === 'aside',
+        isTesting: state.show === 'testing',
+      }),
+    [spec, more, currency, table, plan, decisions, acts, bidStep, editing, state.show],
+  );
+  const detail = useCallback(
+    (row: number) => {
+      const own = aside.get(targetSubject(table.targetId[row]));
+      const why = own ? asideWords(own) : reasonOf(plan, table, row);
+      return <span title={why}>{why}</span>;
+    },
+    [aside, plan, table],
+  );
   return (
     <StepRows<number>
       label="Targets"
       state={state}
       view={work.view}
-      columns={bidColumns({
-        spec,
-        more,
-        currency: account.currency,
-        table,
-        plan,
-        decisions,
-        step: work.settings.limits.bidStep,
-        editing,
-        onEditing,
-        onAccept,
-        isAside: state.show === 'aside',
-        isTesting: state.show === 'testing',
-      })}
-      rowAt={(row) => row}
-      detail={(row) => {
-        const aside = decisions.asideOf(table.targetId[row]);
-        const why = aside
-          ? `${ASIDE_WORDS[aside.verdict]}${aside.until ? ` until ${formatDay(aside.until)}` : ''}${aside.note ? `: ${aside.note}` : ''}`
-          : reasonOf(plan, table, row);
-        return <span title={why}>{why}</span>;
-      }}
+      columns={columns}
+      rowAt={asItIs}
+      detail={detail}
       empty={
         <NoRows
           state={state}
@@ -70,6 +85,11 @@ export function BidRows(props: BidRowsProps) {
     />
   );
 }
+
+const asItIs = (row: number) => row;
+
+const asideWords = ({ verdict, until, note }: AsideMore & Pick<Aside, 'verdict'>) =>
+  `${ASIDE_WORDS[verdict]}${until ? ` until ${formatDay(until)}` : ''}${note ? `: ${note}` : ''}`;
 
 const ASIDE_WORDS = { left: 'Left as it is', later: 'Put off', 'accepted-loss': 'Loss accepted' };
 

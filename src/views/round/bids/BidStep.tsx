@@ -8,6 +8,7 @@ import { targetSubject } from '../../../contract/aside';
 import type { FieldsOffered } from '../../shared/conditions/words';
 import { clickPriceWords } from '../../shared/offered';
 import { useFolded } from '../../shared/useFolded';
+import { useSteady } from '../../shared/useSteady';
 import { useRemembered } from '../../shared/useRemembered';
 import { StepFrame } from '../frame/StepFrame';
 import { useAskedRows } from '../frame/useAskedRows';
@@ -83,6 +84,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
     rows.selection.size > 0 ? rows.chosen() : Array.from(shown),
   );
   const focused = rows.focusedRow;
+  const { onRow } = useSteady({ onRow: rows.focusRow });
   const margin = focused !== null && table ? table.margin[focused] : NaN;
   const summary = arranged?.steps.find((one) => one.step === step);
   const isSelection = rows.selection.size > 0;
@@ -161,7 +163,19 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
             />
           ) : null
         }
-        evidence={<BidEvidence account={account} work={work} onLoss={setLossOf} />}
+        evidence={
+          <BidEvidence
+            account={account}
+            engine={work.engine}
+            loaded={loaded}
+            plan={plan}
+            settings={settings}
+            decisions={decisions}
+            row={focused}
+            onRow={onRow}
+            onLoss={setLossOf}
+          />
+        }
       />
       {asked && plan && account && (
         <AcceptDialog

@@ -29,10 +29,9 @@ interface ColumnContext {
   table: LensTable;
   plan: PlanColumns;
   decisions: BidDecisions;
+  acts: { onEditing: (row: number | null) => void; onAccept: (row: number) => void };
   /** Row whose bid is edited in place. */
   editing: number | null;
-  onEditing: (row: number | null) => void;
-  onAccept: (row: number) => void;
   isAside: boolean;
   isTesting: boolean;
 }
@@ -92,7 +91,7 @@ export function bidColumns(context: ColumnContext): Column<number>[] {
           decisions={context.decisions}
           isAside={context.isAside}
           isOpen={monthNow(plan, row).clicks > 0 || plan.from[row] > 0}
-          onAccept={() => context.onAccept(row)}
+          onAccept={() => context.acts.onAccept(row)}
         />
       ),
     },
@@ -175,7 +174,7 @@ function figure(key: MeasureKey, { table, currency }: ColumnContext): Column<num
 }
 
 /** The bid now, what it becomes, and by how much; a click edits it in place. */
-function Move({ row, plan, table, decisions, step, editing, onEditing }: ColumnContext & { row: number }) {
+function Move({ row, plan, table, decisions, acts, step, editing }: ColumnContext & { row: number }) {
   const act = actOf(plan, table, decisions.edits, row);
   const id = table.targetId[row];
   if (act.from === 0) return <span className="faint">{DASH}</span>;
@@ -201,10 +200,10 @@ function Move({ row, plan, table, decisions, step, editing, onEditing }: ColumnC
           bid={act.to}
           step={step}
           isEditing={editing === row}
-          onEdit={() => onEditing(row)}
+          onEdit={() => acts.onEditing(row)}
           onDone={(bid) => {
             if (bid !== null) decisions.edit(id, { kind: 'bid', to: bid });
-            onEditing(null);
+            acts.onEditing(null);
           }}
         />
       </span>

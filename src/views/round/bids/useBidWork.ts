@@ -15,6 +15,7 @@ import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
 import type { ChoicesState } from '../../shared/useChoices';
 import { useDecisions } from '../decisions/useDecisions';
+import type { Decisions } from '../decisions/useDecisions';
 import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 import { bidsLoad } from './bidsLoad';
@@ -36,18 +37,25 @@ function useBidChoices({ choices, change }: ChoicesState) {
   return { choices: bids, setChoices };
 }
 
+const idOf = (subject: string) => idsOfSubject(subject)[0];
+
 /** What is decided on targets, by their ids. */
 function useBidDecisions(account: AccountInfo | undefined, tray: TrayState) {
   const decisions = useDecisions<BidEdit>(account, QUEUE, tray);
-  const pending = useMemo(() => pendingTargets([...tray.changes, ...tray.sending]), [tray]);
+  const pending = useMemo(
+    () => pendingTargets([...tray.changes, ...tray.sending]),
+    [tray.changes, tray.sending],
+  );
+  return useMemo(() => byTarget(decisions, pending), [decisions, pending]);
+}
+
+/** The same, by targets instead of subjects. @param pending in the tray or under way, with their steps */
+function byTarget(decisions: Decisions<BidEdit>, pending: ReturnType<typeof pendingTargets>) {
   const { aside, edits, underWay, edit, put, takeBack } = decisions;
-  const idOf = (subject: string) => idsOfSubject(subject)[0];
-  const editsById = useMemo(() => new Map([...edits].map(([subject, one]) => [idOf(subject), one])), [edits]);
   return {
     ...decisions,
-    edits: editsById,
+    edits: new Map([...edits].map(([subject, one]) => [idOf(subject), one])),
     edit: (targetId: number, change: BidEdit | null) => edit(targetSubject(targetId), change),
-    asideOf: (targetId: number) => aside.get(targetSubject(targetId)),
     asideIds: [...aside.keys()].map(idOf),
     stagedIds: [...pending.keys(), ...underWay.map(idOf)],
     pending,

@@ -1,10 +1,11 @@
 import type { LensTable } from '../../../core/lenses';
 import type { Column } from '../../../table';
 import { DecideCell } from '../frame/DecideCell';
+import type { DecideCellProps } from '../frame/DecideCell';
 
 interface Deciding {
   work: {
-    decisions: Parameters<typeof DecideCell>[0]['decisions'];
+    decisions: DecideCellProps['decisions'];
     accept: (rows: number[]) => Promise<void>;
   };
   table: LensTable;

@@ -4,6 +4,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { ChangeInfo } from '../../../contract/changes';
 import type { TrayState } from '../../shared/tray/useTray';
 import { useDecisions } from '../decisions/useDecisions';
+import type { Decisions } from '../decisions/useDecisions';
 
 const idOf = (subject: string) => idsOfSubject(subject)[0];
 
@@ -18,12 +19,19 @@ export function useCampaignDecisions<E>(
   stagedOf: (pending: readonly ChangeInfo[]) => number[],
 ) {
   const decisions = useDecisions<E>(account, { name: queue, noun: 'campaign' }, tray);
+  const staged = useMemo(
+    () => stagedOf([...tray.changes, ...tray.sending]),
+    [tray.changes, tray.sending, stagedOf],
+  );
+  return useMemo(() => byCampaign(decisions, staged), [decisions, staged]);
+}
+
+/** The same, by campaigns instead of subjects. */
+function byCampaign<E>(decisions: Decisions<E>, staged: number[]) {
   const { aside, edits, underWay } = decisions;
-  const staged = useMemo(() => stagedOf([...tray.changes, ...tray.sending]), [tray, stagedOf]);
-  const editsById = useMemo(() => new Map([...edits].map(([subject, one]) => [idOf(subject), one])), [edits]);
   return {
     ...decisions,
-    edits: editsById,
+    edits: new Map([...edits].map(([subject, one]) => [idOf(subject), one])),
     edit: (id: number, edit: E | null) => decisions.edit(campaignSubject(id), edit),
     asideOf: (id: number) => aside.get(campaignSubject(id)),
     asideIds: [...aside.keys()].map(idOf),

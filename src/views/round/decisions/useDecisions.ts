@@ -61,16 +61,20 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
       else own.delete(subject);
     return own;
   }, [kept, name, state.ahead]);
-  return {
-    ...state,
-    /** What is put aside in this queue, by subject. */
-    aside,
-    edit: (subject: string, edit: E | null) => store.edit(subject, edit),
-    accept: (list: readonly Acceptance[]) => store.accept(list),
-    put: (subjects: readonly string[], verdict: Aside['verdict'], more?: AsideMore) =>
-      store.put(subjects, verdict, more),
-    takeBack: (subjects: readonly string[]) => store.takeBack(subjects),
-  };
+  // The same while nothing is decided: rows and evidence are drawn from it.
+  return useMemo(
+    () => ({
+      ...state,
+      /** What is put aside in this queue, by subject. */
+      aside,
+      edit: (subject: string, edit: E | null) => store.edit(subject, edit),
+      accept: (list: readonly Acceptance[]) => store.accept(list),
+      put: (subjects: readonly string[], verdict: Aside['verdict'], more?: AsideMore) =>
+        store.put(subjects, verdict, more),
+      takeBack: (subjects: readonly string[]) => store.takeBack(subjects),
+    }),
+    [state, aside, store],
+  );
 }
 
 export type Decisions<E> = ReturnType<typeof useDecisions<E>>;

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { DecideButtons } from './DecideButtons';
 
-interface DecideCellProps {
+export interface DecideCellProps {
   /** What is decided on. */
   id: number;
   name: string;

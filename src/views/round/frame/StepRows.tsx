@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import type { ReactNode } from 'react';
 import { VirtualTable } from '../../../table';
 import type { Column } from '../../../table';
@@ -9,6 +10,7 @@ interface StepRowsProps<T> {
   label: string;
   state: RoundState;
   view: StepRowsState;
+  /** The same while rows show the same: then they are not drawn anew. The same goes for `rowAt` and `detail`. */
   columns: Column<T>[];
   rowAt: (row: number) => T;
   /** The second line of a row, where it has two: why it is proposed. */
@@ -26,12 +28,13 @@ export function StepRows<T>({ label, state, view, columns, rowAt, detail, empty 
   const lines = useRowLines();
   // Why a row was put aside is what one looks for there.
   const isTwo = lines.isTwo || state.show === 'aside';
+  const itemAt = useCallback((index: number) => rowAt(shown[index]), [rowAt, shown]);
   return (
     <VirtualTable
       label={label}
       columns={columns}
       count={shown.length}
-      rowAt={(index) => rowAt(shown[index])}
+      rowAt={itemAt}
       keyAt={(index) => shown[index]}
       rowHeight={isTwo ? TWO_LINES : ONE_LINE}
       detail={isTwo ? detail : undefined}

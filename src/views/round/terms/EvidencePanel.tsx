@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import type { BlockAsks } from '../../../core/negatives';
 import type { TermKind } from '../../../core/matching';
 import { addDays, dayFromNumber, formatDay } from '../../../core/units';
@@ -32,14 +32,14 @@ interface EvidencePanelProps {
 }
 
 /** Why the focused row is proposed, and everything known about it. */
-export function EvidencePanel(props: EvidencePanelProps) {
+export const EvidencePanel = memo(function EvidencePanel(props: EvidencePanelProps) {
   const { review, row } = props;
   return (
     <StepEvidence>
       {review && row !== null ? <Evidence {...props} review={review} row={row} /> : null}
     </StepEvidence>
   );
-}
+});
 
 function useDetail({
   engine,

@@ -1,9 +1,11 @@
+import { useCallback, useMemo } from 'react';
 import type { AccountInfo } from '../../../contract/api';
 import { TERM_KINDS } from '../../../core/matching';
 import { rowKey } from '../../../plans/terms';
 import type { Arranged, LoadedReview } from '../../../plans/terms';
 import { pageLink } from '../../shared/frame/pages';
 import { Empty, PlaceLink } from '../../shared/kit';
+import { useSteady } from '../../shared/useSteady';
 import { formatDay } from '../../../core/units';
 import { NoRows } from '../frame/NoRows';
 import { StepRows } from '../frame/StepRows';
@@ -34,23 +36,31 @@ interface ReviewRowsProps {
 export function ReviewRows(props: ReviewRowsProps) {
   const { account, review, arranged, state, spec, view, decisions, staged, editing, onEditing, onAccept } =
     props;
+  const isAside = state.show === 'aside';
+  const acts = useSteady({ onEditing, onAccept });
+  const columns = useMemo(
+    () =>
+      columnsOf({
+        review,
+        spec,
+        decisions,
+        acts,
+        editing,
+        isAside,
+        marks: (row) => <Marks row={row} spec={spec} review={review} staged={staged} />,
+      }),
+    [review, spec, decisions, acts, editing, isAside, staged],
+  );
+  const { proposals } = arranged;
+  const rowAt = useCallback((row: number) => ({ row, proposal: proposals.get(row) }), [proposals]);
   return (
     <StepRows<RowView>
       label="Search terms"
       state={state}
       view={view}
-      columns={columnsOf({
-        review,
-        spec,
-        decisions,
-        editing,
-        onEditing,
-        onAccept,
-        isAside: state.show === 'aside',
-        marks: (row) => <Marks row={row} spec={spec} review={review} staged={staged} />,
-      })}
-      rowAt={(row) => ({ row, proposal: arranged.proposals.get(row) })}
-      detail={({ proposal }) => <>{proposal && <span title={proposal.reason}>{proposal.reason}</span>}</>}
+      columns={columns}
+      rowAt={rowAt}
+      detail={reasonOf}
       empty={
         <NoRows
           state={state}
@@ -63,6 +73,10 @@ export function ReviewRows(props: ReviewRowsProps) {
     />
   );
 }
+
+const reasonOf = ({ proposal }: RowView) => (
+  <>{proposal && <span title={proposal.reason}>{proposal.reason}</span>}</>
+);
 
 function NoTerms({ account }: { account: AccountInfo | undefined }) {
   if (account?.firstDay && account.lastDay)

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { MEASURES } from '../../../core/measures';
+import type { BlockAsks } from '../../../core/negatives';
 import type { FieldsOffered } from '../../shared/conditions/words';
 import { useFolded } from '../../shared/useFolded';
+import { useSteady } from '../../shared/useSteady';
 import { StepFrame } from '../frame/StepFrame';
 import type { RoundAt } from '../steps/step';
 import { EvidencePanel } from './EvidencePanel';
@@ -26,6 +28,12 @@ export function TermStep({ account, fault, window, state, tray, work, spec }: Te
   const [isAdding, setAdding] = useState(false);
   const [isFolded, fold] = useFolded('picture-folded');
   useTermKeys({ work, onAdding: setAdding, onFold: fold });
+  const { onAsks } = useSteady({
+    onAsks: (adGroupId: number, asks: BlockAsks | undefined) => {
+      const { [adGroupId]: _old, ...rest } = state.settings.bySource;
+      state.setSettings({ bySource: asks ? { ...rest, [adGroupId]: asks } : rest });
+    },
+  });
   const currency = account?.currency ?? '';
   const summary = arranged?.steps.find((one) => one.step === step);
   const isSelection = rows.selection.size > 0;
@@ -90,10 +98,7 @@ export function TermStep({ account, fault, window, state, tray, work, spec }: Te
           row={rows.focusedRow}
           step={step}
           settings={state.settings}
-          onAsks={(adGroupId, asks) => {
-            const { [adGroupId]: _old, ...rest } = state.settings.bySource;
-            state.setSettings({ bySource: asks ? { ...rest, [adGroupId]: asks } : rest });
-          }}
+          onAsks={onAsks}
           decisions={decisions}
           version={tray.changes.length}
         />

@@ -29,10 +29,9 @@ interface ColumnContext {
   review: LoadedReview;
   spec: TermStepSpec;
   decisions: TermDecisions;
+  acts: { onEditing: (row: number | null) => void; onAccept: (row: number) => void };
   /** Row whose bid is edited in place. */
   editing: number | null;
-  onEditing: (row: number | null) => void;
-  onAccept: (row: number) => void;
   isAside: boolean;
   /** What there is to know of a term beyond its figures. */
   marks: (row: number) => ReactNode;
@@ -120,7 +119,7 @@ function figureColumn(key: MeasureKey, { review }: ColumnContext, currency: stri
   };
 }
 
-function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnContext & { view: RowView }) {
+function ProposalCell({ view, decisions, acts, editing, review }: ColumnContext & { view: RowView }) {
   if (!view.proposal) return <span className="faint">{DASH}</span>;
   const proposal = decisions.edited(view.proposal);
   if (proposal.step === 'harvest')
@@ -129,10 +128,10 @@ function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnCon
         bid={proposal.bid}
         step={review.account.limits.bidStep}
         isEditing={editing === view.row}
-        onEdit={() => onEditing(view.row)}
+        onEdit={() => acts.onEditing(view.row)}
         onDone={(bid) => {
           if (bid !== null) decisions.edit(view.row, { bid });
-          onEditing(null);
+          acts.onEditing(null);
         }}
       />
     );
@@ -147,7 +146,7 @@ function ProposalCell({ view, decisions, editing, onEditing, review }: ColumnCon
   );
 }
 
-function Decide({ view, decisions, onAccept, isAside, review }: ColumnContext & { view: RowView }) {
+function Decide({ view, decisions, acts, isAside, review }: ColumnContext & { view: RowView }) {
   const term = review.table.term[view.row];
   if (isAside)
     return (
@@ -158,7 +157,7 @@ function Decide({ view, decisions, onAccept, isAside, review }: ColumnContext & 
   return (
     <DecideButtons
       name={term}
-      onAccept={() => onAccept(view.row)}
+      onAccept={() => acts.onAccept(view.row)}
       onLeave={() => void decisions.leave([view.row])}
       onLater={() => void decisions.later([view.row])}
     />

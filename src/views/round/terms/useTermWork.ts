@@ -24,11 +24,12 @@ export type Edit = Partial<{
 }>;
 
 /** What is decided on the rows of a step, by their numbers in the table. */
-function useTermDecisions(review: LoadedReview | undefined, queue: Decisions<Edit>) {
+function byRow(review: LoadedReview | undefined, queue: Decisions<Edit>) {
   const subjectOf = (row: number) => termSubject(review!.table.adGroupId[row], review!.table.termId[row]);
   const subjectsOf = (rows: readonly number[]) => (review ? rows.map(subjectOf) : []);
   return {
     subjectOf,
+    /** A proposal as it stands after what was edited by hand. */
     edited: (proposal: Proposal): Proposal => {
       const own = queue.edits.get(subjectOf(proposal.row));
       if (!own) return proposal;
@@ -43,7 +44,7 @@ function useTermDecisions(review: LoadedReview | undefined, queue: Decisions<Edi
   };
 }
 
-export type TermDecisions = ReturnType<typeof useTermDecisions>;
+export type TermDecisions = ReturnType<typeof byRow>;
 
 /** The keys of subjects as arranging compares them. */
 const keysOf = (step: StepName, subjects: Iterable<string>) =>
@@ -65,9 +66,16 @@ export function useTermWork({ account, state, tray, isWanted }: WorkAt) {
     negatives: useDecisions<Edit>(account, { name: 'negatives', noun: 'term' }, tray),
   };
   const queue = queues[step];
-  const decisions = useTermDecisions(review, queue);
-  const staged = new Set(pendingKeys([...tray.changes, ...tray.sending]));
-  for (const name of TERM_STEPS) for (const key of keysOf(name, queues[name].underWay)) staged.add(key);
+  const decisions = useMemo(() => byRow(review, queue), [review, queue]);
+  const pending = useMemo(
+    () => pendingKeys([...tray.changes, ...tray.sending]),
+    [tray.changes, tray.sending],
+  );
+  const [harvested, blocked] = TERM_STEPS.map((name) => queues[name].underWay);
+  const staged = useMemo(
+    () => new Set([...pending, ...keysOf('harvest', harvested), ...keysOf('negatives', blocked)]),
+    [pending, harvested, blocked],
+  );
   const asked = {
     step,
     show: isShown && state.show !== 'testing' ? state.show : ('proposed' as const),

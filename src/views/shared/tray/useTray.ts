@@ -89,23 +89,32 @@ export function useTray(account: number | undefined) {
     onError: fail,
     onSettled: refresh,
   });
-  return {
-    changes,
-    sending: sending.data ?? NOTHING,
-    effect,
-    isLoading: staged.isLoading,
-    /** Being put into it. */
-    isAdding: stage.isPending,
-    /** What was accepted is on its way into the tray: it is not all there yet. */
-    isStaging: stage.isPending || (staged.isFetching && !stage.isIdle),
-    stage,
-    withdraw,
-    setValues,
-    goFromPresent,
-    conflicts,
-    send,
-    refresh,
-  };
+  const under = sending.data ?? NOTHING;
+  const { isLoading } = staged;
+  const isStaging = stage.isPending || (staged.isFetching && !stage.isIdle);
+  const acts = [stage, withdraw, setValues, goFromPresent, send].map(({ status }) => status).join(' ');
+  // The same while it holds the same and nothing is done with it: every place is drawn from it.
+  return useMemo(
+    () => ({
+      changes,
+      sending: under,
+      effect,
+      isLoading,
+      /** Being put into it. */
+      isAdding: stage.isPending,
+      /** What was accepted is on its way into the tray: it is not all there yet. */
+      isStaging,
+      stage,
+      withdraw,
+      setValues,
+      goFromPresent,
+      conflicts,
+      send,
+      refresh,
+    }),
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- what acts hold moves with their states; they do the same for one account
+    [account, changes, under, effect, isLoading, isStaging, conflicts, acts],
+  );
 }
 
 export type TrayState = ReturnType<typeof useTray>;
