@@ -1,5 +1,8 @@
 import type { BidFeed, BidObservations, BidSettings } from '../../src/core/bids';
-import { USUAL_SETTINGS } from '../../src/core/bids';
+import { planByRows, planColumns, proposeBids, USUAL_SETTINGS } from '../../src/core/bids';
+import { buildLens } from '../../src/core/lenses';
+import { indexTree } from '../../src/core/structure';
+import { aTree, sumsByTarget } from './lenses';
 
 /** What a target did on each of the last days: per day. Money in currency units. */
 export interface TargetSpec {
@@ -114,4 +117,29 @@ export function sixtyDays(targets: { id: number; orders: number }[]): BidFeed {
       sales: days.map(({ orders }) => orders * 60e6),
     },
   });
+}
+
+/** Three targets of an automatic lens, and what is proposed for them: one dead, one that sells, one that was changed yesterday. */
+export function threeTargets() {
+  const table = buildLens(
+    'auto',
+    indexTree(aTree()),
+    sumsByTarget([
+      { id: 1001, now: { clicks: 60, spend: 24 } },
+      { id: 1002, now: { clicks: 80, orders: 9, spend: 16, sales: 270 } },
+    ]),
+  );
+  const observations = someTargets([
+    { bid: 0.4, clicks: 30, cpc: 0.5 },
+    { bid: 0.3, clicks: 20, orders: 60, cpc: 0.2 },
+    { bid: 0.5, clicks: 5, orders: 6, change: { daysAgo: 1, from: null } },
+  ]);
+  const account = {
+    observations,
+    targetIds: Int32Array.of(1001, 1002, 1005),
+    campaignIds: Int32Array.of(1),
+    accountScope: 0,
+  };
+  const byTarget = planColumns(proposeBids(observations, settings()), account);
+  return { table, plan: planByRows(byTarget, table.size, (row) => table.targetId[row]) };
 }

@@ -1,39 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { someTargets, settings } from '../../../tests/make/bids';
-import { aTree, sumsByTarget } from '../../../tests/make/lenses';
-import { planByRows, planColumns, proposeBids } from '../../core/bids';
-import { buildLens } from '../../core/lenses';
-import { indexTree } from '../../core/structure';
+import { threeTargets } from '../../../tests/make/bids';
 import { actOf, sumActs } from './bidEdits';
 import type { BidEdit } from './bidEdits';
 import { summaryWords } from './summaryWords';
 import { reasonOf, toBidChange } from './toBidChanges';
 
-// Three targets of an automatic lens: one dead, one that sells, one that was changed yesterday.
-const table = buildLens(
-  'auto',
-  indexTree(aTree()),
-  sumsByTarget([
-    { id: 1001, now: { clicks: 60, spend: 24 } },
-    { id: 1002, now: { clicks: 80, orders: 9, spend: 16, sales: 270 } },
-  ]),
-);
-const observations = someTargets([
-  { bid: 0.4, clicks: 30, cpc: 0.5 },
-  { bid: 0.3, clicks: 20, orders: 60, cpc: 0.2 },
-  { bid: 0.5, clicks: 5, orders: 6, change: { daysAgo: 1, from: null } },
-]);
-const account = {
-  observations,
-  targetIds: Int32Array.of(1001, 1002, 1005),
-  campaignIds: Int32Array.of(1),
-  accountScope: 0,
-};
-const plan = planByRows(
-  planColumns(proposeBids(observations, settings()), account),
-  table.size,
-  (row) => table.targetId[row],
-);
+const { table, plan } = threeTargets();
 const act = (row: number, edit?: BidEdit) =>
   actOf(plan, table, new Map(edit ? [[table.targetId[row], edit]] : []), row);
 const change = (row: number, edit?: BidEdit) => {
