@@ -54,7 +54,11 @@ const settings = Joi.object<RoundSettings>({
 
 const account = id.required();
 
-export const bidPlanRequest = Joi.object<BidsRequest<'plan'>>({ account, settings });
+export const bidPlanRequest = Joi.object<BidsRequest<'plan'>>({
+  account,
+  settings,
+  known: Joi.string().guid(),
+});
 export const bidTargetRequest = Joi.object<BidsRequest<'target'>>({
   account,
   settings,

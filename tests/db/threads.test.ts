@@ -135,7 +135,7 @@ describe('a thread beside the application', () => {
     const other = askBids(account.id, 'price', {});
     await expect(broken).rejects.toThrow();
     expect(await other).toMatchObject({ gamma: 0, targets: TERMS.length });
-    expect((await askBids(account.id, 'plan', { settings })).size).toBe(TERMS.length);
+    expect((await askBids(account.id, 'plan', { settings })).to).toHaveLength(TERMS.length);
   });
 
   test('whose memory is not enough says so, and is started anew', async () => {

@@ -1,4 +1,6 @@
-export { decideBids, proposeBids, withTargets } from './proposeBids';
+export { aimBids } from './aimBids';
+export type { AimedBids } from './aimBids';
+export { decideBids, proposeBids, stepBids, withTargets } from './proposeBids';
 export { cpcAt, monthAt } from './proposal';
 export { monthAtBid } from './freed';
 export { CPC_ELASTICITY, raiseOf } from './exposures';
@@ -21,6 +23,7 @@ export { bidReason } from './reason';
 export type { ReasonContext } from './reason';
 export { HISTORY_DAYS, PACES, USUAL_SETTINGS } from './observations';
 export type {
+  AimSettings,
   BidCampaign,
   BidObservations,
   BidProduct,
@@ -41,9 +44,9 @@ export { settingsOf, USUAL_CHOICES } from './choices';
 export type { BidChoices, TestCap } from './choices';
 export { boughtBy, outcomeOf } from './tested';
 export type { Bought, Tested, TestOutcome } from './tested';
-export { BID_STEPS, leftOf, monthAfter, monthNow, proposalAt, testAt } from './proposalColumns';
-export type { ProposalColumns } from './proposalColumns';
+export { BID_STEPS, leftOf, monthAfter, monthNow, proposalAt, steppedOf, testAt } from './proposalColumns';
+export type { ProposalColumns, SteppedColumns } from './proposalColumns';
 export { planByRows, planColumns, reasonContext } from './planColumns';
-export type { PlanColumns, TargetPlan } from './planColumns';
+export type { PlanColumns, PlanFacts, TargetPlan } from './planColumns';
 export { effectAtBid, MonthSum, stakeOf } from './stake';
 export type { MonthTotal } from './stake';

@@ -1,7 +1,7 @@
 import { largest, smallest } from '../order';
 import { dryDays } from './dryDays';
 import { raiseOf } from './exposures';
-import type { BidObservations, BidSettings } from './observations';
+import type { BidObservations, AimSettings } from './observations';
 import type { PlacementFactors } from './placementFactors';
 
 /** What is solved for a campaign beside its bids. */
@@ -37,7 +37,7 @@ const DRY_DAYS = 7;
 export function campaignPlans(
   observations: BidObservations,
   factors: PlacementFactors,
-  settings: BidSettings,
+  settings: AimSettings,
 ): CampaignPlan[] {
   const dry = dryShares(observations);
   return observations.campaigns.map(({ modifiers }, campaign) => {

@@ -137,6 +137,9 @@ export interface BidSettings {
   mostMultiplier?: readonly number[];
 }
 
+/** What says where a target is to go; all else, how far of the way a round takes it. */
+export type AimSettings = Pick<BidSettings, 'aim' | 'modifiers' | 'mostSpend' | 'mostMultiplier'>;
+
 /** When a changed target is proposed again. */
 export interface HoldRule {
   /** Settled days since the change, unless it had the clicks that an order usually takes before; 0: none. */

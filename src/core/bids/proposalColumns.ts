@@ -7,108 +7,82 @@ const LEFTS: readonly Left[] = [
   'thin evidence', 'runs dry', 'test cap', 'one price',
 ]; // prettier-ignore
 
-/** Numbers of a proposal that are kept by row. */
-export const PROPOSAL_NUMBERS = [
-  'from', 'to', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance',
-  'aim', 'raise', 'cpcAfter', 'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'afterClicks',
-  'afterSpend', 'afterSales', 'freedClicks', 'freedSpend', 'freedSales', 'dry', 'held', 'daysAgo', 'movedFrom',
-  'settledDays', 'sinceClicks', 'sinceOrders', 'beforeClicks', 'beforeOrders', 'beforeSales', 'testGain', 'testChance',
-  'testCost',
+/** What of a proposal hangs on the figures and the aim alone, by row. */
+const AIMED = [
+  'from', 'wanted', 'rho', 'clicks', 'orders', 'exposure', 'rpc', 'rpcLow', 'rpcHigh', 'cpc', 'needed', 'chance', 'aim',
+  'raise', 'mean', 'low', 'high', 'usual', 'nowClicks', 'nowSpend', 'nowSales', 'dry', 'held', 'daysAgo', 'movedFrom',
+  'settledDays', 'sinceClicks', 'sinceOrders', 'beforeClicks', 'beforeOrders', 'beforeSales',
 ] as const; // prettier-ignore
-type NumberName = (typeof PROPOSAL_NUMBERS)[number];
-export const PROPOSAL_BYTES = ['step', 'left', 'grade', 'isSecondStep'] as const;
+/** What hangs on the pace, and on what is held back or tested, too. */
+const STEPPED = [
+  'to', 'cpcAfter', 'afterClicks', 'afterSpend', 'afterSales', 'freedClicks', 'freedSpend', 'freedSales', 'testGain',
+  'testChance', 'testCost',
+] as const; // prettier-ignore
+export const PROPOSAL_NUMBERS = [...AIMED, ...STEPPED];
+export const PROPOSAL_BYTES = ['grade', 'step', 'left', 'isSecondStep'] as const;
+type AnyName = (typeof PROPOSAL_NUMBERS)[number] | (typeof PROPOSAL_BYTES)[number];
 /** What rows without a target have, where it is not 0. */
-export const NO_PROPOSAL: Partial<Record<NumberName | (typeof PROPOSAL_BYTES)[number], number>> = {
+export const NO_PROPOSAL: Partial<Record<AnyName, number>> = {
   left: 1,
   daysAgo: NaN,
   beforeClicks: NaN,
   testGain: NaN,
 };
 
-/** Proposals as columns by row: a hundred thousand are made, and pass from a worker to the page, without an object each. Units as in BidProposal. */
-export type ProposalColumns = Record<NumberName, Float64Array> & {
+/** Columns that stay as they are at another pace. Units as in BidProposal. */
+export type AimedColumns = Record<(typeof AIMED)[number], Float64Array> & {
   size: number;
-  /** Index in BID_STEPS, in LEFTS, in EVIDENCE_GRADES. */
+  /** Index in EVIDENCE_GRADES. */
+  grade: Uint8Array;
+};
+
+/** Columns that another pace makes anew. */
+export type SteppedColumns = Record<(typeof STEPPED)[number], Float64Array> & {
+  /** Index in BID_STEPS, in LEFTS. */
   step: Uint8Array;
   left: Uint8Array;
-  grade: Uint8Array;
   /** 1: goes on with its last move though nothing new is known since. */
   isSecondStep: Uint8Array;
 };
 
-/** Columns for so many proposals, all 0. */
-export function emptyProposals(size: number): ProposalColumns {
-  const numbers = PROPOSAL_NUMBERS.map((name) => [name, new Float64Array(size)]);
-  const bytes = PROPOSAL_BYTES.map((name) => [name, new Uint8Array(size)]);
-  return { ...Object.fromEntries([...numbers, ...bytes]), size } as ProposalColumns;
+/** Proposals as columns by row: a hundred thousand are made, and pass from a worker to the page, without an object each. */
+export type ProposalColumns = AimedColumns & SteppedColumns;
+
+/** Columns of names, each of so many zeros. */
+const zeros = (names: readonly string[], size: number) =>
+  Object.fromEntries(names.map((name) => [name, new Float64Array(size)]));
+
+/** Columns for so many targets, all 0. */
+export const emptyAimed = (size: number): AimedColumns =>
+  ({ ...zeros(AIMED, size), grade: new Uint8Array(size), size }) as AimedColumns;
+
+/** The same of what another pace makes anew. */
+export const emptyStepped = (size: number): SteppedColumns =>
+  ({
+    ...zeros(STEPPED, size),
+    step: new Uint8Array(size),
+    left: new Uint8Array(size),
+    isSecondStep: new Uint8Array(size),
+  }) as SteppedColumns;
+
+/** What another pace makes anew of a plan. */
+export function steppedOf(plan: ProposalColumns): SteppedColumns {
+  const names = [...STEPPED, 'step', 'left', 'isSecondStep'] as const;
+  return Object.fromEntries(names.map((name) => [name, plan[name]])) as unknown as SteppedColumns;
 }
 
-/** Writes a proposal into its row. @param campaign how often its budget ran out (NaN without one), and how far its bids are held */
-export function putProposal(
-  columns: ProposalColumns,
-  proposal: BidProposal,
-  campaign: { dry: number; held: number },
-): void {
-  const row = proposal.target;
-  const { conversion, now, after, freed, since, before, test } = proposal;
-  columns.step[row] = BID_STEPS.indexOf(proposal.step);
-  columns.left[row] = LEFTS.indexOf(proposal.left);
-  columns.grade[row] = EVIDENCE_GRADES.indexOf(conversion.grade);
-  columns.isSecondStep[row] = proposal.isSecondStep ? 1 : 0;
-  columns.from[row] = proposal.from;
-  columns.to[row] = proposal.to;
-  columns.wanted[row] = proposal.wanted;
-  columns.rho[row] = proposal.rho;
-  columns.clicks[row] = proposal.clicks;
-  columns.orders[row] = proposal.orders;
-  columns.exposure[row] = proposal.exposure;
-  columns.rpc[row] = proposal.rpc;
-  columns.rpcLow[row] = proposal.rpcLow;
-  columns.rpcHigh[row] = proposal.rpcHigh;
-  columns.cpc[row] = proposal.cpc;
-  columns.needed[row] = proposal.needed;
-  columns.chance[row] = proposal.chance;
-  columns.aim[row] = proposal.aim;
-  columns.raise[row] = proposal.raise;
-  columns.cpcAfter[row] = proposal.cpcAfter;
-  columns.mean[row] = conversion.mean;
-  columns.low[row] = conversion.low;
-  columns.high[row] = conversion.high;
-  columns.usual[row] = conversion.usual;
-  columns.dry[row] = campaign.dry;
-  columns.held[row] = campaign.held;
-  columns.nowClicks[row] = now.clicks;
-  columns.nowSpend[row] = now.spend;
-  columns.nowSales[row] = now.sales;
-  putAfter(columns, row, after);
-  columns.freedClicks[row] = freed.clicks;
-  columns.freedSpend[row] = freed.spend;
-  columns.freedSales[row] = freed.sales;
-  columns.daysAgo[row] = since?.daysAgo ?? NaN;
-  columns.movedFrom[row] = since?.from ?? NaN;
-  columns.settledDays[row] = since?.settledDays ?? 0;
-  columns.sinceClicks[row] = since?.clicks ?? 0;
-  columns.sinceOrders[row] = since?.orders ?? 0;
-  columns.beforeClicks[row] = before?.clicks ?? NaN;
-  columns.beforeOrders[row] = before?.orders ?? 0;
-  columns.beforeSales[row] = before?.sales ?? 0;
-  columns.testGain[row] = test?.gain ?? NaN;
-  columns.testChance[row] = test?.chance ?? 0;
-  columns.testCost[row] = test?.cost ?? 0;
-}
+/** Index of a step, and of why a target is left alone, in their columns. */
+export const stepIndex = (step: BidStep): number => BID_STEPS.indexOf(step);
+export const leftIndex = (left: Left): number => LEFTS.indexOf(left);
 
 /** Leaves a target as it is, for a reason that shows only beside all others. */
 export function leaveAlone(columns: ProposalColumns, row: number, why: Left): void {
-  columns.step[row] = BID_STEPS.indexOf('none');
-  columns.left[row] = LEFTS.indexOf(why);
+  columns.step[row] = stepIndex('none');
+  columns.left[row] = leftIndex(why);
   columns.to[row] = columns.from[row];
-  putAfter(columns, row, monthNow(columns, row));
-}
-
-function putAfter(columns: ProposalColumns, row: number, { clicks, spend, sales }: Month): void {
-  columns.afterClicks[row] = clicks;
-  columns.afterSpend[row] = spend;
-  columns.afterSales[row] = sales;
+  columns.afterClicks[row] = columns.nowClicks[row];
+  columns.afterSpend[row] = columns.nowSpend[row];
+  columns.afterSales[row] = columns.nowSales[row];
 }
 
 /** The proposal of a row. */
@@ -183,7 +157,7 @@ export function testAt({ testGain, testChance, testCost }: ProposalColumns, row:
 export const leftOf = ({ left }: ProposalColumns, row: number): Left => LEFTS[left[row]];
 
 /** What a month of a row comes to at its present bid. */
-export const monthNow = ({ nowClicks, nowSpend, nowSales }: ProposalColumns, row: number): Month => ({
+export const monthNow = ({ nowClicks, nowSpend, nowSales }: AimedColumns, row: number): Month => ({
   clicks: nowClicks[row],
   spend: nowSpend[row],
   sales: nowSales[row],

@@ -1,17 +1,16 @@
+import { aimBids } from './aimBids';
+import type { AimedBids } from './aimBids';
 import { capTests } from './testing';
-import { unsettledDays } from './hold';
-import { campaignPlans } from './modifiers';
 import { HISTORY_DAYS } from './observations';
 import type { BidObservations, BidSettings } from './observations';
 import { largest } from '../order';
 import { prepareBids } from './prepareBids';
 import type { PreparedBids } from './prepareBids';
 import type { BidProposal } from './proposal';
-import { emptyProposals, proposalAt, putProposal } from './proposalColumns';
+import { emptyStepped, proposalAt } from './proposalColumns';
 import type { ProposalColumns } from './proposalColumns';
-import { proposeTarget } from './proposeTarget';
+import { stepTarget } from './stepTarget';
 import { shareFreed } from './freed';
-import { solveRanges } from './solveRanges';
 import type { Micros } from '../units';
 
 /** A round of bids and modifiers, solved together. */
@@ -44,16 +43,16 @@ export function proposeBids(observations: BidObservations, settings: BidSettings
 }
 
 /** The plan at some settings, from what was worked out of the figures before. */
-export function decideBids(prepared: PreparedBids, settings: BidSettings): BidPlan {
-  const { observations, factors, exposures, priors, worths, kappa, price } = prepared;
-  const plans = campaignPlans(observations, factors, settings);
-  const solution = solveRanges(observations, settings, exposures, worths, plans, kappa, price);
-  const parts = { ...prepared, settings, plans, solution, unsettled: unsettledDays(observations) };
-  const columns = emptyProposals(observations.targets.length);
-  const ofCampaign = plans.map(({ dry }, campaign) => ({ dry: dry ?? NaN, held: solution.held[campaign] }));
-  observations.targets.forEach(({ campaign }, target) =>
-    putProposal(columns, proposeTarget(target, parts), ofCampaign[campaign]),
-  );
+export const decideBids = (prepared: PreparedBids, settings: BidSettings): BidPlan =>
+  stepBids(aimBids(prepared, settings), settings);
+
+/** A round's step toward where all targets are to go: the same aims stepped toward at another pace share all that no pace changes. */
+export function stepBids(aimed: AimedBids, settings: BidSettings): BidPlan {
+  const { prepared, plans, solution } = aimed;
+  const { observations, kappa, price, priors } = prepared;
+  const size = observations.targets.length;
+  const columns: ProposalColumns = { ...aimed.columns, ...emptyStepped(size) };
+  for (let target = 0; target < size; target += 1) stepTarget(target, aimed, settings, columns);
   shareFreed(prepared, columns);
   const testing = {
     cap: settings.testing.cap ?? usualCap(columns, settings.testing.share),

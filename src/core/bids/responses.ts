@@ -1,7 +1,7 @@
 import { CPC_ELASTICITY } from './exposures';
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
-import type { BidObservations, BidSettings } from './observations';
+import type { BidObservations, AimSettings } from './observations';
 import { shadeOf } from './priceRule';
 import type { PriceRule } from './priceRule';
 import type { Worths } from './worths';
@@ -45,7 +45,7 @@ export interface Responses {
 
 export function responsesOf(
   observations: BidObservations,
-  settings: BidSettings,
+  settings: AimSettings,
   exposures: Exposures,
   worths: Worths,
   plans: CampaignPlan[],

@@ -1,7 +1,7 @@
 import { largest, smallest } from '../order';
 import type { Exposures } from './exposures';
 import { lastUnder } from './lastUnder';
-import type { BidObservations, BidSettings, StepLimits } from './observations';
+import type { BidObservations, AimSettings } from './observations';
 import { SPEND_POWER, tried } from './responses';
 import type { Responses } from './responses';
 
@@ -9,8 +9,8 @@ import type { Responses } from './responses';
 export interface Solution {
   /** Wanted bid of each target before step limits, micros. */
   wanted: Float64Array;
-  /** Bid after / bid now within the step limits, by target. */
-  move: Float64Array;
+  /** The same over the bid now, by target; 1 for what does not run. */
+  free: Float64Array;
   /** rho of each target: effective bid / revenue per click, what its campaign is held by counted in. */
   rho: Float64Array;
   /** phi of each campaign: how far its bids are held so that its clicks cost its budget; 1: not at all. */
@@ -38,7 +38,7 @@ const HELD = 0.98;
  */
 export function solve(
   observations: BidObservations,
-  settings: BidSettings,
+  settings: AimSettings,
   exposures: Exposures,
   responses: Responses,
 ): Solution {
@@ -47,7 +47,7 @@ export function solve(
   const size = targets.length;
   const solution = {
     wanted: new Float64Array(size),
-    move: new Float64Array(size).fill(1),
+    free: new Float64Array(size).fill(1),
     rho: new Float64Array(size),
     held: new Float64Array(campaigns.length).fill(1),
     multiplier: new Float64Array(scopes.length),
@@ -135,7 +135,7 @@ export function solve(
     const x = phi < 1 ? phi * tried(free) : free;
     solution.rho[at] = x / worth[at];
     solution.wanted[at] = x * targets[at].bid;
-    solution.move[at] = within(x, settings.step);
+    solution.free[at] = x;
   }
 }
 
@@ -144,8 +144,6 @@ const total = (list: Float64Array) => list.reduce((sum, one) => sum + one, 0);
 /** How far the bids of a campaign go down so that its clicks cost its budget and no more. */
 const withinBudget = (budget: number, demand: number) =>
   demand <= budget ? 1 : Math.max(LEAST_PHI, (budget / demand) ** (1 / SPEND_POWER));
-
-const within = (x: number, { down, up }: StepLimits) => Math.min(1 + up, Math.max(1 - down, x));
 
 /** Targets that are solved together: those of a scope with enough orders, and all others at once. */
 function groupsOf({ targets, scopes }: BidObservations, { flow, exposure, orders }: Exposures): number[][] {

@@ -1,6 +1,6 @@
 import type { Exposures } from './exposures';
 import type { CampaignPlan } from './modifiers';
-import type { BidObservations, BidScope, BidSettings } from './observations';
+import type { BidObservations, BidScope, AimSettings } from './observations';
 import type { PriceRule } from './priceRule';
 import { responsesOf } from './responses';
 import { solve } from './solve';
@@ -21,7 +21,7 @@ export interface AimedSolution extends Solution {
  */
 export function solveRanges(
   observations: BidObservations,
-  settings: BidSettings,
+  settings: AimSettings,
   exposures: Exposures,
   worths: Worths,
   plans: CampaignPlan[],
@@ -51,8 +51,8 @@ export function solveRanges(
     const edge = isBelow ? low : high;
     acos[target] = isBelow ? range.low : range.high;
     if (!isBelow && bid <= high.wanted[target]) isInRange[target] = 1;
-    for (const key of ['wanted', 'move', 'rho'] as const) solution[key][target] = edge[key][target];
-    if (isInRange[target]) solution.move[target] = 1;
+    for (const key of ['wanted', 'free', 'rho'] as const) solution[key][target] = edge[key][target];
+    if (isInRange[target]) solution.free[target] = 1;
   });
   return solution;
 }

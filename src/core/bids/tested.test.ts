@@ -2,13 +2,13 @@ import { describe, expect, test } from 'vitest';
 import { BID_STEPS, boughtBy, outcomeOf, proposalAt } from '.';
 import type { Tested } from '.';
 import { capTests } from './testing';
-import { emptyProposals } from './proposalColumns';
+import { emptyAimed, emptyStepped } from './proposalColumns';
 
 const EUR = 1_000_000;
 
 describe('the allowance of tests', () => {
   const left = (room: number, within?: Parameters<typeof capTests>[2]) => {
-    const tests = emptyProposals(3);
+    const tests = { ...emptyAimed(3), ...emptyStepped(3) };
     tests.step.fill(BID_STEPS.indexOf('test'));
     tests.testGain.set([10, 30, 20]);
     tests.testChance.fill(0.5);

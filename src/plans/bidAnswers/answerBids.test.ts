@@ -1,32 +1,44 @@
 import { describe, expect, test } from 'vitest';
 import { sixtyDays } from '../../../tests/make/bids';
 import { aTree } from '../../../tests/make/lenses';
-import { settingsOf, USUAL_CHOICES } from '../../core/bids';
+import { PACES, settingsOf, USUAL_CHOICES } from '../../core/bids';
 import { USUAL_LIMITS } from '../../core/changes';
 import { indexTree } from '../../core/structure';
-import { keptBids } from '../bids';
+import { keptBids, wholePlan } from '../bids';
 import { answerBids } from './answerBids';
 
 // The first target sells nothing, the second sells cheaply.
 const index = indexTree(aTree());
-const bids = keptBids(
-  index,
-  sixtyDays([
-    { id: 1001, orders: 0 },
-    { id: 1003, orders: 5 },
-    { id: 1002, orders: 1 },
-  ]),
-);
+const feed = sixtyDays([
+  { id: 1001, orders: 0 },
+  { id: 1003, orders: 5 },
+  { id: 1002, orders: 1 },
+]);
+const bids = keptBids(index, feed);
 const settings = settingsOf(USUAL_CHOICES, USUAL_LIMITS);
 
 describe('asked about an account’s bids', () => {
   test('another target ACOS is tried on the whole account without changing anything', () => {
-    const plan = () => [...answerBids(bids, 'plan', { settings }).wanted];
+    const plan = () => [...bids.columns(settings).wanted];
     const before = plan();
     const [low, high] = [0.1, 0.5].map((acos) => answerBids(bids, 'target', { settings, acos }));
     expect(low.after.spend).toBeLessThan(high.after.spend);
     expect(low.now).toEqual(high.now);
     expect(plan()).toEqual(before);
+  });
+
+  test('another pace is told as what it changes, and is the same plan then; another aim is told as a whole', () => {
+    const usual = bids.columns(settings);
+    const at = (over: Partial<typeof settings>) =>
+      answerBids(bids, 'plan', { settings: { ...settings, ...over }, known: usual.base });
+    const brisk = at({ step: PACES.brisk });
+    expect(Object.keys(brisk)).not.toContain('wanted');
+    const whole = wholePlan(brisk, usual);
+    const anew = keptBids(index, feed).columns({ ...settings, step: PACES.brisk });
+    expect(whole).toEqual({ ...anew, base: usual.base });
+    expect([...whole.to]).not.toEqual([...usual.to]);
+    expect(Object.keys(at({ aim: 'strict' }))).toContain('wanted');
+    expect(() => wholePlan(brisk, null)).toThrow('another plan');
   });
 
   test('a target of one scope alone tells what it does there, and leaves the others out', () => {

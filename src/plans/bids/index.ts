@@ -1,5 +1,7 @@
 export { keptBids, rowStake } from './keptBids';
 export type { GoalTrial, KeptBids, TargetTrial } from './keptBids';
+export { tellPlan, wholePlan } from './planAnswer';
+export type { PlanAnswer, RoundPlan } from './planAnswer';
 export { arrangeBids } from './arrangeBids';
 export { asksPlan, planNumber, planReader } from './planReader';
 export { actOf, sumActs, turnedPause } from './bidEdits';

@@ -1,4 +1,5 @@
 import {
+  aimBids,
   BID_STEPS,
   decideBids,
   leftOf,
@@ -9,17 +10,19 @@ import {
   planColumns,
   prepareBids,
   stakeOf,
+  stepBids,
   withAhead,
   withTargets,
 } from '../../core/bids';
 import type {
   AccountObservations,
+  AimedBids,
+  AimSettings,
   BidFeed,
   BidPlan,
   MonthTotal,
   PlanColumns,
   PreparedBids,
-  TargetPlan,
 } from '../../core/bids';
 import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
@@ -31,6 +34,7 @@ import { moneyTotal } from './moneyTotal';
 import { USUAL_LIMITS } from '../../core/changes';
 import { ranDryOf, withOpenDays } from './openDays';
 import { aheadAt } from './ahead';
+import type { RoundPlan } from './planAnswer';
 import type { AheadIds, RoundSettings } from '../../contract/bids';
 
 /** What running targets come to in a month, now and with every proposal made, at some target ACOS. */
@@ -56,7 +60,7 @@ export interface KeptBids {
   /** The plan at some settings; the last one is kept. */
   decide: (settings: RoundSettings) => BidPlan;
   /** A plan as columns by target. */
-  columns: (settings: RoundSettings) => TargetPlan;
+  columns: (settings: RoundSettings) => RoundPlan;
   /** The wanted bid of targets, micros; null where none is known. */
   wanted: (settings: RoundSettings, targetIds: number[]) => (number | null)[];
   /** What another target ACOS of the account would do; scopes with a target of their own keep it. */
@@ -78,7 +82,8 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const account = observationsOf(index, feed);
   const ranDry = ranDryOf(feed, account);
   const prepared = prepareBids(withOpenDays(account.observations, ranDry));
-  let known: { key: string; plan: BidPlan } | null = null;
+  let aimed: { key: string; base: string; bids: AimedBids } | null = null;
+  let known: { key: string; base: string; plan: BidPlan } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
   const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
   const places = { target: at, campaign: campaignAt };
@@ -90,11 +95,22 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     const budgets = [...ahead.budgets, ...held.map((one): [number, number] => [one.campaignId, one.perDay])];
     return withAhead(what, aheadAt({ ...ahead, budgets }, index, places));
   };
-  const decide = (settings: RoundSettings) => {
-    const key = JSON.stringify(settings);
-    if (known?.key !== key) known = { key, plan: decideBids(fromHeld(settings), withMoney(settings)) };
-    return known.plan;
+  /** Where all targets are to go: kept while only the pace and what is held back are others. */
+  const aimAt = (settings: RoundSettings, { aim, modifiers, mostSpend, mostMultiplier }: AimSettings) => {
+    const at = { aim, modifiers, mostSpend, mostMultiplier };
+    const key = JSON.stringify([settings.ahead, settings.money?.byBids, at]);
+    if (aimed?.key !== key) aimed = { key, base: crypto.randomUUID(), bids: aimBids(fromHeld(settings), at) };
+    return aimed;
   };
+  const planAt = (settings: RoundSettings) => {
+    const key = JSON.stringify(settings);
+    if (known?.key === key) return known;
+    const held = withMoney(settings);
+    const { base, bids } = aimAt(settings, held);
+    known = { key, base, plan: stepBids(bids, held) };
+    return known;
+  };
+  const decide = (settings: RoundSettings) => planAt(settings).plan;
   const budgets = (settings: RoundSettings, locks: ReadonlyMap<number, number>): BudgetPlan | null => {
     const total = moneyTotal(settings, index, feed);
     if (!total) return null;
@@ -136,7 +152,10 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     campaignIds: account.campaignIds,
     targetIds: account.targetIds,
     decide,
-    columns: (settings) => planColumns(decide(settings), account),
+    columns: (settings) => {
+      const { base, plan } = planAt(settings);
+      return { ...planColumns(plan, account), base };
+    },
     wanted: (settings, targetIds) => {
       const { columns } = decide(settings);
       return targetIds.map((id) => {

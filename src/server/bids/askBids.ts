@@ -52,9 +52,17 @@ export async function askBids<Q extends BidQuestion>(
   );
 }
 
-/** A bid for every target of an account at some settings, packed: from memory while those and the account stay as they are. */
-export async function loadBidPlan(accountId: number, settings: RoundSettings): Promise<ArrayBuffer> {
+/**
+ * A bid for every target of an account at some settings, packed: from memory while those and the account stay as they are.
+ * @param known the base of a plan that is there already: of one on the same base only the columns that may differ are told
+ */
+export async function loadBidPlan(
+  accountId: number,
+  settings: RoundSettings,
+  known?: string,
+): Promise<ArrayBuffer> {
   const bids = await bidsOf(accountId);
+  if (known) return askThread('bids', bids, 'plan', { settings, known });
   const at = createHash('sha1').update(JSON.stringify(settings)).digest('base64url');
   return keptRead(`bids ${accountId} plan`, `${bids.stamp} ${at}`, () =>
     askThread('bids', bids, 'plan', { settings }),

@@ -6,6 +6,6 @@ import { packedAnswer } from '../../../server/http/columnsAnswer';
 export const POST = endpoint({
   may: 'see',
   body: bidPlanRequest,
-  run: async ({ body: { account, settings }, request }) =>
-    packedAnswer(request, await loadBidPlan(account, settings)),
+  run: async ({ body: { account, settings, known }, request }) =>
+    packedAnswer(request, await loadBidPlan(account, settings, known)),
 });

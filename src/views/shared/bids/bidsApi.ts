@@ -1,5 +1,5 @@
 import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../../contract/bids';
-import type { TargetPlan } from '../../../core/bids';
+import type { PlanAnswer } from '../../../plans/bids';
 import type { BidAnswers } from '../../../plans/bidAnswers';
 import { ask, askColumns, query, send } from '../ask';
 
@@ -8,8 +8,8 @@ type Put = Exclude<BidQuestion, 'plan' | 'price'>;
 
 /** What views ask about an account's bids. */
 export const bidsApi = {
-  bidPlan: (account: number, settings: RoundSettings) =>
-    askColumns<TargetPlan>('/api/bids/plan', send('POST', { account, settings })),
+  bidPlan: (account: number, settings: RoundSettings, known?: string) =>
+    askColumns<PlanAnswer>('/api/bids/plan', send('POST', { account, settings, known })),
   askBids: <Q extends Put>(account: number, question: Q, asked: BidsAskedWith[Q]) =>
     ask<BidAnswers[Q]>(`/api/bids/${question}`, send('POST', { account, ...asked })),
   clickPrice: (account: number) => ask<BidAnswers['price']>(`/api/bids/price?${query({ account })}`),

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { sixtyDays } from '../../../../tests/make/bids';
 import { aFieldAnswer } from '../../../../tests/make/field';
 import { aTree } from '../../../../tests/make/lenses';
-import { settingsOf, USUAL_CHOICES } from '../../../core/bids';
+import { PACES, settingsOf, USUAL_CHOICES } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
 import { readCondition } from '../../../core/conditions';
 import { fieldEngine } from './fieldEngine';
@@ -36,11 +36,16 @@ describe('bids in the engine', () => {
   };
   const bids = keptBids(indexTree(aTree()), feed);
   const loaded = async () => {
-    const plans: unknown[] = [];
+    /** How each plan that was asked for came: as a whole, or as a step from the one before. */
+    const plans: string[] = [];
     const held = fieldEngine({
       tree: () => Promise.resolve(aTree()),
       fieldSums: () => Promise.resolve(TARGETS),
-      bidPlan: async (_, at) => (plans.push(at), bids.columns(at)),
+      bidPlan: async (_, at, known) => {
+        const answer = answerBids(bids, 'plan', { settings: at, known });
+        plans.push(Object.keys(answer).includes('from') ? 'whole' : 'step');
+        return answer;
+      },
       askBids: async (_, question, asked) => answerBids(bids, question, asked),
     });
     const { loadId, table } = await held.load(1, { revision: 1, targetAcos: 0.24 }, 'targets');
@@ -111,9 +116,17 @@ describe('bids in the engine', () => {
       expect(few.wanted[row]).toBe(all.wanted[table.targetId.indexOf(id)]),
     );
     await ids({ step: 'grow' });
-    expect(plans).toHaveLength(1);
+    expect(plans).toEqual(['whole']);
+    // Another pace comes as what it changes, and is the plan that it would be as a whole.
+    const brisk = { ...settings, step: PACES.brisk };
+    const stepped = (await planBids(loadId, brisk))!;
+    const whole = bids.columns(brisk);
+    table.targetId.forEach((id, row) => {
+      const at = whole.targetIds.indexOf(id);
+      expect([stepped.to[row], stepped.rpc[row]]).toEqual([whole.to[at], whole.rpc[at]]);
+    });
     await planBids(loadId, { ...settings, aim: 'strict' });
-    expect(plans).toHaveLength(2);
+    expect(plans).toEqual(['whole', 'step', 'whole']);
   });
 
   test('that could not be worked out are asked for again', async () => {

@@ -2,11 +2,12 @@ import type { TreeIndex } from '../../../core/structure';
 import { indexTree } from '../../../core/structure';
 import type { LensGrain } from '../../../core/lenses';
 import type { AskedWindow } from '../../../contract/requests';
-import type { RoundSettings } from '../../../plans/bids';
-import type { TargetPlan } from '../../../core/bids';
+import { wholePlan } from '../../../plans/bids';
+import type { RoundPlan, RoundSettings } from '../../../plans/bids';
 import { toGrainSums } from '../../../plans/field';
 import type { LoadedSums } from '../../../plans/field';
 import type { api } from '../api';
+import { shareColumns } from '../worker/shareColumns';
 import type { DataVersion } from './dataVersion';
 
 /** What of the server the engine asks. */
@@ -22,7 +23,9 @@ const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
 export function engineData(server: FieldServer) {
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
   let above: { key: string; index: Promise<TreeIndex> } | null = null;
-  let bidPlan: { key: string; plan: Promise<TargetPlan> } | null = null;
+  let bidPlan: { key: string; plan: Promise<RoundPlan> } | null = null;
+  /** The last plan that came: another pace is told as what differs from it. */
+  let lastPlan: RoundPlan | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
 
   /** The account's tree; asked for anew when its version is another one. */
@@ -57,12 +60,22 @@ export function engineData(server: FieldServer) {
   }
 
   /** A bid for every target at some settings; the last one is kept. */
-  function planOf(account: number, version: DataVersion, settings: RoundSettings): Promise<TargetPlan> {
+  function planOf(account: number, version: DataVersion, settings: RoundSettings): Promise<RoundPlan> {
     const key = `${keyOf(account, version)} ${JSON.stringify(settings)}`;
-    if (bidPlan?.key !== key) bidPlan = { key, plan: server.bidPlan(account, settings) };
-    const { plan } = bidPlan;
-    plan.catch(() => (bidPlan = null));
-    return plan;
+    if (bidPlan?.key !== key) {
+      const own = { key, plan: askPlan(account, settings) };
+      own.plan.catch(() => bidPlan === own && (bidPlan = null));
+      bidPlan = own;
+    }
+    return bidPlan.plan;
+  }
+
+  async function askPlan(account: number, settings: RoundSettings): Promise<RoundPlan> {
+    const from = lastPlan;
+    const plan = wholePlan(await server.bidPlan(account, settings, from?.base), from);
+    // Once: the columns that stay are handed to the page with every plan.
+    if (globalThis.crossOriginIsolated) shareColumns(plan);
+    return (lastPlan = plan);
   }
 
   return { treeOf, outlineOf, sumsOf, planOf };
