@@ -35,8 +35,10 @@ export default defineConfig({
           // A limit ends what hangs; it says nothing of how quick a thing is. Machines are busy with other things.
           testTimeout: 180_000,
           hookTimeout: 240_000,
-          // A process each keeps their pools apart, and each worker has a database of its own.
+          // A process each keeps their pools apart, and each worker has a database of its own. What is taken in stays: the server's modules
+          // take longer to come than most files to run.
           pool: 'forks',
+          isolate: false,
           setupFiles: ['tests/db/ownDatabase.ts'],
         },
       },

@@ -45,10 +45,8 @@ function make(): Context {
   };
 }
 
-function context(): Context {
-  const keeper = globalThis as unknown as Record<symbol, Context | undefined>;
-  return (keeper[KEY] ??= make());
-}
+const keeper = globalThis as unknown as Record<symbol, Context | undefined>;
+const context = (): Context => (keeper[KEY] ??= make());
 
 /** The application's connection pool; that of the reading under way, where there is one. */
 export const db = (): Db => readingSql() ?? context().sql;
@@ -94,10 +92,12 @@ export async function programNo(): Promise<number> {
   }
 }
 
-/** Ends the pool once its queries are done, at most 5 seconds later. */
+/** Ends the pools once their queries are done, at most 5 seconds later; whoever asks after that begins anew. */
 export async function closeContext(): Promise<void> {
-  await context().alive?.end();
-  await context().reads.end({ timeout: 5 });
-  await context().replica?.sql.end({ timeout: 5 });
-  await context().sql.end({ timeout: 5 });
+  const { alive, reads, replica, sql } = context();
+  keeper[KEY] = undefined;
+  await alive?.end();
+  await reads.end({ timeout: 5 });
+  await replica?.sql.end({ timeout: 5 });
+  await sql.end({ timeout: 5 });
 }
