@@ -4,48 +4,28 @@ import { DndContext, PointerSensor, closestCenter, useSensor, useSensors } from 
 import type { DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, horizontalListSortingStrategy, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { memo } from 'react';
+import type { ReactNode } from 'react';
 import { pinned } from './column';
 import type { Column, Sort } from './column';
 import { Grip } from './Grip';
-import type { VirtualTableProps } from './tableProps';
+import type { HeadProps, VirtualTableProps } from './tableProps';
 
 /** Narrower no column gets, px. */
 const LEAST = 40;
 
-type HeadProps<T> = Pick<
-  VirtualTableProps<T>,
-  'columns' | 'sorts' | 'onSort' | 'totals' | 'onResize' | 'onMove'
-> & { template: string };
+interface TableHeadProps<T> {
+  head: HeadProps<T>;
+  template: string;
+  totals: VirtualTableProps<T>['totals'];
+}
 
-/** Headings with their definitions, and the totals below them; dragged to another place, or wider, where that is allowed. */
-export function TableHead<T>(props: HeadProps<T>) {
-  const { columns, template, totals, onMove } = props;
-  // A press becomes a drag only when the pointer moves: a plain click still sorts.
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const moved = ({ active, over }: DragEndEvent) => {
-    if (over && over.id !== active.id) onMove?.(String(active.id), String(over.id));
-  };
+/** Headings with their definitions, and the totals below them. */
+export function TableHead<T>({ head, template, totals }: TableHeadProps<T>) {
+  const { columns } = head;
   return (
     <div className="table-top" role="rowgroup">
-      <div role="row" className="table-head" style={{ gridTemplateColumns: template }}>
-        {onMove ? (
-          <DndContext
-            sensors={sensors}
-            collisionDetection={closestCenter}
-            onDragEnd={moved}
-            // What is said aloud of a drag must not stand among the headings.
-            accessibility={{ container: document.body }}
-          >
-            <SortableContext items={columns.map(({ key }) => key)} strategy={horizontalListSortingStrategy}>
-              {columns.map((column) => (
-                <MovableHeading key={column.key} column={column} {...props} />
-              ))}
-            </SortableContext>
-          </DndContext>
-        ) : (
-          columns.map((column) => <Heading key={column.key} column={column} {...props} />)
-        )}
-      </div>
+      <Headings {...head} template={template} />
       {totals && (
         <div
           role="row"
@@ -68,6 +48,37 @@ export function TableHead<T>(props: HeadProps<T>) {
     </div>
   );
 }
+
+/** Dragged to another place, or wider, where that is allowed. They stay as they are while only rows and totals change. */
+const Headings = memo(function Headings<T>(props: HeadProps<T> & { template: string }) {
+  const { columns, template, onMove } = props;
+  // A press becomes a drag only when the pointer moves: a plain click still sorts.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const moved = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onMove?.(String(active.id), String(over.id));
+  };
+  return (
+    <div role="row" className="table-head" style={{ gridTemplateColumns: template }}>
+      {onMove ? (
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={moved}
+          // What is said aloud of a drag must not stand among the headings.
+          accessibility={{ container: document.body }}
+        >
+          <SortableContext items={columns.map(({ key }) => key)} strategy={horizontalListSortingStrategy}>
+            {columns.map((column) => (
+              <MovableHeading key={column.key} column={column} {...props} />
+            ))}
+          </SortableContext>
+        </DndContext>
+      ) : (
+        columns.map((column) => <Heading key={column.key} column={column} {...props} />)
+      )}
+    </div>
+  );
+}) as <T>(props: HeadProps<T> & { template: string }) => ReactNode;
 
 type HeadingProps<T> = Pick<HeadProps<T>, 'sorts' | 'onSort' | 'onResize'> & {
   column: Column<T>;

@@ -1,6 +1,7 @@
-import type { VirtualTableProps, RowProps } from './tableProps';
+import type { HeadProps, RowProps, VirtualTableProps } from './tableProps';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
+import type { RefObject } from 'react';
 import { TableHead } from './TableHead';
 import { TableRow } from './TableRow';
 import { gridWidth } from './column';
@@ -37,7 +38,12 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
   useEffect(() => {
     onSight?.(first, last);
   }, [onSight, first, last]);
-  const table = useRowProps(props);
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+  });
+  const table = useRowProps(props, latest);
+  const head = useHeadProps(props, latest);
   const template = columns.map(gridWidth).join(' ');
   const fixed = fixedWidth(columns);
   return (
@@ -49,7 +55,7 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
         className="table-sheet"
         style={fixed === null ? undefined : { minWidth: fixed }}
       >
-        <TableHead {...props} template={template} />
+        <TableHead head={head} template={template} totals={totals} />
         {count === 0 && <div className="table-empty">{props.empty}</div>}
         <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
           {items.map((item) => (
@@ -69,11 +75,10 @@ export function VirtualTable<T>(props: VirtualTableProps<T>) {
   );
 }
 
-function useRowProps<T>(props: VirtualTableProps<T>): RowProps<T> {
-  const latest = useRef(props);
-  useEffect(() => {
-    latest.current = props;
-  });
+/** The table's properties as they are now: what is done is always done by the newest of its handlers. */
+type Latest<T> = RefObject<VirtualTableProps<T>>;
+
+function useRowProps<T>(props: VirtualTableProps<T>, latest: Latest<T>): RowProps<T> {
   const { columns, rowAt, rowHeight, detail, hovered } = props;
   return useMemo(
     () => ({
@@ -83,12 +88,27 @@ function useRowProps<T>(props: VirtualTableProps<T>): RowProps<T> {
       detail,
       hovered,
       keyAt: (index) => latest.current.keyAt(index),
-      // What is done is always done by the newest of the table's handlers.
       onFocus: (index) => latest.current.onFocus(index),
       onSelect: (index, range) => latest.current.onSelect(index, range),
       onOpen: (index) => latest.current.onOpen?.(index),
     }),
-    [columns, rowAt, rowHeight, detail, hovered],
+    [columns, rowAt, rowHeight, detail, hovered, latest],
+  );
+}
+
+function useHeadProps<T>(props: VirtualTableProps<T>, latest: Latest<T>): HeadProps<T> {
+  const { columns, sorts } = props;
+  const [resizes, moves, order] = [!!props.onResize, !!props.onMove, JSON.stringify(sorts)];
+  return useMemo(
+    () => ({
+      columns,
+      sorts,
+      onSort: (key, isAlso) => latest.current.onSort(key, isAlso),
+      onResize: resizes ? (key, width) => latest.current.onResize?.(key, width) : undefined,
+      onMove: moves ? (key, over) => latest.current.onMove?.(key, over) : undefined,
+    }),
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- the same order is the same list
+    [columns, order, resizes, moves, latest],
   );
 }
 

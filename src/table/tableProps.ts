@@ -34,6 +34,9 @@ export interface VirtualTableProps<T> {
   hovered?: Hovered;
 }
 
+/** What headings are drawn from; the same object as long as they would be drawn the same. */
+export type HeadProps<T> = Pick<VirtualTableProps<T>, 'columns' | 'sorts' | 'onSort' | 'onResize' | 'onMove'>;
+
 /** What rows are drawn from; the same object as long as they would be drawn the same. */
 export type RowProps<T> = Pick<
   VirtualTableProps<T>,

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { CutLine } from '../../../charts';
 import type { CutLineProps } from '../../../charts';
@@ -17,8 +17,15 @@ interface CutPaneProps extends Omit<CutLineProps, 'height' | 'points'> {
   children?: ReactNode;
 }
 
-/** The cut line of a step, with the words that it is read by. */
-export function CutPane({ points, isFolded, onFold, brushed, children, ...picture }: CutPaneProps) {
+/** The cut line of a step, with the words that it is read by. It stays as it is while its points do. */
+export const CutPane = memo(function CutPane({
+  points,
+  isFolded,
+  onFold,
+  brushed,
+  children,
+  ...picture
+}: CutPaneProps) {
   const [helpAt, setHelpAt] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -53,7 +60,7 @@ export function CutPane({ points, isFolded, onFold, brushed, children, ...pictur
       </Popover>
     </>
   );
-}
+});
 
 /** How to read the picture, in a few lines. */
 function Legend() {

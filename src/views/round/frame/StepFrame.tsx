@@ -7,6 +7,7 @@ import { CutPane } from './CutPane';
 import { StepHead } from './StepHead';
 import type { StepHeadProps } from './StepHead';
 import { Loading, Trouble } from '../../shared/kit';
+import { useSteady } from '../../shared/useSteady';
 
 interface StepFrameProps {
   view: StepRowsState;
@@ -32,6 +33,12 @@ export function StepFrame(props: StepFrameProps) {
   const { view, head, fields, isAdding, onAdding, cut, fault, waiting, rows, evidence } = props;
   const { area, setArea, shown, points } = view;
   const { state } = head;
+  const { onTry, ...line } = cut;
+  const acts = useSteady({
+    onTry: (acos: number | null) => onTry?.(acos),
+    onPick: view.rows.focusRow,
+    onFold: props.onFold,
+  });
   return (
     <>
       <main className="stepGrid">
@@ -47,14 +54,15 @@ export function StepFrame(props: StepFrameProps) {
         />
         <CutPane
           points={points}
-          {...cut}
+          {...line}
+          onTry={onTry && acts.onTry}
           focusedRow={view.rows.focusedRow}
           area={area}
           onArea={setArea}
-          onPick={view.rows.focusRow}
+          onPick={acts.onPick}
           brushed={area ? shown.length : null}
           isFolded={props.isFolded}
-          onFold={props.onFold}
+          onFold={acts.onFold}
         >
           {props.belowCut}
         </CutPane>

@@ -18,7 +18,7 @@ export interface PartEntry {
   words?: string;
 }
 
-interface PartListProps {
+export interface PartListProps {
   title: string;
   label: string;
   entries: readonly PartEntry[];

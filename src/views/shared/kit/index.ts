@@ -9,7 +9,7 @@ export { Check, OneOf } from './Check';
 export { Tabs } from './Tabs';
 export { Facts } from './Facts';
 export { PartList } from './PartList';
-export type { PartEntry } from './PartList';
+export type { PartEntry, PartListProps } from './PartList';
 export { Columns, FoldedPanel, SidePanel } from './Columns';
 export { PlaceLink } from './PlaceLink';
 export { Field, showFaults } from './form';
