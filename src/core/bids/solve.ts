@@ -30,7 +30,7 @@ const LEAST_SHARE = 0.05;
 const HELD = 0.98;
 
 /**
- * One multiplier per scope: bid = rho x phi x RPC x scale, with rho solved by bisection so that the whole scope lands on its
+ * One multiplier per scope: bid = rho x phi x RPC x scale, with rho found so (lastUnder) that the whole scope lands on its
  * target: sum flow x cpc x x^1.8 = target x kappa x sum flow x x x RPC x mix, x = effective bid / effective bid now (clicks ~ x,
  * cost per click ~ x^0.8); modifiers move it too. The most sales under one ACOS ceiling need equal marginal ACOS on all targets, and where the price is
  * set by the next bidder that means one rho for all. Scopes with under 300 orders a month are solved together, rho in
