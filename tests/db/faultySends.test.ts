@@ -11,7 +11,7 @@ import type { Shop } from './shop';
 // Hundreds of sends over a wire that hangs and cuts, to a market that fails, by an application that is killed, from a hand that clicks
 // twice: in the end the ledger says what the market's own books say.
 
-const SENDS = 160;
+const SENDS = 100;
 /** The application gives up a call after so long. */
 const ANSWER_S = 1;
 

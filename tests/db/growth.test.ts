@@ -50,7 +50,7 @@ const budgets = async () => {
 };
 
 test('it is grown in 60 days from nothing to the third stage, its budgets never over the total', async () => {
-  const [TOTAL, EVERY] = [40_000_000, 3];
+  const [TOTAL, EVERY] = [40_000_000, 4];
   const before = await ruleOf();
   const rule: Rule = {
     ...before,

@@ -122,7 +122,7 @@ describe('an upload', { timeout: 240_000 }, () => {
     const { sent, answer } = anUpload(account, 1e15);
     sent.write('day');
     const told = await answer;
-    expect(told.status).toBe(507);
+    expect([told.status, told.connection]).toEqual([507, 'close']);
     expect((told.json as unknown as { error: { message: string } }).error.message).toMatch(
       /The disk has .* MB free; this file needs about/,
     );

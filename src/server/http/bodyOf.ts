@@ -15,8 +15,11 @@ class Body {
   private hasEnded: boolean;
   /** Whether nothing more came in time: then the connection is of no more use. */
   private isStalled = false;
+  /** Whether it says itself that it is longer than is read unseen. */
+  private readonly isEndless: boolean;
 
   constructor(request: Request) {
+    this.isEndless = Number(request.headers.get('content-length')) > MOST_UNSEEN_BYTES;
     this.reader = request.body?.getReader();
     this.hasEnded = this.reader === undefined;
   }
@@ -54,6 +57,7 @@ class Body {
 
   /** Reads what is left. @returns whether its end was reached; if not, the connection has to be closed behind the answer */
   async drain(): Promise<boolean> {
+    if (this.isEndless && !this.hasEnded) return false;
     try {
       let bytes = 0;
       for (let part = await this.next(); part !== null; part = await this.next()) {

@@ -29,10 +29,12 @@ function sayer() {
   };
 }
 
-async function load(key: string) {
-  say(`The stand-in market plays the days of “${key}” …`);
+async function play(key: string) {
   const played = sayer();
-  await market().openScenario(key, (done, of) => played(() => `day ${done} of ${of}`));
+  await market().openScenario(key, (done, of) => played(() => `day ${done} of ${of} of “${key}” played`));
+}
+
+async function load(key: string) {
   const remote = (await market().accounts()).find((account) => account.id === key)!;
   say(`Loading ${remote.name} …`);
   const accountId = await accountOfMarket(remote, true);
@@ -57,7 +59,16 @@ try {
   }
   const loaded = await listLoadedDemos(db());
   const wanted = keys.filter((key) => !loaded.includes(key));
-  for (const key of wanted) await load(key);
+  if (wanted.length > 0)
+    say(`The stand-in market plays the days of ${wanted.map((key) => `“${key}”`).join(', ')} …`);
+  let playing = wanted.length > 0 ? play(wanted[0]) : undefined;
+  for (const [at, key] of wanted.entries()) {
+    await playing;
+    // While one account is read the market plays the next.
+    playing = at + 1 < wanted.length ? play(wanted[at + 1]) : undefined;
+    playing?.catch(() => {}); // told where it is waited for
+    await load(key);
+  }
 } finally {
   await closeContext();
 }
