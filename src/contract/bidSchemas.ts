@@ -54,7 +54,7 @@ const settings = Joi.object<RoundSettings>({
 
 const account = id.required();
 
-export const bidPlanRequest = Joi.object<BidsRequest<'plan'>>({
+export const bidPlanRequest = Joi.object<BidsRequest<'plan'> & { known?: string }>({
   account,
   settings,
   known: Joi.string().guid(),

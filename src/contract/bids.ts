@@ -29,8 +29,8 @@ export type RoundSettings = BidSettings & {
 
 /** What each question about bids is asked with. */
 export interface BidsAskedWith {
-  /** A bid for every target. @param known the base of a plan that is there already: of one on the same base only the columns that may differ are told */
-  plan: { settings: RoundSettings; known?: string };
+  /** A bid for every target. */
+  plan: { settings: RoundSettings };
   /** What another target ACOS of the account would do. */
   target: { settings: RoundSettings; acos: number };
   /** What a target of its own would do to a line, product, campaign or ad group. */

@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { settingsOf, USUAL_CHOICES } from '../../src/core/bids';
+import { PACES, settingsOf, USUAL_CHOICES } from '../../src/core/bids';
 import type { TargetPlan } from '../../src/core/bids';
 import { USUAL_LIMITS } from '../../src/core/changes';
 import { indexTree } from '../../src/core/structure';
@@ -7,7 +8,8 @@ import { addDays } from '../../src/core/units';
 import { asJson, pack, unpack } from '../../src/contract/packed';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { answerBids } from '../../src/plans/bidAnswers';
-import { keptBids } from '../../src/plans/bids';
+import { keptBids, wholePlan } from '../../src/plans/bids';
+import type { PlanAnswer, RoundPlan } from '../../src/plans/bids';
 import { answerField } from '../../src/plans/field';
 import { askBids, loadBidPlan } from '../../src/server/bids/askBids';
 import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
@@ -131,6 +133,15 @@ describe('a thread beside the application', () => {
     await has(null);
     expect(await left()).toBe(before);
     expect(before).toBeGreaterThan(0);
+  });
+
+  test('tells another pace as what it changes to whoever has the plan before, and the whole to everybody else', async () => {
+    const brisk = { ...settings, step: PACES.brisk };
+    const usual = unpack<RoundPlan>(await loadBidPlan(account.id, settings));
+    const told = unpack<PlanAnswer>(await loadBidPlan(account.id, brisk, usual.base));
+    expect(Object.keys(told)).not.toContain('wanted');
+    const whole = unpack<RoundPlan>(await loadBidPlan(account.id, brisk, randomUUID()));
+    expect(wholePlan(told, usual)).toEqual(whole);
   });
 
   test('tells whose question failed, and goes on with the next', async () => {

@@ -1,6 +1,5 @@
 import type { BidQuestion, BidsAskedWith } from '../../contract/bids';
-import { tellPlan } from '../bids';
-import type { GoalTrial, KeptBids, PlanAnswer, TargetTrial } from '../bids';
+import type { GoalTrial, KeptBids, RoundPlan, TargetTrial } from '../bids';
 import { budgetProposals, spendShares } from '../budgets';
 import type { BudgetsPlan, SpendShares } from '../budgets';
 import { placementProposals } from '../placements';
@@ -8,7 +7,7 @@ import type { PlacementProposals } from '../placements';
 
 /** What each question about bids is answered with. */
 export interface BidAnswers {
-  plan: PlanAnswer;
+  plan: RoundPlan;
   target: TargetTrial;
   goal: GoalTrial;
   /** In the order of the targets; null where none is known. */
@@ -24,7 +23,7 @@ export interface BidAnswers {
 type Answers = { [Q in BidQuestion]: (bids: KeptBids, asked: BidsAskedWith[Q]) => BidAnswers[Q] };
 
 const ANSWERS: Answers = {
-  plan: (bids, { settings, known }) => tellPlan(bids.columns(settings), known),
+  plan: (bids, { settings }) => bids.columns(settings),
   target: (bids, { settings, acos }) => bids.tryTarget(settings, acos),
   goal: (bids, { settings, goal }) => bids.tryGoal(settings, goal),
   wanted: (bids, { settings, targetIds }) => ({ bids: bids.wanted(settings, targetIds) }),

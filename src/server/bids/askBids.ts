@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
 import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../contract/bids';
-import { unpack } from '../../contract/packed';
+import { pack, unpack } from '../../contract/packed';
 import type { BidAnswers } from '../../plans/bidAnswers';
+import { tellPlan } from '../../plans/bids';
+import type { RoundPlan } from '../../plans/bids';
 import { needAccount } from '../accounts/accounts';
 import { keptRead } from '../context/keptReads';
 import { loadTreeColumns } from '../field/loadTree';
@@ -62,9 +64,12 @@ export async function loadBidPlan(
   known?: string,
 ): Promise<ArrayBuffer> {
   const bids = await bidsOf(accountId);
-  if (known) return askThread('bids', bids, 'plan', { settings, known });
   const at = createHash('sha1').update(JSON.stringify(settings)).digest('base64url');
-  return keptRead(`bids ${accountId} plan`, `${bids.stamp} ${at}`, () =>
+  const whole = await keptRead(`bids ${accountId} plan`, `${bids.stamp} ${at}`, () =>
     askThread('bids', bids, 'plan', { settings }),
   );
+  if (known === undefined) return whole;
+  const plan = unpack<RoundPlan>(whole);
+  const told = tellPlan(plan, known);
+  return told === plan ? whole : pack(told).buffer;
 }

@@ -3,7 +3,7 @@ import { BID_QUEUE } from '../../contract/aside';
 import { isCampaignStep, isTermStep } from '../../contract/review';
 import type { BidQueue } from '../../contract/review';
 import { PACES } from '../../core/bids';
-import { aheadOf, pendingTargets, roundSettings, wholePlan } from '../../plans/bids';
+import { aheadOf, pendingTargets, roundSettings } from '../../plans/bids';
 import { bidPlanner, planTerms, summaryOf } from '../../plans/steps';
 import type { Planned } from '../../plans/steps';
 import { askSuggestions, keptReview, pendingKeys, reviewSettings, rowKey } from '../../plans/terms';
@@ -70,7 +70,7 @@ async function bidPlans(
   const plan = bidPlanner({
     tree,
     sums,
-    bids: wholePlan(await askBids(id, 'plan', { settings }, otherwise(target, tree, how)), null),
+    bids: await askBids(id, 'plan', { settings }, otherwise(target, tree, how)),
     settings,
     staged: [...pendingTargets(pending).keys()],
     aside: aside.map(([targetId]) => targetId),

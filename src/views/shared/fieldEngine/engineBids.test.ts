@@ -8,7 +8,7 @@ import { readCondition } from '../../../core/conditions';
 import { fieldEngine } from './fieldEngine';
 import { indexTree } from '../../../core/structure';
 import { answerBids } from '../../../plans/bidAnswers';
-import { keptBids } from '../../../plans/bids';
+import { keptBids, tellPlan } from '../../../plans/bids';
 import type { BidsAsked } from '../../../plans/bids';
 
 const TARGETS = aFieldAnswer([
@@ -42,7 +42,7 @@ describe('bids in the engine', () => {
       tree: () => Promise.resolve(aTree()),
       fieldSums: () => Promise.resolve(TARGETS),
       bidPlan: async (_, at, known) => {
-        const answer = answerBids(bids, 'plan', { settings: at, known });
+        const answer = tellPlan(bids.columns(at), known);
         plans.push(Object.keys(answer).includes('from') ? 'whole' : 'step');
         return answer;
       },
