@@ -4,7 +4,7 @@ import { CHROMIUM_FLAGS } from './tests/chromiumFlags.mjs';
 export default defineConfig({
   testDir: 'tests/browser',
   // Each worker has an application, a market and a database of its own.
-  workers: 2,
+  workers: 3,
   timeout: 240_000,
   // Generous: a test tells whether something happens, never how quickly; machines are noisy.
   expect: { timeout: 45_000 },

@@ -3,7 +3,8 @@ import { SlowFirst } from './tests/slowFirst';
 
 export default defineConfig({
   test: {
-    maxWorkers: 2,
+    // As many as bin/test.mjs makes databases for.
+    maxWorkers: 3,
     sequence: { sequencer: SlowFirst },
     projects: [
       {

@@ -4,6 +4,17 @@ import type { RowRules } from './reportRow';
 
 const TOTAL = /^(grand |overall )?(total|totals|sum)s?\b\s*:?$/i;
 
+/** What a line holds beside its figures; null: more than two. Asked of every line, so it looks no further than it must. */
+function fewTexts(fields: string[], isFigure: ReadonlySet<number>): string[] | null {
+  const texts: string[] = [];
+  for (let at = 0; at < fields.length; at += 1) {
+    if (fields[at] === '' || isFigure.has(at)) continue;
+    const text = fields[at].trim();
+    if (text !== '' && texts.push(text) > 2) return null;
+  }
+  return texts;
+}
+
 /**
  * Makes the reader of a file's own total lines: figures under "Total", with neither a day nor an id.
  * @returns a line's figures in the order of the kind's, NaN where it leaves one open; null for any other line
@@ -17,9 +28,9 @@ export function totalLineReader({
   const isFigure = new Set<number>(spec.figures.flatMap(({ field }) => columns[field] ?? []));
   return (fields) => {
     if (fields.length > width) return null;
-    const texts = fields.flatMap((text, at) => (text.trim() === '' || isFigure.has(at) ? [] : [text.trim()]));
     // Beside the word nothing but a currency may stand: a campaign may be called "Total" too.
-    if (!texts.some((text) => TOTAL.test(text)) || texts.length > 2) return null;
+    const texts = fewTexts(fields, isFigure);
+    if (!texts?.some((text) => TOTAL.test(text))) return null;
     if (
       columns.day !== undefined &&
       !TOTAL.test(fields[columns.day].trim()) &&

@@ -2,6 +2,7 @@ import type { Placement } from '../../core/structure';
 import type { Db, Query } from '../connection';
 import { targetTable } from './targetTable';
 import { readColumns } from './numberColumns';
+import { sumOf } from './sumOf';
 
 /**
  * The days of targets and of campaigns by placement from a day on, ages counted back from the day before `today`. Days without a click
@@ -10,7 +11,8 @@ import { readColumns } from './numberColumns';
  */
 export async function readBidDays(sql: Db, accountId: number, from: string, today: string) {
   const table = await targetTable(sql, accountId, from, today);
-  const figures = 'sum(clicks) as clicks, sum(spend_micros) as spend, sum(orders) as orders';
+  // Of a target there is one row a day, and of a campaign's placement; of the terms that a target caught there are many.
+  const of = (column: string) => (table === 'target_day' ? column : sumOf(column));
   const age = `($3::date - 1 - day) as age`;
   const where = 'account_id = $1 and day >= $2::date and day < $3::date and (clicks > 0 or orders > 0)';
   const [days, placements] = await Promise.all([
@@ -18,13 +20,14 @@ export async function readBidDays(sql: Db, accountId: number, from: string, toda
       sql,
       [accountId, from, today],
       ['targetId', 'age', 'clicks', 'spend', 'orders', 'sales'],
-      `select target_id as "targetId", ${age}, ${figures}, sum(sales_micros) as sales from mowing.${table} where ${where} group by target_id, day`,
+      `select target_id as "targetId", ${age}, ${of('clicks')} as clicks, ${of('spend_micros')} as spend, ${of('orders')} as orders, ${of('sales_micros')} as sales
+       from mowing.${table} where ${where} ${table === 'target_day' ? '' : 'group by target_id, day'}`,
     ),
     readColumns(
       sql,
       [accountId, from, today],
       ['campaignId', 'placement', 'age', 'clicks', 'spend', 'orders'],
-      `select campaign_id as "campaignId", placement, ${age}, ${figures} from mowing.placement_day where ${where} group by campaign_id, placement, day`,
+      `select campaign_id as "campaignId", placement, ${age}, clicks, spend_micros as spend, orders from mowing.placement_day where ${where}`,
     ),
   ]);
   return { days, placements, kind: table === 'target_day' ? ('targets' as const) : ('terms' as const) };

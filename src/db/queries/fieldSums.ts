@@ -5,6 +5,7 @@ import type { Only } from './clickedOnly';
 import { addedUp } from './addedUp';
 import type { AddedUp, Span } from './addedUp';
 import { targetTable } from './targetTable';
+import { sumOf } from './sumOf';
 import { withRoom } from './withRoom';
 
 /** What rows are summed by: a target; a search term as one target caught it; a placement of a campaign. */
@@ -102,8 +103,8 @@ const namesOf = (keys: readonly [string, string][]): [column: string, name: stri
 function sumsOf(source: AddedUp, keys: readonly [column: string, name: string][], { where }: Only): string {
   const ids = keys.map(([column]) => `f.${column}`).join(', ');
   const sums = FIGURES.flatMap(([column]) => [
-    `coalesce(sum(f.${column}) filter (where ${source.isIn('now', 'f')}), 0)::bigint as ${column}`,
-    `coalesce(sum(f.${column}) filter (where ${source.isIn('before', 'f')}), 0)::bigint as ${column}_before`,
+    `coalesce(${sumOf(`f.${column}`)} filter (where ${source.isIn('now', 'f')}), 0) as ${column}`,
+    `coalesce(${sumOf(`f.${column}`)} filter (where ${source.isIn('before', 'f')}), 0) as ${column}_before`,
   ]);
   // The order of the rows is nobody's choice, but it is the same in all columns: they are read in one pass.
   return `with s as materialized (select ${ids}, ${sums.join(', ')} from ${source.rows} f where ${where} group by ${ids})

@@ -2,6 +2,7 @@ import type { HoursQuery } from '../../contract/hours';
 import type { Db, Query } from '../connection';
 import { readColumns } from './numberColumns';
 import type { NumberColumns } from './numberColumns';
+import { sumOf } from './sumOf';
 
 /** Figures of campaigns by hour of the week, as columns. Money in micros. */
 export const WEEK_HOUR_COLUMNS = [
@@ -49,7 +50,7 @@ export function readWeekHours(
     [account, from, to],
     WEEK_HOUR_COLUMNS,
     `select h.campaign_id as campaign, mod(mod(h.day - date '2024-01-01', 7) + 7, 7) * 24 + h.hour as cell, sum(h.impressions) as impressions,
-       sum(h.clicks) as clicks, sum(h.orders) as orders, sum(h.spend_micros) as spend, sum(h.sales_micros) as sales
+       sum(h.clicks) as clicks, sum(h.orders) as orders, ${sumOf('h.spend_micros')} as spend, ${sumOf('h.sales_micros')} as sales
      from mowing.campaign_hour h
      where h.account_id = $1 and h.day between $2::date and $3::date and ${only}
      group by 1, 2`,

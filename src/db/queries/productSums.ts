@@ -1,6 +1,7 @@
 import type { Query } from '../connection';
 import { addedUp } from './addedUp';
 import type { Span } from './addedUp';
+import { sumOf } from './sumOf';
 import { targetTable } from './targetTable';
 
 /** What the ads of a product cost and sold in a window and in the one before; micros. Null: of no product, or of several. */
@@ -29,7 +30,7 @@ export async function readProductSums(
     { now: window, before },
   );
   const sum = (column: string, span: string) =>
-    `coalesce(sum(f.${column}_micros) filter (where ${source.isIn(span, 'f')}), 0)::bigint`;
+    `coalesce(${sumOf(`f.${column}_micros`)} filter (where ${source.isIn(span, 'f')}), 0)`;
   // By target first: what it advertises is looked up once for each, and not for each of its weeks.
   return sql.unsafe<ProductSums[]>(
     `with s as materialized (

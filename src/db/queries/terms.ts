@@ -6,6 +6,7 @@ import { addedUp } from './addedUp';
 import type { AddedUp } from './addedUp';
 import { ALL, clickedOnly, isMoreThan } from './clickedOnly';
 import type { Only } from './clickedOnly';
+import { sumOf, sumOfBig } from './sumOf';
 import { withRoom } from './withRoom';
 
 /** The columns of search terms by ad group, and what they are in the query below. Money in micros. */
@@ -59,7 +60,7 @@ export interface ReadTerms {
 
 function sumsBy(source: AddedUp): Record<string, string> {
   const sum = (of: string, span: string) =>
-    `coalesce(sum(f.${of}) filter (where ${source.isIn(span, 'f')}), 0)::bigint`;
+    `coalesce(${sumOf(`f.${of}`)} filter (where ${source.isIn(span, 'f')}), 0)`;
   return {
     ...Object.fromEntries(Object.entries(FIGURES).map(([name, of]) => [name, sum(of, 'window')])),
     ...Object.fromEntries(
@@ -135,9 +136,9 @@ function termQuestion(source: AddedUp, { where }: Only): string {
       from ${source.rows} f where ${where}
       group by f.target_id, f.term_id
     ), by_ad_group as (
-      select t.ad_group_id, b.term_id, (array_agg(b.target_id order by b.clicks desc, b.impressions desc))[1] as target_id,
+      select t.ad_group_id, b.term_id, (max(array[b.clicks, b.impressions, b.target_id]))[3] as target_id,
         count(*) filter (where is_in_window) as targets, max(b.days) as days, ${Object.keys(sums)
-          .map((name) => `sum(b.${name}) as ${name}`)
+          .map((name) => `${sumOfBig(`b.${name}`)} as ${name}`)
           .join(', ')}
       from by_target b join mowing.target t on t.account_id = $1 and t.target_id = b.target_id
       group by t.ad_group_id, b.term_id

@@ -2,6 +2,7 @@ import { addDays, mondayOf } from '../../core/units';
 import type { Query } from '../connection';
 import { keyColumns } from './factTables';
 import type { FactTable } from './factTables';
+import { sumOf } from './sumOf';
 
 /**
  * Adds up anew the weeks that some days lie in. Called in the transaction that wrote them, so that weeks and days never differ. A week
@@ -22,9 +23,7 @@ export async function addUpWeeks(
     .filter((column) => column !== 'day')
     .join(', ');
   const columns = table.figures.map(({ column }) => column);
-  const summed = table.figures.map(({ column, type }) =>
-    type === 'int8' ? `mowing.sum_micros(${column})` : `sum(${column})`,
-  );
+  const summed = columns.map(sumOf);
   const hasClicks = columns.includes('clicks');
   const clicked = hasClicks ? ', count(*) filter (where clicks > 0)' : '';
   for (const week of weeks) {

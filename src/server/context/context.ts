@@ -7,6 +7,7 @@ import { followedBy, isOfReplica } from './replica';
 import type { Replica } from './replica';
 import { showThatAlive } from './alive';
 import type { Alive } from './alive';
+import type { OwnClient } from './ownClient';
 
 // Kept on the process rather than in the module: the pages' build and the program around it are two bundles, and
 // both must use, and end, the same pool.
@@ -23,6 +24,8 @@ interface Context {
   /** Null: one database does everything. */
   replica: Replica | null;
   log: pino.Logger;
+  /** Connections that wait for the next import. */
+  ownClients: OwnClient[];
   /** Made when it is first asked for: a program that only reads needs none. */
   alive?: Alive;
 }
@@ -42,6 +45,7 @@ function make(): Context {
         ? null
         : followedBy(sql, connect(copy, { max: 2 * READING_AT_ONCE, ...limits }), onTrouble),
     log,
+    ownClients: [],
   };
 }
 
@@ -74,6 +78,9 @@ export async function readingAhead<T>(work: () => Promise<T>): Promise<T> {
   return replica && (await replica.hasCaughtUp()) ? onPool(replica.sql, work) : work();
 }
 
+/** Connections of imports that are done, for the next ones; `withOwnClient` takes and gives them back. */
+export const ownClients = (): OwnClient[] => context().ownClients;
+
 /** The application's log: one JSON object a line. */
 export const log = (): pino.Logger => context().log;
 
@@ -94,10 +101,11 @@ export async function programNo(): Promise<number> {
 
 /** Ends the pools once their queries are done, at most 5 seconds later; whoever asks after that begins anew. */
 export async function closeContext(): Promise<void> {
-  const { alive, reads, replica, sql } = context();
+  const { alive, ownClients: spares, reads, replica, sql } = context();
   keeper[KEY] = undefined;
   await alive?.end();
   await reads.end({ timeout: 5 });
   await replica?.sql.end({ timeout: 5 });
+  await Promise.all(spares.map((client) => client.sql.end({ timeout: 5 })));
   await sql.end({ timeout: 5 });
 }

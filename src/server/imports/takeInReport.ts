@@ -13,6 +13,7 @@ import { touchImport } from '../../db/queries/imports';
 import { findCoverage } from '../../db/queries/coverage';
 import type { ImportEnd, ImportState } from '../../db/queries/imports';
 import { db, log } from '../context/context';
+import { withOwnClient } from '../context/ownClient';
 import { todayOf } from '../accounts/today';
 import { refusedMessage } from './importMessage';
 import { hintsOf, keepPointedAt } from './givenFile';
@@ -23,7 +24,6 @@ import type { Notes } from './reportEnd';
 import { SegmentWriter } from './segmentWriter';
 import { StagedImport } from './stagedImport';
 import type { ImportResult } from './stagedImport';
-import { withOwnClient } from './withOwnClient';
 
 /** Refused rows that are kept with reason and text; more are counted only. */
 const MOST_REFUSED_LISTED = 50_000;
