@@ -3,8 +3,7 @@ import { SlowFirst } from './tests/slowFirst';
 
 export default defineConfig({
   test: {
-    // As many as bin/test.mjs makes databases for.
-    maxWorkers: 3,
+    maxWorkers: 2,
     sequence: { sequencer: SlowFirst },
     projects: [
       {

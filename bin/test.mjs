@@ -19,8 +19,11 @@ const quiet = { ASTRO_TELEMETRY_DISABLED: '1', CI: 'true' };
 /** Files or folders of tests; none: all of them, and the checks. */
 const only = process.argv.slice(2);
 const isBrowser = (file) => file.includes('tests/browser');
-/** Tests that run beside one another: one more than the smallest machine this is for has cores, since some wait while others work. */
-const LANES = [0, 1, 2];
+const [hasBrowser, hasOthers] = [isBrowser, (file) => !isBrowser(file)].map(
+  (one) => only.length === 0 || only.some(one),
+);
+/** Tests that run beside one another: one a core of the smallest machine this is for; a third lane would only make the others slower. */
+const LANES = [0, 1];
 
 const seconds = async (work) => {
   const from = Date.now();
@@ -107,7 +110,17 @@ async function demoTemplate(env, databases) {
   return name;
 }
 
-/** Everything that the tests stand on; the first tests run before the demo is loaded. */
+/** Begins to make the demo's template. */
+function openDemo(env, databases) {
+  const demo = seconds(() => demoTemplate(env, databases)).then(({ value, took }) => {
+    say(`ready   the demo (${took})`);
+    return value;
+  });
+  demo.catch(() => {}); // told where it is waited for
+  return demo;
+}
+
+/** Everything that the tests stand on; the first of them run while the demo is being loaded. */
 async function stage() {
   const chromium = await ensureChromium();
   const port = await keepPort(path.join(dataDir, 'app-port'));
@@ -115,9 +128,8 @@ async function stage() {
   const databases = await openDatabases(postgres.adminUrl);
   await databases.hurry();
   for (const lane of LANES) await databases.copy(`tests_${lane + 1}`, 'mowing');
-  const { value: demo, took } = await seconds(() => demoTemplate(env, databases));
-  say(`ready   the stage: build, database, demo (demo ${took})`);
-  return { chromium, env, postgres, databases, demo };
+  say('ready   the stage: build, database');
+  return { chromium, env, postgres, databases, demo: hasBrowser ? openDemo(env, databases) : undefined };
 }
 
 /** A lane of browser tests: an application and a market of their own on a copy of the demo, which can be made anew. */
@@ -132,7 +144,7 @@ async function openLane({ env, databases, demo }, lane) {
     running = [];
   };
   const open = async () => {
-    await databases.copy(database, demo);
+    await databases.copy(database, await demo);
     running.push(await openMarket(own, lane));
     running.push(keepRunning('app', own, path.join(logs, `app-${lane}.log`)));
     await waitForAnswer(`${url}/api/health`, 60, 'application');
@@ -212,9 +224,10 @@ async function main() {
   await ensurePackages();
   const [staged] = await Promise.all([stage(), only.length === 0 ? staticChecks() : undefined]);
   try {
-    if (only.length === 0 || !only.every(isBrowser)) await otherTests(staged);
-    if (only.length === 0 || only.some(isBrowser)) await browserTests(staged);
+    if (hasOthers) await otherTests(staged);
+    if (hasBrowser) await browserTests(staged);
   } finally {
+    await staged.demo?.catch(() => {});
     await staged.databases.end();
     await staged.postgres.stop();
   }

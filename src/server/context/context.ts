@@ -7,7 +7,6 @@ import { followedBy, isOfReplica } from './replica';
 import type { Replica } from './replica';
 import { showThatAlive } from './alive';
 import type { Alive } from './alive';
-import type { OwnClient } from './ownClient';
 
 // Kept on the process rather than in the module: the pages' build and the program around it are two bundles, and
 // both must use, and end, the same pool.
@@ -16,6 +15,13 @@ const KEY = Symbol.for('mowing.context');
 /** Readings that are worked on at once, each with a connection for certain. */
 export const READING_AT_ONCE = 6;
 const LONGEST_READING_MS = 120_000;
+
+/** A connection that one piece of work has for itself. It stays for the next, as long as the driver keeps an idle one. */
+export interface OwnClient {
+  sql: Db;
+  /** Hears of its loss; null: nothing is under way on it. */
+  onLost: (() => void) | null;
+}
 
 interface Context {
   sql: Db;

@@ -1,13 +1,7 @@
 import { connect, databaseUrl } from '../../db/connection';
-import type { Db, Transaction } from '../../db/connection';
+import type { Transaction } from '../../db/connection';
 import { ownClients } from './context';
-
-/** A connection that one piece of work has for itself. It stays for the next, as long as the driver keeps an idle one. */
-export interface OwnClient {
-  sql: Db;
-  /** Hears of its loss; null: nothing is under way on it. */
-  onLost: (() => void) | null;
-}
+import type { OwnClient } from './context';
 
 function open(): OwnClient {
   const client: OwnClient = {

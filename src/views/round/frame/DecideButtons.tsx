@@ -1,7 +1,7 @@
 import Check from '@mui/icons-material/Check';
 import Close from '@mui/icons-material/Close';
 import Schedule from '@mui/icons-material/Schedule';
-import IconButton from '@mui/material/IconButton';
+import ButtonBase from '@mui/material/ButtonBase';
 
 interface DecideButtonsProps {
   /** What is decided on, for those who hear the page. */
@@ -18,16 +18,17 @@ export function DecideButtons({ name, onAccept, onLeave, onLater }: DecideButton
     { label: 'Leave', key: 'x', icon: <Close fontSize="inherit" />, act: onLeave },
     { label: 'Later', key: 'l', icon: <Schedule fontSize="inherit" />, act: onLater },
   ];
+  // Three a row of a long table: the barest of the library's buttons.
   return actions.map(({ label, key, icon, act }) => (
-    <IconButton
+    <ButtonBase
       key={label}
+      className="decide"
       data-may="decide"
       aria-label={`${label}: ${name}`}
       title={`${label} (${key})`}
       onClick={act}
-      sx={{ fontSize: 17, padding: '4px' }}
     >
       {icon}
-    </IconButton>
+    </ButtonBase>
   ));
 }

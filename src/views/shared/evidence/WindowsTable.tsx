@@ -1,7 +1,3 @@
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import { addSums, measure, NO_SUMS } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
 import { addDays, formatCount, formatMoney, formatShare } from '../../../core/units';
@@ -46,32 +42,35 @@ export function WindowsTable({ days, to, currency, firstDay, targetAcos, margin 
   if (margin !== null)
     lines.push([`Profit ${currency}`, ({ spend, sales }) => signedMoney(margin * sales - spend)]);
   return (
-    <Facts sx={{ marginTop: '6px', fontSize: 12.5 }}>
-      <TableHead>
-        <TableRow>
-          <TableCell>Days</TableCell>
+    <Facts className="windows">
+      <thead>
+        <tr>
+          <th scope="col">Days</th>
           {windows.map(({ length, isCut }) => (
-            <TableCell key={length} className="figure" title={isCut ? 'The data begins later' : undefined}>
+            <th
+              key={length}
+              scope="col"
+              className="figure"
+              title={isCut ? 'The data begins later' : undefined}
+            >
               {length}
               {isCut ? '*' : ''}
-            </TableCell>
+            </th>
           ))}
-        </TableRow>
-      </TableHead>
-      <TableBody>
+        </tr>
+      </thead>
+      <tbody>
         {lines.map(([label, show]) => (
-          <TableRow key={label}>
-            <TableCell className="faint" sx={{ whiteSpace: 'nowrap' }}>
-              {label}
-            </TableCell>
+          <tr key={label}>
+            <td className="faint">{label}</td>
             {windows.map(({ length, sums }) => (
-              <TableCell key={length} className="figure" sx={{ paddingRight: '4px' }}>
+              <td key={length} className="figure">
                 {show(sums)}
-              </TableCell>
+              </td>
             ))}
-          </TableRow>
+          </tr>
         ))}
-      </TableBody>
+      </tbody>
     </Facts>
   );
 }
