@@ -29,6 +29,16 @@ function columnsIn(value: unknown, path: string[] = []): { path: string[]; colum
   return Object.entries(value).flatMap(([name, part]) => columnsIn(part, [...path, name]));
 }
 
+/** The same without its columns. A replacer of JSON would be asked about every entry of every list. */
+function besidesColumns(value: unknown): unknown {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([name, part]): [string, unknown][] =>
+      isColumn(part) ? [] : [[name, besidesColumns(part)]],
+    ),
+  );
+}
+
 /**
  * Writes an answer as bytes: all of it but its columns of numbers as JSON, then each column as it lies in memory. Nothing is printed and
  * nothing has to be read figure by figure.
@@ -40,7 +50,7 @@ export function pack(value: object): Uint8Array<ArrayBuffer> {
     kind: kindOf(column),
     count: column.length,
   }));
-  const rest = JSON.stringify([value, described], (_, part: unknown) => (isColumn(part) ? undefined : part));
+  const rest = JSON.stringify([besidesColumns(value), described]);
   const text = new TextEncoder().encode(rest);
   let size = aligned(LENGTH_BYTES + text.length);
   for (const { column } of columns) size = aligned(size + column.byteLength);

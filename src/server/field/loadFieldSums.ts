@@ -34,9 +34,13 @@ export async function loadFieldSums(
       const [sums, targets] = await Promise.all([kept('target'), loadTargets(account)]);
       return { ...sums, columns: sumsByAdGroup(sums.columns, targets) };
     });
+  const totalSales = () =>
+    keptRead(`total sales ${accountId} ${spanKey(window)}`, String(account.figures), () =>
+      readTotalSales(db(), accountId, window),
+    );
   const [sums, totals] = await Promise.all([
     grain === 'ad-group' ? byAdGroup() : kept(grain),
-    grain === 'target' || grain === 'ad-group' ? readTotalSales(db(), accountId, window) : null,
+    grain === 'target' || grain === 'ad-group' ? totalSales() : null,
   ]);
   return { window, before, totals, ...sums };
 }
