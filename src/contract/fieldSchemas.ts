@@ -15,7 +15,7 @@ import { day, expression, id, text, windowFrom, windowTo } from './schemas';
 
 export const treeQuery = Joi.object<TreeQuery>({
   account: id.required(),
-  targets: Joi.string().valid('all', 'none').default('all'),
+  targets: Joi.string().valid('all', 'forms', 'none').default('all'),
 });
 
 /** A window of an account; without days the usual one. */

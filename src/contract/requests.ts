@@ -74,9 +74,9 @@ export interface FieldQuery extends OverviewQuery {
   grain: 'target' | 'ad-group' | 'term' | 'placement';
 }
 
-/** What an account is made of: with its targets, or only what they hang in. */
+/** What an account is made of: with its targets, with one of each form in an ad group, or only what they hang in. */
 export interface TreeQuery extends OfAccount {
-  targets: 'all' | 'none';
+  targets: 'all' | 'forms' | 'none';
 }
 
 /** Of targets that are there, or of some that are not yet. */

@@ -16,7 +16,7 @@ export { refinementKey, refinementWords } from './refinement';
 export type { Listing, Refinement } from './refinement';
 export { indexTree } from './accountTree';
 export { isInScope } from './scope';
-export { NO_TARGETS, TARGET_KINDS, TARGET_STATES, toTargets } from './targetColumns';
+export { NO_TARGETS, oneOfEachForm, TARGET_KINDS, TARGET_STATES, toTargets } from './targetColumns';
 export type { TargetColumns } from './targetColumns';
 export type {
   AccountTree,

@@ -10,8 +10,9 @@ import {
   EXACT,
   ITEMS,
 } from '../../../tests/make/terms';
-import { indexStructure, isExactTarget } from '.';
-import type { Target } from '.';
+import { KEYWORD_MATCHES } from '../matching';
+import { indexStructure, isExactTarget, oneOfEachForm, TARGET_KINDS, TARGET_STATES, toTargets } from '.';
+import type { AdGroup, Target, TargetColumns } from '.';
 
 describe('a home', () => {
   test('bids on known words only, or on known items only', () => {
@@ -118,4 +119,51 @@ test('a keyword stands in an ad group whatever its spelling; only broad match pa
   expect(hasKeyword(EXACT, 'phrase', 'jar lid')).toBe(true);
   expect(hasKeyword(EXACT, 'phrase', 'lid jar')).toBe(false);
   expect(hasKeyword(AUTO, 'broad', 'weight jar')).toBe(false);
+});
+
+test('one target of each form in an ad group tells of ad groups what all of them tell', () => {
+  const structure = aStructure();
+  const forms: Partial<Target>[] = [
+    {},
+    { kind: 'keyword', match: 'broad' },
+    { kind: 'item', match: null },
+    { kind: 'category', match: null },
+    { kind: 'auto', match: null },
+    { state: 'archived' },
+    { kind: 'keyword', match: 'phrase', state: 'paused' },
+  ];
+  for (let group = 0; group < 60; group += 1) {
+    structure.adGroups.push(anAdGroup({ id: 1000 + group, name: `group ${group}`, productId: group % 7 }));
+    // Which forms an ad group has is told by the digits of its number; each of them often.
+    for (let at = 0; at < 12; at += 1)
+      structure.targets.push(
+        anExactKeyword(`term ${at}`, {
+          id: 5000 + group * 12 + at,
+          adGroupId: 1000 + group,
+          ...forms[(group + (at % (1 + (group % 4))) * (1 + (group % 3))) % forms.length],
+        }),
+      );
+  }
+  const few = toTargets(oneOfEachForm(columnsOf(structure.targets)));
+  expect(few.length).toBeLessThan(structure.targets.length / 3);
+  const told = (targets: Target[]) => {
+    const index = indexStructure({ ...structure, targets });
+    const ids = (list: AdGroup[]) => list.map(({ id }) => id);
+    return {
+      homes: [ids(index.wordHomes), ids(index.itemHomes), ids(index.itemPlaces), ids(index.emptyAdGroups)],
+      research: [0, 1, 2, 3, 4, 5, 6, 7, null].map((product) => ids(index.researchAdGroups(product))),
+      words: structure.adGroups.map(({ id }) => index.takesWords(id)),
+    };
+  };
+  expect(told(few)).toEqual(told(structure.targets));
+});
+
+const columnsOf = (targets: Target[]): TargetColumns => ({
+  id: Float64Array.from(targets, ({ id }) => id),
+  adGroupId: Float64Array.from(targets, ({ adGroupId }) => adGroupId),
+  kind: Float64Array.from(targets, ({ kind }) => TARGET_KINDS.indexOf(kind)),
+  match: Float64Array.from(targets, ({ match }) => (match === null ? -1 : KEYWORD_MATCHES.indexOf(match))),
+  state: Float64Array.from(targets, ({ state }) => TARGET_STATES.indexOf(state)),
+  bid: Float64Array.from(targets, ({ bid }) => bid ?? -1),
+  expression: targets.map(({ expression }) => expression),
 });

@@ -44,7 +44,6 @@ export function indexStructure(structure: Structure): StructureIndex {
   const adGroups = new Map(structure.adGroups.map((adGroup) => [adGroup.id, adGroup]));
   const targets = new Map(structure.targets.map((target) => [target.id, target]));
   const live = structure.targets.filter((target) => target.state !== 'archived');
-  const exact = groupBy(live.filter(isExactTarget), (target) => matchForm(target.expression));
   const byAdGroup = groupBy(live, (target) => target.adGroupId);
   const negatives = structure.negatives.filter((negative) => negative.state !== 'archived');
   const ofAdGroup = negativeSets(negatives, (negative) => negative.adGroupId);
@@ -72,6 +71,7 @@ export function indexStructure(structure: Structure): StructureIndex {
     ({ productId }) => productId,
   );
   // Prepared when they are first asked for: most who index a structure never do.
+  let exact: Map<string, Target[]> | undefined;
   let keywords: Set<string> | undefined;
   let prepared: { negative: Negative; set: NegativeSet }[] | undefined;
   const blocks = (set: NegativeSet | undefined, form: string) => set !== undefined && isBlocked(form, set);
@@ -82,7 +82,9 @@ export function indexStructure(structure: Structure): StructureIndex {
     campaign: (id) => campaigns.get(id),
     adGroup: (id) => adGroups.get(id),
     target: (id) => targets.get(id),
-    exactTargets: (form) => exact.get(form) ?? [],
+    exactTargets: (form) =>
+      (exact ??= groupBy(live.filter(isExactTarget), (target) => matchForm(target.expression))).get(form) ??
+      [],
     hasKeyword: (adGroupId, match, form) =>
       (keywords ??= keywordKeys(live)).has(keywordKey(adGroupId, match, form)),
     isNegativeIn: (form, adGroup) =>

@@ -50,3 +50,33 @@ export function toTargets({ id, adGroupId, kind, match, state, bid, expression }
     };
   return targets;
 }
+
+/**
+ * One target of each kind, match and state in each ad group, the first of them: enough to tell what an ad group looks for, and a fraction
+ * of all.
+ */
+export function oneOfEachForm(all: TargetColumns): TargetColumns {
+  const kinds = TARGET_KINDS.length;
+  const states = TARGET_STATES.length;
+  // No match counts as the one before the first.
+  const matches = KEYWORD_MATCHES.length + 1;
+  const seen = new Set<number>();
+  const kept: number[] = [];
+  for (let at = 0; at < all.id.length; at += 1) {
+    const form = (all.kind[at] * matches + all.match[at] + 1) * states + all.state[at];
+    const key = all.adGroupId[at] * kinds * matches * states + form;
+    if (seen.has(key)) continue;
+    seen.add(key);
+    kept.push(at);
+  }
+  const pick = (column: Int32Array | Float64Array) => Float64Array.from(kept, (at) => column[at]);
+  return {
+    id: pick(all.id),
+    adGroupId: pick(all.adGroupId),
+    kind: pick(all.kind),
+    match: pick(all.match),
+    state: pick(all.state),
+    bid: pick(all.bid),
+    expression: kept.map((at) => all.expression[at]),
+  };
+}

@@ -3,7 +3,7 @@ import { entitiesOf, kindsThat } from '../../core/changes';
 import { PLACEMENT_STEP } from '../../plans/bids';
 import type { AccountTreeColumns } from '../../contract/field';
 import type { TreeQuery } from '../../contract/requests';
-import { NO_TARGETS, toTargets } from '../../core/structure';
+import { NO_TARGETS, oneOfEachForm, toTargets } from '../../core/structure';
 import type { AccountTree, LastChange, TargetColumns } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { loadStood } from '../changes/loadStood';
@@ -46,7 +46,7 @@ export async function loadTreeColumns(
       loadStood(accountId, on),
       listCampaignNodes(db(), accountId),
       listAdGroupNodes(db(), accountId),
-      asked === 'all' ? loadTargets(account) : NO_TARGETS,
+      targetsAsked(account, asked),
       listProducts(db(), accountId),
       listLines(db(), accountId),
       listGoals(db(), accountId),
@@ -81,6 +81,12 @@ export async function loadTreeColumns(
     lists,
     lastChanges,
   };
+}
+
+async function targetsAsked(account: AccountRow, asked: TreeQuery['targets']): Promise<TargetColumns> {
+  if (asked === 'none') return NO_TARGETS;
+  const all = await loadTargets(account);
+  return asked === 'all' ? all : oneOfEachForm(all);
 }
 
 /** The targets of an account, from memory where nothing was changed since. */

@@ -39,8 +39,8 @@ export function Place({ account, error }: PlaceProps) {
     enabled: account !== undefined && products.length > MANY,
   });
   const inLines = (list: typeof products) => byLineAndMoney(list, tree?.lines ?? [], figures?.products ?? []);
-  const openOf = (id: number | null) =>
-    researchOf(id).filter((one) => !routes.some(({ sourceId }) => sourceId === one.id)).length;
+  const hasRoute = new Set(routes.map(({ sourceId }) => sourceId));
+  const openOf = (id: number | null) => researchOf(id).filter((one) => !hasRoute.has(one.id)).length;
   return (
     <Columns
       name="routes"

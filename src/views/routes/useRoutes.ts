@@ -16,8 +16,8 @@ export function useRoutes(account: number | undefined) {
   const tell = useTell();
   const { did } = useUndo(account);
   const tree = useQuery({
-    queryKey: ['tree', account],
-    queryFn: () => api.tree(account!),
+    queryKey: ['tree', account, 'forms'],
+    queryFn: () => api.tree(account!, 'forms'),
     enabled: account !== undefined,
     staleTime: Infinity,
   });
