@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
 import { CHROMIUM_FLAGS } from '../../chromiumFlags.mjs';
 import type { AccountInfo } from '../../../src/contract/api';
+import { USUAL_RANK_SPAN } from '../../../src/contract/rank';
 import { readFieldSums } from '../../../src/db/queries/fieldSums';
 import { closeContext, db } from '../../../src/server/context/context';
 import { api } from '../../../src/views/shared/api';
@@ -76,6 +77,9 @@ async function readAlready(account: number) {
   await api.bidsLeft(account);
   await api.review(account);
   await api.standingNegatives(account);
+  await api.schedules(account);
+  // The last that is read ahead: no place is measured beside it.
+  await api.rank(account, USUAL_RANK_SPAN);
 }
 
 /** The sums of each grain as the database alone works them out: nothing kept, nothing packed. */
