@@ -40,6 +40,11 @@ describe('what an import came to is told in sentences', () => {
       '40 rows taken in (1 Oct 2026 to 28 Oct 2026); 60 rows were here already.',
     ],
     [
+      'one known',
+      { kept: 1, unchanged: 1 },
+      '1 row taken in (1 Oct 2026 to 28 Oct 2026); 1 row was here already.',
+    ],
+    [
       'all known',
       { kept: 0, unchanged: 1234 },
       'Nothing changed: all 1,234 rows (1 Oct 2026 to 28 Oct 2026) were here already with the same figures.',

@@ -73,9 +73,9 @@ function outcome(end: ImportEnd): string {
   if (end.state === 'refused')
     return `None of ${rows(end.read)} could be kept. See the list of lines and reasons.`;
   const span = end.firstDay === null || end.lastDay === null ? '' : ` (${spanOf(end.firstDay, end.lastDay)})`;
-  if (end.kept === 0)
-    return `Nothing changed: all ${rows(end.unchanged)}${span} were here already with the same figures.`;
-  const already = end.unchanged > 0 ? `; ${rows(end.unchanged)} were here already` : '';
+  const [all, were] = end.unchanged === 1 ? ['the only row', 'was'] : [`all ${rows(end.unchanged)}`, 'were'];
+  if (end.kept === 0) return `Nothing changed: ${all}${span} ${were} here already with the same figures.`;
+  const already = end.unchanged > 0 ? `; ${rows(end.unchanged)} ${were} here already` : '';
   return `${rows(end.kept)} taken in${span}${already}.`;
 }
 
