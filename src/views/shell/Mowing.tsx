@@ -1,10 +1,10 @@
-import { Activity, Suspense, lazy, memo, useState } from 'react';
+import { Activity, Suspense, memo, use, useState } from 'react';
 import type { ComponentType } from 'react';
 import { showDaysFrom } from '../../core/units';
 import { App } from '../shared/App';
 import { ErrorBoundary } from '../shared/ErrorBoundary';
 import { Frame } from '../shared/frame/Frame';
-import { PAGES, pageOf } from '../shared/frame/pages';
+import { pageOf } from '../shared/frame/pages';
 import type { PageName } from '../shared/frame/pages';
 import { Offers, makeOffers } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
@@ -15,26 +15,25 @@ import { useAccount } from '../shared/useAccount';
 import { useRoute } from './useRoute';
 import { Loading } from '../shared/kit';
 
-type Door = { Place: ComponentType<PlaceProps> };
+type PlaceComponent = ComponentType<PlaceProps>;
 
-const DOORS = import.meta.glob<Door>('../*/index.ts');
-const opened = new Map<PageName, Promise<Door>>();
-const open = (name: PageName): Promise<Door> => {
-  const door = opened.get(name) ?? DOORS[`../${name}/index.ts`]();
+const DOORS = import.meta.glob<{ Place: PlaceComponent }>('../*/index.ts');
+const opened = new Map<PageName, Promise<PlaceComponent>>();
+function open(name: PageName): Promise<PlaceComponent> {
+  const known = opened.get(name);
+  if (known) return known;
+  const door = DOORS[`../${name}/index.ts`]().then(({ Place }) => memo(Place));
   opened.set(name, door);
-  door.catch(() => opened.delete(name)); // the next try asks for it anew
   return door;
-};
-const PLACES = Object.fromEntries(
-  PAGES.map(({ name }) => [name, lazy(async () => ({ default: memo((await open(name)).Place) }))]),
-) as unknown as Record<PageName, ComponentType<PlaceProps>>;
+}
 
-// The place that the address names comes while the frame is being drawn.
+// Frame and place are drawn at once: the script of the place that the address names comes with the page.
 const first = pageOf(location.pathname);
-if (first) void open(first).catch(() => {});
+const firstIsHere = first && open(first).catch(() => null); // told where the place is drawn
 
 /** The whole of Mowing: one page that stays while places come and go, so that figures, tray and what was typed stay too. */
 export function Mowing({ place }: { place: PageName }) {
+  if (firstIsHere) use(firstIsHere);
   return (
     <App>
       <Shell first={place} />
@@ -55,23 +54,25 @@ function Shell({ first }: { first: PageName }) {
   return (
     <Offers value={offers}>
       <Frame place={place} accounts={accounts} account={account} tray={tray}>
-        {places.map((name) => {
-          const Place = PLACES[name];
-          return (
-            <Activity key={`${name} ${life}`} mode={name === place ? 'visible' : 'hidden'}>
-              <PlaceSearch value={searches[name] ?? ''}>
-                <ErrorBoundary>
-                  <Suspense fallback={<Loading>Opening …</Loading>}>
-                    <Place account={account} error={error} tray={tray} />
-                  </Suspense>
-                </ErrorBoundary>
-              </PlaceSearch>
-            </Activity>
-          );
-        })}
+        {places.map((name) => (
+          <Activity key={`${name} ${life}`} mode={name === place ? 'visible' : 'hidden'}>
+            <PlaceSearch value={searches[name] ?? ''}>
+              <ErrorBoundary>
+                <Suspense fallback={<Loading>Opening …</Loading>}>
+                  <Opened name={name} account={account} error={error} tray={tray} />
+                </Suspense>
+              </ErrorBoundary>
+            </PlaceSearch>
+          </Activity>
+        ))}
       </Frame>
     </Offers>
   );
+}
+
+function Opened({ name, ...props }: PlaceProps & { name: PageName }) {
+  const Place = use(open(name));
+  return <Place {...props} />;
 }
 
 /** The places seen of an account, which are kept as they were left; `life` is another one with another account. */

@@ -6,10 +6,10 @@ import { ahead as words } from '../words/ahead';
 import { chosenAccount, givenAccounts } from '../shared/givenAccounts';
 import type { PageName } from '../shared/frame/pages';
 import { askAhead } from '../shared/worker/workerLoad';
-import type { WorkerLoad } from '../shared/worker/workerLoad';
+import type { AheadLoad } from '../shared/worker/workerLoad';
 import { returned } from './returned';
 
-type Ahead = (values: URLSearchParams, account: AccountInfo) => WorkerLoad<unknown> | null;
+type Ahead = (values: URLSearchParams, account: AccountInfo) => AheadLoad<unknown> | null;
 
 const PLACES: Partial<Record<PageName, Ahead>> = { field, round, words };
 

@@ -1,7 +1,7 @@
 import type { PictureProps } from './pictureProps';
 import { useMemo } from 'react';
 import { CutLine } from '../../../charts';
-import type { PictureKind } from '../useFieldState';
+import type { PictureKind } from '../fieldView';
 import type { LoadedLens } from '../../../plans/field';
 import { BarsPicture } from './BarsPicture';
 import { HistogramPicture } from './HistogramPicture';

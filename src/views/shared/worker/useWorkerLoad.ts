@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { loaded } from './workerLoad';
+import { loaded, loadedAhead } from './workerLoad';
 import type { WorkerLoad } from './workerLoad';
 
 /** A load that no place shows is remembered for so long, ms. */
@@ -13,6 +13,7 @@ export function useWorkerLoad<T>(load: WorkerLoad<T>, isWanted: boolean) {
   const { data, error, isFetching, refetch } = useQuery<T, Error>({
     queryKey: load.key,
     queryFn: () => loaded(load),
+    initialData: () => loadedAhead(load),
     enabled: isWanted,
     staleTime: Infinity,
     gcTime: KEPT_MS,

@@ -6,19 +6,49 @@ export interface WorkerLoad<T> {
   load: () => Promise<T>;
 }
 
-const ahead = new Map<string, Promise<unknown>>();
+/** A load that is asked for before the page that shows it stands, with the first question about it. */
+export interface AheadLoad<T> extends WorkerLoad<T> {
+  /** Asked as soon as the load is there. */
+  first?: { question: unknown; ask(loaded: T): Promise<{ loadId: number } | null> };
+}
+
+interface Asked {
+  loading: Promise<unknown>;
+  /** Undefined: not here yet. */
+  loaded?: unknown;
+}
+
+const ahead = new Map<string, Asked>();
+const answers = new Map<string, unknown>();
+const answerKey = (loadId: number, question: string) => `${loadId} ${question}`;
 
 /** Asks for a load before the page that shows it stands: the worker works while the page's script still comes. */
-export function askAhead<T>({ key, load }: WorkerLoad<T>): void {
-  const asked = load();
-  asked.catch(() => {}); // told to whoever takes it
+export function askAhead<T>({ key, load, first }: AheadLoad<T>): void {
+  const both = async () => {
+    const loaded = await load();
+    // What goes wrong here goes wrong again, and is told, when the page asks.
+    const answer = await first?.ask(loaded).catch(() => null);
+    if (first && answer) answers.set(answerKey(answer.loadId, JSON.stringify(first.question)), answer);
+    asked.loaded = loaded;
+    return loaded;
+  };
+  const asked: Asked = { loading: both() };
+  asked.loading.catch(() => {}); // told to whoever takes it
   ahead.set(JSON.stringify(key), asked);
 }
 
 /** The load, if it was asked for ahead; once: the next is asked for anew. */
 export function loaded<T>({ key, load }: WorkerLoad<T>): Promise<T> {
   const name = JSON.stringify(key);
-  const asked = ahead.get(name) as Promise<T> | undefined;
+  const asked = ahead.get(name);
   ahead.delete(name);
-  return asked ?? load();
+  return (asked?.loading as Promise<T> | undefined) ?? load();
 }
+
+/** The load that was asked for ahead, if it is here already. */
+export const loadedAhead = <T>({ key }: WorkerLoad<T>): T | undefined =>
+  ahead.get(JSON.stringify(key))?.loaded as T | undefined;
+
+/** What was answered ahead to the first question about a load. @param question as JSON */
+export const answeredAhead = <A>(loadId: number | undefined, question: string): A | undefined =>
+  loadId === undefined ? undefined : (answers.get(answerKey(loadId, question)) as A | undefined);
