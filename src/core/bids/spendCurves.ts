@@ -1,5 +1,5 @@
 import { campaignPlans } from './modifiers';
-import type { BidSettings } from './observations';
+import type { AimSettings } from './observations';
 import type { PreparedBids } from './prepareBids';
 import { responsesOf, SPEND_POWER, tried } from './responses';
 import { solve } from './solve';
@@ -19,8 +19,14 @@ export interface SpendCurves {
 const POINTS = 40;
 const LEAST_SHARE = 0.02;
 
-/** The curves that money is shared out by: bids solved for their targets with budgets out of the way, and then with ever less. */
-export function spendCurves(prepared: PreparedBids, settings: BidSettings): SpendCurves {
+/**
+ * The curves that money is shared out by: bids solved for their targets with budgets out of the way, and then with ever less. No pace
+ * changes them.
+ */
+export function spendCurves(
+  prepared: PreparedBids,
+  { aim, modifiers }: Pick<AimSettings, 'aim' | 'modifiers'>,
+): SpendCurves {
   const { exposures, factors, worths, kappa, price } = prepared;
   const { campaigns: known, targets, scopes: aims } = prepared.observations;
   const observations = {
@@ -28,7 +34,7 @@ export function spendCurves(prepared: PreparedBids, settings: BidSettings): Spen
     campaigns: known.map((one) => ({ ...one, budget: null })),
     scopes: aims.map(({ targetAcos }) => ({ targetAcos })),
   };
-  const free = { ...settings, mostSpend: null, mostMultiplier: undefined };
+  const free: AimSettings = { aim, modifiers, mostSpend: null };
   const plans = campaignPlans(observations, factors, free);
   const responses = responsesOf(observations, free, exposures, worths, plans, kappa, price);
   const { multiplier } = solve(observations, free, exposures, responses);

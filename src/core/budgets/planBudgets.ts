@@ -35,6 +35,7 @@ const HIGH = 2;
  * Budgets of all campaigns as one solution with their bids: one multiplier rho for all, the lower of the one at which targets are met and
  * the largest at which the needs fit the total; budgets by need at that rho. Curves are of what clicks would cost with money enough, never
  * of what was spent: that is cut off by the budgets themselves.
+ * @param curves where they are known already
  */
 export function planBudgets(
   prepared: PreparedBids,
@@ -43,8 +44,8 @@ export function planBudgets(
   total: BudgetTotal,
   ranDry: RanDry,
   { minBudget, maxBudget }: Pick<MarketLimits, 'minBudget' | 'maxBudget'>,
+  curves = spendCurves(prepared, settings),
 ): BudgetPlan {
-  const curves = spendCurves(prepared, settings);
   const running = campaigns.flatMap(({ budget, isRunning }, at) =>
     budget !== null && isRunning ? [at] : [],
   );

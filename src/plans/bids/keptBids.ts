@@ -9,6 +9,7 @@ import {
   observationsOf,
   planColumns,
   prepareBids,
+  spendCurves,
   stakeOf,
   stepBids,
   withAhead,
@@ -23,6 +24,7 @@ import type {
   MonthTotal,
   PlanColumns,
   PreparedBids,
+  SpendCurves,
 } from '../../core/bids';
 import type { Goal } from '../../core/goals';
 import type { LensTable } from '../../core/lenses';
@@ -84,6 +86,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const prepared = prepareBids(withOpenDays(account.observations, ranDry));
   let aimed: { key: string; base: string; bids: AimedBids } | null = null;
   let known: { key: string; base: string; plan: BidPlan } | null = null;
+  let curved: { key: string; curves: SpendCurves } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
   const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
   const places = { target: at, campaign: campaignAt };
@@ -101,6 +104,12 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
     const key = JSON.stringify([settings.ahead, settings.money?.byBids, at]);
     if (aimed?.key !== key) aimed = { key, base: crypto.randomUUID(), bids: aimBids(fromHeld(settings), at) };
     return aimed;
+  };
+  /** What money is shared out by: kept for every pace, and whatever is set by hand. */
+  const curvesAt = ({ ahead, aim, modifiers }: RoundSettings, start: PreparedBids) => {
+    const key = JSON.stringify([ahead, aim, modifiers]);
+    if (curved?.key !== key) curved = { key, curves: spendCurves(start, { aim, modifiers }) };
+    return curved.curves;
   };
   const planAt = (settings: RoundSettings) => {
     const key = JSON.stringify(settings);
@@ -130,6 +139,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
       total,
       ranDry,
       settings.budgetLimits ?? USUAL_LIMITS,
+      curvesAt(settings, start),
     );
   };
   /** Bids go no higher than the money pays for, once it is said what it is for. */

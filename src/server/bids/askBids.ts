@@ -41,6 +41,11 @@ async function bidsOf(accountId: number, other?: Otherwise): Promise<Subject<'bi
 /** Questions that take long and are asked beside others, so that those need not wait for them. */
 const BESIDE: ReadonlySet<BidQuestion> = new Set(['placements', 'budgets', 'shares']);
 
+/** Of these the last answer is kept: every visit to the round asks them, mostly at the same settings. */
+const KEPT: ReadonlySet<BidQuestion> = new Set(['placements', 'budgets']);
+
+const hashOf = (asked: unknown) => createHash('sha1').update(JSON.stringify(asked)).digest('base64url');
+
 /** Asks about an account's bids. @param other left out: as everything stands now */
 export async function askBids<Q extends BidQuestion>(
   accountId: number,
@@ -49,8 +54,13 @@ export async function askBids<Q extends BidQuestion>(
   other?: Otherwise,
 ): Promise<BidAnswers[Q]> {
   const engine = BESIDE.has(question) ? 'money' : 'bids';
+  const bids = await bidsOf(accountId, other);
+  const ask = () => askThread<'bids' | 'money', Q>(engine, bids, question, asked);
+  const isKept = !other && KEPT.has(question);
   return unpack(
-    await askThread<'bids' | 'money', Q>(engine, await bidsOf(accountId, other), question, asked),
+    isKept
+      ? await keptRead(`bids ${accountId} ${question}`, `${bids.stamp} ${hashOf(asked)}`, ask)
+      : await ask(),
   );
 }
 
@@ -64,8 +74,7 @@ export async function loadBidPlan(
   known?: string,
 ): Promise<ArrayBuffer> {
   const bids = await bidsOf(accountId);
-  const at = createHash('sha1').update(JSON.stringify(settings)).digest('base64url');
-  const whole = await keptRead(`bids ${accountId} plan`, `${bids.stamp} ${at}`, () =>
+  const whole = await keptRead(`bids ${accountId} plan`, `${bids.stamp} ${hashOf(settings)}`, () =>
     askThread('bids', bids, 'plan', { settings }),
   );
   if (known === undefined) return whole;

@@ -7,7 +7,7 @@ import { USUAL_RANK_SPAN } from '../../contract/rank';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { db } from '../context/context';
 import { loadSchedules } from '../hours/loadSchedules';
-import { usualBidPlan, usualBudgets } from '../plans/usualPlans';
+import { usualBidPlan, usualBudgets, usualPlacements } from '../plans/usualPlans';
 import { loadRank } from '../rank/loadRank';
 import { loadReviewColumns } from '../review/loadReview';
 import { loadFindings } from '../structure/loadFindings';
@@ -60,6 +60,7 @@ async function planAhead({ id, revision }: AccountRow): Promise<void> {
   plannedFor.set(id, revision);
   await usualBidPlan(id);
   await usualBudgets(id);
+  await usualPlacements(id);
 }
 
 async function readFirst(account: AccountRow): Promise<void> {

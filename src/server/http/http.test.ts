@@ -9,7 +9,7 @@ import type { Visitor } from '../people/visitor';
 import { endpoint } from './endpoint';
 import { fileResponse } from './fileResponse';
 import { guardRequest } from './guard';
-import { readValues } from './read';
+import { readBody, readValues } from './read';
 import { secure } from './secureHeaders';
 
 process.env.MOWING_LOG = 'silent';
@@ -220,6 +220,15 @@ describe('texts that no database keeps', () => {
     ]);
     expect(faultsOf({ list: [{ 'k\0': 1 }] })).toHaveLength(1);
     expect(faultsOf({ name: 'jar 🫙 “5 l”' })).toEqual([]);
+  });
+
+  test.each([
+    ['an escaped NUL', '{"name":"a\\u0000b"}', 'NUL character'],
+    ['half a character, escaped', '{"list":[{"deep":"\\uD83D"}]}', 'half a character'],
+    ['half a character in the name of a field', '{"list":[{"\\udc00":1}]}', 'half a character'],
+  ])('are refused in the body of a request: %s', async (_, body, fault) => {
+    const request = new Request('http://127.0.0.1:4321/', { method: 'POST', body });
+    await expect(readBody(request, schema)).rejects.toThrow(fault);
   });
 });
 

@@ -14,7 +14,8 @@ export async function readBody<T>(request: Request, schema: ObjectSchema<T>): Pr
   } catch {
     throw new MowingError('bad-request', 'The request’s body is not JSON.');
   }
-  return readValues(value, schema, 'body');
+  // Most bodies can hold none, and looking through thousands of changes takes a tenth of a second.
+  return checked(value, schema, 'body', UNKEPT_ESCAPE.test(text));
 }
 
 async function readText(request: Request): Promise<string> {
@@ -30,9 +31,15 @@ async function readText(request: Request): Promise<string> {
   return text + decoder.decode();
 }
 
+/** How JSON writes a NUL, or half a character; what is read as UTF-8 holds no half, and no JSON holds a bare NUL. */
+const UNKEPT_ESCAPE = /\\u(?:0000|d[89a-f])/i;
+
 /** Values as their schema has them. @param where they stand: query, path, body @throws MowingError with every fault */
-export function readValues<T>(value: unknown, schema: ObjectSchema<T>, where: string): T {
-  const unkept = unkeptTexts(value, where);
+export const readValues = <T>(value: unknown, schema: ObjectSchema<T>, where: string): T =>
+  checked(value, schema, where, true);
+
+function checked<T>(value: unknown, schema: ObjectSchema<T>, where: string, mayHoldUnkept: boolean): T {
+  const unkept = mayHoldUnkept ? unkeptTexts(value, where) : [];
   if (unkept.length > 0)
     throw new MowingError('bad-request', unkept.map((fault) => fault.what).join('; '), unkept);
   const result = schema.validate(value, { abortEarly: false, convert: true });

@@ -1,11 +1,13 @@
 import { BID_QUEUE } from '../../contract/aside';
 import { isBidStep } from '../../contract/review';
 import { unpack } from '../../contract/packed';
-import { BID_STEPS } from '../../core/bids';
+import { BID_STEPS, settingsOf } from '../../core/bids';
 import type { TargetPlan } from '../../core/bids';
 import { aheadOf, pendingTargets, roundSettings } from '../../plans/bids';
 import type { RoundSettings } from '../../plans/bids';
 import type { BudgetsPlan } from '../../plans/budgets';
+import { placementSettings } from '../../plans/placements';
+import type { PlacementProposals } from '../../plans/placements';
 import { accountInfo, needAccount } from '../accounts/accounts';
 import { askBids, loadBidPlan } from '../bids/askBids';
 import { asideOf, pendingOf } from './asItStands';
@@ -23,6 +25,13 @@ export const usualBidPlan = async (accountId: number): Promise<ArrayBuffer> =>
 /** The same with its budgets. */
 export const usualBudgets = async (accountId: number): Promise<BudgetsPlan> =>
   askBids(accountId, 'budgets', { settings: await usualSettings(accountId), locks: [] });
+
+/** What the round's step of placements proposes first. */
+export async function usualPlacements(accountId: number): Promise<PlacementProposals> {
+  const { choices, limits, options } = accountInfo(await needAccount(accountId));
+  const settings = placementSettings(settingsOf(choices.bids, limits), options);
+  return askBids(accountId, 'placements', { settings });
+}
 
 /** How many bids the round's steps propose to change, without what is staged or put aside. */
 export async function bidsLeft(accountId: number): Promise<{ left: number }> {

@@ -99,12 +99,12 @@ export function TopBar({ place, accounts, account, tray, onTray, onHelp, onFind 
         Find or do
       </Button>
       <Button
-        variant={tray.changes.length > 0 ? 'contained' : 'outlined'}
+        variant={tray.count > 0 ? 'contained' : 'outlined'}
         onClick={onTray}
         title="Open or close the tray (t)"
         sx={{ flexShrink: 0 }}
       >
-        Tray · {formatCount(tray.changes.length)}
+        Tray · {formatCount(tray.count)}
       </Button>
       <PersonMenu account={account?.id} />
       <ThemeSwitch />

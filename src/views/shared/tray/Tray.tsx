@@ -102,8 +102,8 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
       <Box sx={{ display: 'flex', alignItems: 'center', gap: '12px', height: 36, padding: '0 16px' }}>
         <ButtonBase className="trayLine cut" onClick={() => onOpen(!isOpen)} aria-expanded={isOpen}>
           <strong>
-            {changes.length > 0
-              ? changeCount(changes.length)
+            {tray.count > 0
+              ? changeCount(tray.count)
               : tray.isAdding
                 ? 'On its way into the tray …'
                 : 'Nothing staged'}

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useTell } from '../useTell';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { findConflicts, sumExpected } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
@@ -22,6 +22,25 @@ function useOthers(account: number | undefined) {
     if (isNews) void client.invalidateQueries({ queryKey: ['changes', account, 'staged'] });
     shown.current = { account, mark };
   }, [client, account, mark]);
+}
+
+/** What the server has staged and the page has not read back: thousands take a second. */
+function useArrived(changes: readonly { id: number }[]) {
+  const [ids, setIds] = useState<ReadonlySet<number>>(new Set());
+  const count = useMemo(() => {
+    if (ids.size === 0) return 0;
+    const known = new Set(changes.map(({ id }) => id));
+    return [...ids].filter((id) => !known.has(id)).length;
+  }, [ids, changes]);
+  const staged = (list: readonly (number | null)[]) => list.filter((id) => id !== null);
+  return {
+    count,
+    add: (list: readonly (number | null)[]) => setIds((old) => new Set([...old, ...staged(list)])),
+    drop: (list: readonly (number | null)[]) => {
+      const gone = new Set(staged(list));
+      setIds((old) => new Set([...old].filter((id) => !gone.has(id))));
+    },
+  };
 }
 
 /** The tray of an account: what is staged, and what can be done with it. */
@@ -50,10 +69,15 @@ export function useTray(account: number | undefined) {
   const effect = useMemo(() => sumExpected(changes.map((one) => one.effect)), [changes]);
   const conflicts = useMemo(() => findConflicts(changes), [changes]);
 
+  const arrived = useArrived(changes);
   const stage = useMutation({
     mutationFn: (list: NewChange[]) => api.stage(account!, list),
+    onSuccess: ({ ids }) => arrived.add(ids),
     onError: fail,
-    onSettled: refresh,
+    onSettled: async (answer) => {
+      await refresh();
+      if (answer) arrived.drop(answer.ids);
+    },
   });
   const withdraw = useMutation({
     mutationFn: (ids: number[]) => undo.during(api.withdraw(account!, ids)),
@@ -97,6 +121,8 @@ export function useTray(account: number | undefined) {
   return useMemo(
     () => ({
       changes,
+      /** Of all that is staged: also of what was not read back yet. */
+      count: changes.length + arrived.count,
       sending: under,
       effect,
       isLoading,
@@ -113,7 +139,7 @@ export function useTray(account: number | undefined) {
       refresh,
     }),
     // oxlint-disable-next-line react-hooks/exhaustive-deps -- what acts hold moves with their states; they do the same for one account
-    [account, changes, under, effect, isLoading, isStaging, conflicts, acts],
+    [account, changes, arrived.count, under, effect, isLoading, isStaging, conflicts, acts],
   );
 }
 
