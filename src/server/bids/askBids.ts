@@ -53,15 +53,21 @@ export async function askBids<Q extends BidQuestion>(
   asked: BidsAskedWith[Q],
   other?: Otherwise,
 ): Promise<BidAnswers[Q]> {
+  return unpack(await packedBids(accountId, question, asked, other));
+}
+
+/** The same as the bytes that it travels in. */
+export async function packedBids<Q extends BidQuestion>(
+  accountId: number,
+  question: Q,
+  asked: BidsAskedWith[Q],
+  other?: Otherwise,
+): Promise<ArrayBuffer> {
   const engine = BESIDE.has(question) ? 'money' : 'bids';
   const bids = await bidsOf(accountId, other);
   const ask = () => askThread<'bids' | 'money', Q>(engine, bids, question, asked);
   const isKept = !other && KEPT.has(question);
-  return unpack(
-    isKept
-      ? await keptRead(`bids ${accountId} ${question}`, `${bids.stamp} ${hashOf(asked)}`, ask)
-      : await ask(),
-  );
+  return isKept ? keptRead(`bids ${accountId} ${question}`, `${bids.stamp} ${hashOf(asked)}`, ask) : ask();
 }
 
 /**

@@ -11,7 +11,7 @@ export const bidsApi = {
   bidPlan: (account: number, settings: RoundSettings, known?: string) =>
     askColumns<PlanAnswer>('/api/bids/plan', send('POST', { account, settings, known })),
   askBids: <Q extends Put>(account: number, question: Q, asked: BidsAskedWith[Q]) =>
-    ask<BidAnswers[Q]>(`/api/bids/${question}`, send('POST', { account, ...asked })),
+    askColumns<BidAnswers[Q]>(`/api/bids/${question}`, send('POST', { account, ...asked })),
   clickPrice: (account: number) => ask<BidAnswers['price']>(`/api/bids/price?${query({ account })}`),
   bidsLeft: (account: number) => ask<{ left: number }>(`/api/bids/left?${query({ account })}`),
 };
