@@ -4,6 +4,7 @@ import { defineConfig } from 'astro/config';
 import { createHash } from 'node:crypto';
 import { scriptsAhead } from './bin/parts/scriptsAhead.mjs';
 import { THEME_SCRIPT } from './src/layouts/themeScript.ts';
+import { WORKER_SCRIPT } from './src/views/shared/worker/workerScript.ts';
 
 const hashOf = (script) => `sha256-${createHash('sha256').update(script).digest('base64')}`;
 
@@ -19,7 +20,7 @@ export default defineConfig({
   image: { service: { entrypoint: './src/layouts/plainImages.ts' } },
   devToolbar: { enabled: false },
   // Hashes of the scripts that this build writes into pages; the middleware takes the policy for scripts from here.
-  experimental: { csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT)] } } },
+  experimental: { csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT), hashOf(WORKER_SCRIPT)] } } },
   vite: {
     plugins: [scriptsAhead()],
     worker: { format: 'es' },

@@ -222,9 +222,13 @@ export async function markTray(sql: Query, accountId: number): Promise<string> {
   return mark;
 }
 
-/** How many changes lie in the tray. */
-export async function countStaged(sql: Query, accountId: number): Promise<number> {
-  const [{ count }] = await sql<{ count: number }[]>`
-    select count(*)::integer as count from mowing.change where account_id = ${accountId} and state = 'staged'`;
-  return count;
+/** How many changes lie in the tray, and how many are under way. */
+export async function countPending(
+  sql: Query,
+  accountId: number,
+): Promise<{ staged: number; sending: number }> {
+  const [counts] = await sql<{ staged: number; sending: number }[]>`
+    select count(*) filter (where state = 'staged')::integer as staged, count(*) filter (where state = 'sending')::integer as sending
+    from mowing.change where account_id = ${accountId} and state in ('staged', 'sending')`;
+  return counts;
 }

@@ -6,7 +6,7 @@ import { addDays, counted } from '../../core/units';
 import { sumsIn } from '../../core/windows';
 import { listAccounts } from '../../db/queries/accounts';
 import type { AccountRow } from '../../db/queries/accounts';
-import { countStaged } from '../../db/queries/changes';
+import { countPending } from '../../db/queries/changes';
 import { db, log } from '../context/context';
 import { lastTakenIn } from '../../db/queries/imports';
 import { loadOverview, WEIGH_DAYS } from '../field/loadOverview';
@@ -25,8 +25,8 @@ export async function loadAccountList(
 
 async function lineOf(account: AccountRow): Promise<AccountLine> {
   const { id, name, currency, targetAcos, lastDay } = account;
-  const [staged, takenAt, figures, sync] = await Promise.all([
-    countStaged(db(), id),
+  const [{ staged }, takenAt, figures, sync] = await Promise.all([
+    countPending(db(), id),
     lastTakenIn(db(), id),
     lastDay === null ? null : figuresOf(account, lastDay).catch((error: Error) => untold(id, error)),
     loadSync(id),

@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { THEME_KEY, theme } from '../../theme/theme';
 import { writeNumbersAs } from '../../core/units';
 import { ApiError } from './api';
-import { givenAccounts } from './givenAccounts';
+import { keepGiven } from './given';
 import { ErrorBoundary } from './ErrorBoundary';
 import { toSignIn } from './people/toSignIn';
 import { readerLocale } from './reader';
@@ -25,8 +25,7 @@ export function App({ children }: { children: ReactNode }) {
       mutationCache: new MutationCache({ onError }),
       defaultOptions: { queries: { retry: isWorthAnother, refetchOnWindowFocus: true, staleTime: 5000 } },
     });
-    const accounts = givenAccounts();
-    if (accounts) made.setQueryData(['accounts'], accounts);
+    keepGiven(made);
     return made;
   });
   return (

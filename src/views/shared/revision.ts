@@ -3,6 +3,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { AccountInfo, RevisionAnswer } from '../../contract/api';
 import { api } from './api';
+import { queryKeys } from './queryKeys';
 
 /** What stands in a page for the days of an account: it moves on only when the reader takes newer data over. */
 type Shown = Pick<AccountInfo, 'revision' | 'today' | 'firstDay' | 'lastDay' | 'sums'>;
@@ -37,7 +38,11 @@ export function useShownAccount(account: AccountInfo | undefined): AccountInfo |
 
 /** Shows the newest data of an account: for what the reader took over, or did. What the worker holds is keyed by the revision; all else is asked anew. */
 export async function takeOverData(client: QueryClient, id: number): Promise<void> {
-  const accounts = await client.fetchQuery({ queryKey: ['accounts'], queryFn: api.accounts, staleTime: 0 });
+  const accounts = await client.fetchQuery({
+    queryKey: queryKeys.accounts,
+    queryFn: api.accounts,
+    staleTime: 0,
+  });
   const newest = accounts.find((one) => one.id === id);
   if (newest) show(newest);
   await client.invalidateQueries({ predicate: ({ meta }) => meta?.inWorker !== true });
@@ -49,11 +54,10 @@ const ASK_EVERY_MS = 15_000;
 /** The newest state of an account, asked for now and then. */
 export function useRevision(id: number | undefined): RevisionAnswer | undefined {
   const { data } = useQuery({
-    queryKey: ['revision', id],
+    queryKey: queryKeys.revision(id),
     queryFn: () => api.revision(id!),
     enabled: id !== undefined,
     refetchInterval: ASK_EVERY_MS,
-    staleTime: 0,
   });
   return data;
 }

@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { AccountInfo } from '../../contract/api';
 import { RIGHTS } from '../../contract/people';
 import { api } from './api';
-import { chosenAccount } from './givenAccounts';
+import { chosenAccount } from './given';
+import { queryKeys } from './queryKeys';
 import { useShownAccount } from './revision';
 import { remember } from './remembered';
 
@@ -13,7 +14,7 @@ export function useAccount(named: string | null): {
   account: AccountInfo | undefined;
   error: Error | null;
 } {
-  const { data, error } = useQuery({ queryKey: ['accounts'], queryFn: api.accounts });
+  const { data, error } = useQuery({ queryKey: queryKeys.accounts, queryFn: api.accounts });
   const accounts = data ?? [];
   const found = chosenAccount(accounts, named);
   const account = useShownAccount(found);

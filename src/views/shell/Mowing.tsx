@@ -1,4 +1,4 @@
-import { Activity, Suspense, memo, use, useState } from 'react';
+import { Activity, Suspense, createElement, memo, use, useState } from 'react';
 import type { ComponentType } from 'react';
 import { showDaysFrom } from '../../core/units';
 import { App } from '../shared/App';
@@ -71,8 +71,7 @@ function Shell({ first }: { first: PageName }) {
 }
 
 function Opened({ name, ...props }: PlaceProps & { name: PageName }) {
-  const Place = use(open(name));
-  return <Place {...props} />;
+  return createElement(use(open(name)), props);
 }
 
 /** The places seen of an account, which are kept as they were left; `life` is another one with another account. */

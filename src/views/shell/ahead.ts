@@ -3,7 +3,7 @@ import type { AccountInfo } from '../../contract/api';
 import { ahead as field } from '../field/ahead';
 import { ahead as round } from '../round/ahead';
 import { ahead as words } from '../words/ahead';
-import { chosenAccount, givenAccounts } from '../shared/givenAccounts';
+import { chosenAccount, given } from '../shared/given';
 import type { PageName } from '../shared/frame/pages';
 import { askAhead } from '../shared/worker/workerLoad';
 import type { AheadLoad } from '../shared/worker/workerLoad';
@@ -15,6 +15,6 @@ const PLACES: Partial<Record<PageName, Ahead>> = { field, round, words };
 
 const place = location.pathname.replaceAll('/', '') as PageName;
 const values = new URLSearchParams(returned(place, location.search.replace(/^\?/, ''), {}));
-const account = chosenAccount(givenAccounts() ?? [], values.get('account'));
+const account = chosenAccount(given()?.accounts ?? [], values.get('account'));
 const load = account && PLACES[place]?.(values, account);
 if (load) askAhead(load);

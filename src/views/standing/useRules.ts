@@ -6,7 +6,8 @@ import { KEYWORD_MATCHES } from '../../core/matching';
 import type { KeywordMatch } from '../../core/matching';
 import type { Rule, RuleGuards, RuleWork } from '../../core/rules';
 import { api } from '../shared/api';
-import { rulesKey, useRulesOf } from '../shared/standing/useRulesOf';
+import { queryKeys } from '../shared/queryKeys';
+import { useRulesOf } from '../shared/standing/useRulesOf';
 import { inTurn } from '../shared/inTurn';
 import { useUndo } from '../shared/undo/useUndo';
 import { useTell } from '../shared/useTell';
@@ -20,7 +21,7 @@ export function useRules(account: AccountInfo | undefined) {
   const undo = useUndo(account?.id);
   const { data, error } = useRulesOf(account);
   const kept = (answer: RulesAnswer) => {
-    client.setQueryData(rulesKey(account!), answer);
+    client.setQueryData(queryKeys.rules(account!), answer);
     return answer;
   };
   const told = async (work: () => Promise<void>) => {
@@ -33,10 +34,10 @@ export function useRules(account: AccountInfo | undefined) {
   /** An edit shows at once: the next one, which may come before the answer, starts from it and takes nothing back. */
   const save = (info: RuleInfo, change: Partial<Rule>, isOn: boolean | undefined, words: string) => {
     const { id } = info;
-    const shown = client.getQueryData<RulesAnswer>(rulesKey(account!)) ?? data!;
+    const shown = client.getQueryData<RulesAnswer>(queryKeys.rules(account!)) ?? data!;
     const before = shown.rules.find((one) => one.id === id)?.rule ?? info.rule;
     const rule = { ...before, ...change };
-    client.setQueryData(rulesKey(account!), {
+    client.setQueryData(queryKeys.rules(account!), {
       ...shown,
       rules: shown.rules.map((one) => (one.id === id ? { ...one, rule } : one)),
     });

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { findConflicts, sumExpected } from '../../../core/changes';
 import type { NewChange } from '../../../contract/changes';
 import { api } from '../api';
+import { queryKeys } from '../queryKeys';
 import { useRevision } from '../revision';
 import { useUndo } from '../undo/useUndo';
 import { changeCount } from './money';
@@ -19,7 +20,7 @@ function useOthers(account: number | undefined) {
   useEffect(() => {
     const isNews = shown.current.account === account && shown.current.mark !== mark;
     if (mark === undefined) return;
-    if (isNews) void client.invalidateQueries({ queryKey: ['changes', account, 'staged'] });
+    if (isNews) void client.invalidateQueries({ queryKey: queryKeys.changes(account, 'staged') });
     shown.current = { account, mark };
   }, [client, account, mark]);
 }
@@ -49,13 +50,13 @@ export function useTray(account: number | undefined) {
   const tell = useTell();
   const undo = useUndo(account);
   const staged = useQuery({
-    queryKey: ['changes', account, 'staged'],
+    queryKey: queryKeys.changes(account, 'staged'),
     queryFn: () => api.changes(account!, { state: 'staged' }),
     enabled: account !== undefined,
   });
   useOthers(account);
   const sending = useQuery({
-    queryKey: ['changes', account, 'sending'],
+    queryKey: queryKeys.changes(account, 'sending'),
     queryFn: () => api.changes(account!, { state: 'sending' }),
     enabled: account !== undefined,
     refetchInterval: (query) => (query.state.data?.length ? 3000 : false),

@@ -1,0 +1,11 @@
+import type { AccountInfo } from '../../contract/api';
+import type { ChangeState } from '../../core/changes';
+
+/** By which names what the frame asks is known: what comes with the page is kept under the same. */
+export const queryKeys = {
+  accounts: ['accounts'] as const,
+  me: ['me'] as const,
+  revision: (account: number | undefined) => ['revision', account] as const,
+  rules: ({ id, revision }: Pick<AccountInfo, 'id' | 'revision'>) => ['rules', id, revision] as const,
+  changes: (account: number | undefined, state: ChangeState) => ['changes', account, state] as const,
+};
