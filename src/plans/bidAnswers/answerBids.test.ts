@@ -41,6 +41,17 @@ describe('asked about an account’s bids', () => {
     expect(() => wholePlan(brisk, null)).toThrow('another plan');
   });
 
+  test('budgets at another pace are shared out by what was kept from the one before, as if made anew; another aim has its own', () => {
+    const money = { means: 'sum stays' as const, month: null, over: 1, byBids: [] };
+    const at = (over: Partial<typeof settings>, of = bids) =>
+      of.budgets({ ...settings, money, ...over }, new Map())!;
+    const usual = at({});
+    for (const over of [{ step: PACES.brisk }, { aim: 'keep profit' as const }, {}])
+      expect(at(over)).toEqual(at(over, keptBids(index, feed)));
+    const demands = ({ proposals }: typeof usual) => proposals.map(({ demand }) => demand);
+    expect(demands(at({ aim: 'keep profit' }))).not.toEqual(demands(usual));
+  });
+
   test('a target of one scope alone tells what it does there, and leaves the others out', () => {
     const campaignId = index.placeOfTarget(1003).campaignId!;
     const at = (acos: number) =>

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 import { aChangeInfo } from '../../../../tests/make/changes';
 import { draw } from '../../../../tests/make/page';
 import { findConflicts, sumExpected, USUAL_LIMITS } from '../../../core/changes';
@@ -8,6 +8,7 @@ import { CostlyNegatives } from './CostlyNegatives';
 import { ReadBackDialog } from './ReadBackDialog';
 import { TrayList } from './TrayList';
 import type { CostlyNegative, NegativeChecked } from './useNegativeCheck';
+import { useTray } from './useTray';
 import type { TrayState } from './useTray';
 
 /** A tray of some changes, and what was done with it, in turn. */
@@ -249,5 +250,35 @@ describe('an edited change file', () => {
     expect(screen.getByText('1 line says what the tray says.')).toBeTruthy();
     press('Leave the tray as it is');
     expect([done, isClosed()]).toEqual([[], true]);
+  });
+});
+
+describe('what was accepted', () => {
+  afterEach(() => vi.unstubAllGlobals());
+
+  test('counts in the tray as soon as the server has staged it, before it is read back; once, when it is', async () => {
+    let readBack: (list: ChangeInfo[]) => void = () => {};
+    const lists = [
+      Promise.resolve([aBid({ id: 1 })]),
+      new Promise<ChangeInfo[]>((done) => (readBack = done)),
+    ];
+    vi.stubGlobal('fetch', async (address: string, init?: RequestInit) => {
+      if (init?.method === 'POST') return Response.json({ ids: [1, 2, 3, null] });
+      if (address.includes('state=staged')) return Response.json(await lists.shift());
+      return Response.json([]);
+    });
+    function Shown() {
+      const tray = useTray(5);
+      return (
+        <button type="button" onClick={() => tray.stage.mutate([])}>
+          {tray.count} counted, {tray.changes.length} read
+        </button>
+      );
+    }
+    draw(<Shown />);
+    fireEvent.click(await screen.findByText('1 counted, 1 read'));
+    await screen.findByText('3 counted, 1 read');
+    readBack([1, 2, 3].map((id) => aBid({ id })));
+    await screen.findByText('3 counted, 3 read');
   });
 });
