@@ -1,4 +1,6 @@
 import type { AccountInfo, RevisionAnswer } from './api';
+import type { SettledWindow } from '../core/windows';
+import type { Aside } from './aside';
 import type { ChangeInfo } from './changes';
 import type { Me } from './people';
 import type { RulesAnswer } from './rules';
@@ -15,5 +17,8 @@ export interface Given {
     /** Left out where they are many. */
     staged?: ChangeInfo[];
     sending?: ChangeInfo[];
+    /** For the round: what is put aside, and the days that it looks at. */
+    aside?: { aside: Aside[] };
+    window?: SettledWindow;
   } | null;
 }

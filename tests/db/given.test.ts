@@ -33,23 +33,33 @@ async function anAccountWithStaged(count: number): Promise<number> {
   return account.id;
 }
 
+const given = (account: number, place = 'field', visitor = ANYBODY) =>
+  loadGiven(visitor, place, new URLSearchParams({ account: String(account) }));
+
 describe('what comes with a page', () => {
   test('tells the tray of the account that is named; many changes are left to be asked for', async () => {
     const [few, many] = [await anAccountWithStaged(3), await anAccountWithStaged(101)];
-    expect((await loadGiven(ANYBODY, few)).of).toMatchObject({
+    expect((await given(few)).of).toMatchObject({
       account: few,
       staged: [{}, {}, {}],
       sending: [],
     });
-    const { of } = await loadGiven(ANYBODY, many);
+    const { of } = await given(many);
     expect(of?.staged).toBeUndefined();
     expect(of?.revision.tray).toMatch(/^101 /);
+  });
+
+  test('tells the round what is put aside, and its days; other places nothing of them', async () => {
+    const id = await anAccountWithStaged(1);
+    const { of } = await given(id, 'round');
+    expect(of).toMatchObject({ aside: { aside: [] }, window: { to: '2026-11-01' } });
+    expect((await given(id)).of).not.toHaveProperty('window');
   });
 
   test('tells nothing of an account that whoever asks may not see', async () => {
     const id = await anAccountWithStaged(1);
     const stranger = { ...ANYBODY, rightsOn: (account: number) => (account === id ? null : RIGHTS) };
-    const told = await loadGiven(stranger, id);
+    const told = await given(id, 'field', stranger);
     expect(told.of).toBeNull();
     expect(told.accounts.map((one) => one.id)).not.toContain(id);
   });

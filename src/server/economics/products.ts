@@ -14,6 +14,7 @@ import type { SumsGroup } from '../../db/queries/sums';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead, spanKey } from '../context/keptReads';
 import { recorded } from '../trail';
 import type { Caller } from '../trail';
 import { loadCompletion } from '../sync/loadCompletion';
@@ -35,7 +36,9 @@ export async function loadProducts(accountId: number): Promise<ProductsAnswer> {
   const [products, goals, sums] = await Promise.all([
     listProducts(db(), accountId),
     listGoals(db(), accountId),
-    readSums(db(), { accountId, grain: 'product', scope: null, from, to, before: null, completion: [] }),
+    keptRead(`product sums ${accountId} ${spanKey({ from, to })}`, String(account.figures), () =>
+      readSums(db(), { accountId, grain: 'product', scope: null, from, to, before: null, completion: [] }),
+    ),
   ]);
   const byProduct = new Map(sums.map((one) => [one.id, one]));
   const findGoal = goalFinder(goals, account.targetAcos);

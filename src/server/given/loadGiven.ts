@@ -1,6 +1,8 @@
 import type { Given } from '../../contract/given';
 import { countPending } from '../../db/queries/changes';
 import { loadAccounts, loadRevision } from '../accounts/accounts';
+import { loadWindow } from '../accounts/chooseWindow';
+import { loadAside } from '../aside/aside';
 import { loadChanges } from '../changes/loadChanges';
 import { db } from '../context/context';
 import { meOf } from '../people/meOf';
@@ -9,15 +11,33 @@ import { loadRules } from '../standing/rules';
 
 /** More changes than these would keep the page itself waiting. */
 const MOST_CHANGES = 100;
+const MOST_ASIDE = 1000;
 
-/** What comes with a page. @param named the account that its address names */
-export async function loadGiven(visitor: Visitor, named: number | null): Promise<Given> {
+type Of = NonNullable<Given['of']>;
+
+/** What comes with a page. @param values of its address */
+export async function loadGiven(visitor: Visitor, place: string, values: URLSearchParams): Promise<Given> {
   const accounts = await loadAccounts(visitor.rightsOn);
-  const account = accounts.find(({ id }) => id === named)?.id;
-  return { accounts, me: meOf(visitor), of: account === undefined ? null : await ofAccount(account) };
+  const account = accounts.find(({ id }) => String(id) === values.get('account'))?.id;
+  if (account === undefined) return { accounts, me: meOf(visitor), of: null };
+  const [of, more] = await Promise.all([
+    ofAccount(account),
+    place === 'round' ? ofRound(account, values) : undefined,
+  ]);
+  return { accounts, me: meOf(visitor), of: { ...of, ...more } };
 }
 
-async function ofAccount(account: number): Promise<NonNullable<Given['of']>> {
+async function ofRound(account: number, values: URLSearchParams): Promise<Pick<Of, 'aside' | 'window'>> {
+  const day = (name: string) => values.get(name) ?? undefined;
+  const [put, window] = await Promise.all([
+    loadAside(account),
+    // Days that make no window are told when the page asks.
+    loadWindow(account, day('from'), day('to')).catch(() => undefined),
+  ]);
+  return { aside: put.aside.length <= MOST_ASIDE ? put : undefined, window };
+}
+
+async function ofAccount(account: number): Promise<Of> {
   const counts = await countPending(db(), account);
   const few = (state: 'staged' | 'sending') =>
     counts[state] <= MOST_CHANGES ? loadChanges(account, { state }) : undefined;

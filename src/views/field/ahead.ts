@@ -13,5 +13,5 @@ export function ahead(values: URLSearchParams, account: AccountInfo): AheadLoad<
   // What the round proposes starts from what is in the tray: the page knows it, and asks.
   if (asksPlan(stack, sorts)) return load;
   const question: RowsAsked = { scope, stack, sorts, judge: null };
-  return { ...load, first: { question, ask: ({ loadId }) => pageEngine().arrange(loadId, question) } };
+  return { ...load, first: [{ question, ask: ({ loadId }) => pageEngine().arrange(loadId, question) }] };
 }

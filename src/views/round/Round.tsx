@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api } from '../shared/api';
 import { useOffer } from '../shared/frame/place';
 import type { PlaceProps } from '../shared/frame/place';
+import { queryKeys } from '../shared/queryKeys';
 import { RoundBody } from './RoundBody';
 import { roundKeys } from './roundKeys';
 import { ROUND_STEPS } from './steps';
@@ -15,7 +16,7 @@ const NAMES = ROUND_STEPS.map(({ name }) => name);
 export function Place({ account, error, tray }: PlaceProps) {
   const state = useRoundState(account, NAMES);
   const { data: shown, error: fault } = useQuery({
-    queryKey: ['window', account?.id, account?.revision, state.from, state.to],
+    queryKey: queryKeys.window(account, state.from, state.to),
     queryFn: () => api.window(account!.id, state.from ?? undefined, state.to ?? undefined),
     enabled: account !== undefined,
     staleTime: Infinity,

@@ -1,31 +1,40 @@
 import type { AccountInfo } from '../../contract/api';
-import { readWindow } from '../shared/window/readWindow';
-import type { WorkerLoad } from '../shared/worker/workerLoad';
-import { bidsLoad } from './bids/bidsLoad';
+import { given } from '../shared/given';
+import type { AheadLoad } from '../shared/worker/workerLoad';
+import { bidsAhead } from './bids/bidsAhead';
 import { campaignsLoad } from './campaigns/campaignsLoad';
+import { decidedOf } from './decided';
+import type { Decided } from './decided';
 import { partsLoad } from './overview/partsLoad';
-import { reviewLoad } from './terms/reviewLoad';
+import { readRoundView } from './roundView';
+import type { RoundView } from './roundView';
+import { termsAhead } from './terms/termsAhead';
 
-type StepLoad = (account: AccountInfo, values: URLSearchParams) => WorkerLoad<unknown>;
+/** @param decided null: it is not known yet, and the page asks when it is */
+type StepLoad = (
+  account: AccountInfo,
+  view: RoundView,
+  step: string,
+  decided: Decided | null,
+) => AheadLoad<unknown>;
 
-const days = (values: URLSearchParams) => [values.get('from'), values.get('to')] as const;
-const bids: StepLoad = (account, values) => bidsLoad(account, ...days(values));
-const campaigns: StepLoad = (account, values) => campaignsLoad(account, ...days(values));
-const terms: StepLoad = (account, values) => reviewLoad(account, ...days(values));
+const campaigns: StepLoad = (account, { from, to }) => campaignsLoad(account, from, to);
 
 /** By the step's name in the address, where it names one; a step that is not here asks when it is drawn. */
 const LOADS: Record<string, StepLoad> = {
-  '': (account, values) => partsLoad(account, readWindow(values)),
-  dead: bids,
-  over: bids,
-  grow: bids,
-  harvest: terms,
-  negatives: terms,
+  '': (account, { asked }) => partsLoad(account, asked),
+  dead: bidsAhead,
+  over: bidsAhead,
+  grow: bidsAhead,
+  harvest: termsAhead,
+  negatives: termsAhead,
   placements: campaigns,
   budgets: campaigns,
   hours: campaigns,
 };
 
 /** What the round shows first at an address. */
-export const ahead = (values: URLSearchParams, account: AccountInfo) =>
-  LOADS[values.get('step') ?? '']?.(account, values) ?? null;
+export function ahead(values: URLSearchParams, account: AccountInfo): AheadLoad<unknown> | null {
+  const step = values.get('step') ?? '';
+  return LOADS[step]?.(account, readRoundView(values), step, decidedOf(given(), account.id)) ?? null;
+}

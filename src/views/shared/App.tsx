@@ -25,7 +25,7 @@ export function App({ children }: { children: ReactNode }) {
       mutationCache: new MutationCache({ onError }),
       defaultOptions: { queries: { retry: isWorthAnother, refetchOnWindowFocus: true, staleTime: 5000 } },
     });
-    keepGiven(made);
+    keepGiven(made, new URLSearchParams(location.search));
     return made;
   });
   return (

@@ -28,7 +28,7 @@ function known(carried: Given | null) {
     document.body.append(script);
   }
   const client = new QueryClient();
-  keepGiven(client);
+  keepGiven(client, new URLSearchParams('account=4'));
   return (key: readonly unknown[]) => client.getQueryData(key);
 }
 afterEach(() => document.getElementById(GIVEN)?.remove());

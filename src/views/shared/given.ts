@@ -13,17 +13,19 @@ export function given(): Given | undefined {
   return text ? (JSON.parse(text) as Given) : undefined;
 }
 
-/** Keeps what came with the page as if it had been asked for. */
-export function keepGiven(client: QueryClient): void {
+/** Keeps what came with the page as if it had been asked for. @param values of the page's address */
+export function keepGiven(client: QueryClient, values: URLSearchParams): void {
   const all = given();
   if (!all) return;
   client.setQueryData(queryKeys.accounts, all.accounts);
   client.setQueryData(queryKeys.me, all.me);
   const account = all.accounts.find(({ id }) => id === all.of?.account);
   if (!all.of || !account) return;
-  const { revision, rules, staged, sending } = all.of;
+  const { revision, rules, staged, sending, aside, window } = all.of;
   client.setQueryData(queryKeys.revision(account.id), revision);
   client.setQueryData(queryKeys.rules(account), rules);
+  if (aside) client.setQueryData(queryKeys.aside(account.id), aside);
+  if (window) client.setQueryData(queryKeys.window(account, values.get('from'), values.get('to')), window);
   if (staged) client.setQueryData(queryKeys.changes(account.id, 'staged'), staged);
   if (sending) client.setQueryData(queryKeys.changes(account.id, 'sending'), sending);
 }

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { BID_QUEUE, idsOfSubject, targetSubject } from '../../../contract/aside';
 import type { AccountInfo } from '../../../contract/api';
-import { BID_STEP_NAMES, isBidStep } from '../../../contract/review';
+import { BID_STEP_NAMES } from '../../../contract/review';
 import type { BidStepName } from '../../../contract/review';
 import type { BidChoices, PlanColumns } from '../../../core/bids';
 import { USUAL_LIMITS } from '../../../core/changes';
@@ -18,6 +18,7 @@ import { useDecisions } from '../decisions/useDecisions';
 import type { Decisions } from '../decisions/useDecisions';
 import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
+import { bidsAsked, withoutDecided } from './bidsAsked';
 import { bidsLoad } from './bidsLoad';
 
 const QUEUE = { name: BID_QUEUE, noun: 'target' };
@@ -69,14 +70,9 @@ function byTarget(decisions: Decisions<BidEdit>, pending: ReturnType<typeof pend
 
 export type BidDecisions = ReturnType<typeof useBidDecisions>;
 
-/** The same ids are the same request, whatever they were decided in. */
-const inOrder = (ids: readonly number[]) => [...new Set(ids)].sort((a, b) => a - b);
-
 /** The targets of the steps that tune bids, with everything that is decided on them. */
 export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
-  const isShown = isBidStep(state.step);
-  const step: BidStepName = isBidStep(state.step) ? state.step : 'dead';
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
   const settings: RoundSettings = useMemo(
@@ -97,21 +93,15 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
     (id, asked) => engine.planBids(id, asked),
     lens.onGone,
   );
-  const asked: Omit<BidsAsked, 'staged' | 'aside'> = {
-    step,
-    show: isShown ? state.show : 'proposed',
-    settings,
-    // Beside these steps their rows are arranged anyway: the list of steps tells how many are left.
-    conditions: isShown ? state.conditions : [],
-    sort: isShown ? (state.sort as BidsAsked['sort']) : null,
-  };
+  const asked = bidsAsked(state.step, state, settings);
+  const { step } = asked;
   const {
     answer: arranged,
     isCurrent,
     error: rowsFault,
   } = useAnswer<BidsAsked, ArrangedBids>(
     loaded?.loadId,
-    { ...asked, staged: inOrder(decisions.stagedIds), aside: inOrder(decisions.asideIds) },
+    withoutDecided(asked, decisions.stagedIds, decisions.asideIds),
     (id, all) => engine.arrangeBids(id, all),
     lens.onGone,
   );

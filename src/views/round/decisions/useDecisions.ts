@@ -4,6 +4,7 @@ import type { AccountInfo } from '../../../contract/api';
 import type { Aside } from '../../../contract/aside';
 import { api } from '../../shared/api';
 import type { TrayState } from '../../shared/tray/useTray';
+import { queryKeys } from '../../shared/queryKeys';
 import { useUndo } from '../../shared/undo/useUndo';
 import { useTell } from '../../shared/useTell';
 import { DecisionStore } from './decisionStore';
@@ -23,7 +24,7 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
   const tell = useTell();
   const undo = useUndo(account?.id);
   const client = useQueryClient();
-  const key = useMemo(() => ['aside', account?.id], [account?.id]);
+  const key = useMemo(() => queryKeys.aside(account?.id), [account?.id]);
   const { data } = useQuery({
     queryKey: key,
     queryFn: () => api.aside(account!.id),

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
 import { termSubject } from '../../../contract/aside';
-import { isTermStep, TERM_STEPS } from '../../../contract/review';
-import type { StepName } from '../../../contract/review';
+import { TERM_STEPS } from '../../../contract/review';
 import { gainOf } from '../../../core/harvest';
-import { pendingKeys, rowKey, toChanges } from '../../../plans/terms';
+import { pendingKeys, toChanges } from '../../../plans/terms';
 import type { LoadedReview, Proposal } from '../../../plans/terms';
 import type { BlockReach, NegativeReach } from '../../../core/negatives';
 import { useTell } from '../../shared/useTell';
@@ -12,6 +11,7 @@ import type { Decisions } from '../decisions/useDecisions';
 import type { WorkAt } from '../steps/step';
 import { useStepRows } from '../useStepRows';
 import { sourceOf } from './sourceOf';
+import { keysOf, termsAsked, withoutDecided } from './termsAsked';
 import { useArranged, useReview } from './useReview';
 
 /** Changes by hand to a proposal, before it is accepted. */
@@ -46,19 +46,12 @@ function byRow(review: LoadedReview | undefined, queue: Decisions<Edit>) {
 
 export type TermDecisions = ReturnType<typeof byRow>;
 
-/** The keys of subjects as arranging compares them. */
-const keysOf = (step: StepName, subjects: Iterable<string>) =>
-  Array.from(subjects, (subject) => {
-    const [, adGroupId, termId] = subject.split(' ');
-    return rowKey(step, Number(adGroupId), Number(termId));
-  });
-
 /** The search terms of the steps that go through them, with everything that is decided on them. */
 export function useTermWork({ account, state, tray, isWanted }: WorkAt) {
   const loaded = useReview(account, state.from, state.to, isWanted);
   const { engine, review } = loaded;
-  const isShown = isTermStep(state.step);
-  const step: StepName = isTermStep(state.step) ? state.step : TERM_STEPS[0];
+  const asked = termsAsked(state.step, state, state.settings);
+  const { step } = asked;
   const tell = useTell();
   const [editing, setEditing] = useState<number | null>(null);
   const queues = {
@@ -76,20 +69,10 @@ export function useTermWork({ account, state, tray, isWanted }: WorkAt) {
     () => new Set([...pending, ...keysOf('harvest', harvested), ...keysOf('negatives', blocked)]),
     [pending, harvested, blocked],
   );
-  const asked = {
-    step,
-    show: isShown && state.show !== 'testing' ? state.show : ('proposed' as const),
-    settings: state.settings,
-    // Beside these steps their rows are arranged anyway: the list of steps tells how many are left.
-    conditions: isShown ? state.conditions : [],
-    sort: isShown ? (state.sort as never) : null,
-  };
-  const { arranged, isCurrent, error } = useArranged(loaded, {
-    ...asked,
-    // In order: the same keys are the same request, whatever they were decided in.
-    staged: [...staged].sort(),
-    aside: TERM_STEPS.flatMap((name) => keysOf(name, queues[name].aside.keys())).sort(),
-  });
+  const { arranged, isCurrent, error } = useArranged(
+    loaded,
+    withoutDecided(asked, staged, (name) => queues[name].aside.keys()),
+  );
   const source = useMemo(() => (review ? sourceOf(review) : null), [review]);
   const view = useStepRows(arranged?.rows, source, step);
 

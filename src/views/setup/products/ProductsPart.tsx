@@ -10,6 +10,7 @@ import { exportLink } from '../../shared/api';
 import { PartHead } from '../PartHead';
 import { CostCell } from './CostCell';
 import { useProducts } from './useProducts';
+import { useGradual } from '../../shared/useGradual';
 import { Facts, Fault, FindIn, PlaceLink, ShowMore, useShort } from '../../shared/kit';
 import { pageLink } from '../../shared/frame/pages';
 
@@ -53,11 +54,14 @@ const COSTS = [
 
 /** Rows of fields are heavy: so many stand at once. */
 const ROWS_AT_ONCE = 40;
+/** So many fill the screen. */
+const ROWS_IN_SIGHT = 14;
 
 const wordsOf = ({ name, itemCode, sku, line }: ProductInfo) => [name, itemCode, sku, line].join(' ');
 
 function Table({ products, edit, currency }: TableProps) {
   const short = useShort(products, wordsOf, ROWS_AT_ONCE);
+  const shown = useGradual(short.shown, ROWS_IN_SIGHT);
   return (
     <>
       {products.length > ROWS_AT_ONCE && <FindIn noun="products" short={short} />}
@@ -100,7 +104,7 @@ function Table({ products, edit, currency }: TableProps) {
           </TableRow>
         </TableHead>
         <TableBody>
-          {short.shown.map((product) => (
+          {shown.map((product) => (
             <Product key={product.id} product={product} edit={(change) => edit(product, change)} />
           ))}
         </TableBody>

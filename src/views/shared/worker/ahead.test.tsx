@@ -11,10 +11,12 @@ function aLoad(loadId: number) {
   const load = {
     key: ['lens', loadId],
     load: async () => (asked.push('load'), { loadId }),
-    first: {
-      question: { sort: 'spend' },
-      ask: async () => (asked.push('first question'), { loadId, rows: ['the first'] }),
-    },
+    first: [
+      {
+        question: { sort: 'spend' },
+        ask: async () => (asked.push('first question'), { loadId, rows: ['the first'] }),
+      },
+    ],
   };
   return { load, asked };
 }

@@ -6,10 +6,10 @@ export interface WorkerLoad<T> {
   load: () => Promise<T>;
 }
 
-/** A load that is asked for before the page that shows it stands, with the first question about it. */
+/** A load that is asked for before the page that shows it stands, with the first questions about it. */
 export interface AheadLoad<T> extends WorkerLoad<T> {
   /** Asked as soon as the load is there. */
-  first?: { question: unknown; ask(loaded: T): Promise<{ loadId: number } | null> };
+  first?: readonly { question: unknown; ask(loaded: T): Promise<{ loadId: number } | null> }[];
 }
 
 interface Asked {
@@ -23,16 +23,19 @@ const answers = new Map<string, unknown>();
 const answerKey = (loadId: number, question: string) => `${loadId} ${question}`;
 
 /** Asks for a load before the page that shows it stands: the worker works while the page's script still comes. */
-export function askAhead<T>({ key, load, first }: AheadLoad<T>): void {
-  const both = async () => {
+export function askAhead<T>({ key, load, first = [] }: AheadLoad<T>): void {
+  const all = async () => {
     const loaded = await load();
-    // What goes wrong here goes wrong again, and is told, when the page asks.
-    const answer = await first?.ask(loaded).catch(() => null);
-    if (first && answer) answers.set(answerKey(answer.loadId, JSON.stringify(first.question)), answer);
+    const answer = async ({ question, ask }: (typeof first)[number]) => {
+      // What goes wrong here goes wrong again, and is told, when the page asks.
+      const told = await ask(loaded).catch(() => null);
+      if (told) answers.set(answerKey(told.loadId, JSON.stringify(question)), told);
+    };
+    await Promise.all(first.map(answer));
     asked.loaded = loaded;
     return loaded;
   };
-  const asked: Asked = { loading: both() };
+  const asked: Asked = { loading: all() };
   asked.loading.catch(() => {}); // told to whoever takes it
   ahead.set(JSON.stringify(key), asked);
 }
@@ -49,6 +52,6 @@ export function loaded<T>({ key, load }: WorkerLoad<T>): Promise<T> {
 export const loadedAhead = <T>({ key }: WorkerLoad<T>): T | undefined =>
   ahead.get(JSON.stringify(key))?.loaded as T | undefined;
 
-/** What was answered ahead to the first question about a load. @param question as JSON */
+/** What was answered ahead to a first question about a load. @param question as JSON */
 export const answeredAhead = <A>(loadId: number | undefined, question: string): A | undefined =>
   loadId === undefined ? undefined : (answers.get(answerKey(loadId, question)) as A | undefined);
