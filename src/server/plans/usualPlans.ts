@@ -5,11 +5,9 @@ import { BID_STEPS, settingsOf } from '../../core/bids';
 import type { TargetPlan } from '../../core/bids';
 import { aheadOf, pendingTargets, roundSettings } from '../../plans/bids';
 import type { RoundSettings } from '../../plans/bids';
-import type { BudgetsPlan } from '../../plans/budgets';
 import { placementSettings } from '../../plans/placements';
-import type { PlacementProposals } from '../../plans/placements';
 import { accountInfo, needAccount } from '../accounts/accounts';
-import { askBids, loadBidPlan } from '../bids/askBids';
+import { loadBidPlan, packedBids } from '../bids/askBids';
 import { asideOf, pendingOf } from './asItStands';
 
 /** The account's own choices, from what is in the tray, as the round has them. */
@@ -23,14 +21,14 @@ export const usualBidPlan = async (accountId: number): Promise<ArrayBuffer> =>
   loadBidPlan(accountId, await usualSettings(accountId));
 
 /** The same with its budgets. */
-export const usualBudgets = async (accountId: number): Promise<BudgetsPlan> =>
-  askBids(accountId, 'budgets', { settings: await usualSettings(accountId), locks: [] });
+export const usualBudgets = async (accountId: number): Promise<ArrayBuffer> =>
+  packedBids(accountId, 'budgets', { settings: await usualSettings(accountId), locks: [] });
 
 /** What the round's step of placements proposes first. */
-export async function usualPlacements(accountId: number): Promise<PlacementProposals> {
+export async function usualPlacements(accountId: number): Promise<ArrayBuffer> {
   const { choices, limits, options } = accountInfo(await needAccount(accountId));
   const settings = placementSettings(settingsOf(choices.bids, limits), options);
-  return askBids(accountId, 'placements', { settings });
+  return packedBids(accountId, 'placements', { settings });
 }
 
 /** How many bids the round's steps propose to change, without what is staged or put aside. */

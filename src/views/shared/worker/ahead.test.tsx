@@ -2,7 +2,7 @@ import { renderHook, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { useAnswer } from '../useAnswer';
 import { earlyWorker } from './earlyWorker';
-import { askAhead, loaded, loadedAhead } from './workerLoad';
+import { answeredAhead, askAhead, forgetAhead, loaded, loadedAhead } from './workerLoad';
 import { EARLY, WORKER_SCRIPT } from './workerScript';
 
 /** A load with its first question, and what was asked of it. */
@@ -27,7 +27,6 @@ describe('what a place shows first', () => {
     askAhead(load);
     expect(loadedAhead(load)).toBeUndefined();
     await waitFor(() => expect(loadedAhead(load)).toEqual({ loadId: 71 }));
-    expect(await loaded(load)).toEqual({ loadId: 71 });
     expect(asked).toEqual(['load', 'first question']);
     await loaded(load);
     expect(asked.at(-1)).toBe('load');
@@ -36,7 +35,7 @@ describe('what a place shows first', () => {
   test('is drawn from that answer without another question; other questions are asked, and the first needs no asking again', async () => {
     const { load } = aLoad(72);
     askAhead(load);
-    await waitFor(() => expect(loadedAhead(load)).toBeDefined());
+    expect(await loaded(load)).toEqual({ loadId: 72 });
     const ask = vi.fn(async (loadId: number, { sort }: { sort: string }) => ({ loadId, rows: [sort] }));
     const { result, rerender } = renderHook(({ sort }) => useAnswer(72, { sort }, ask), {
       initialProps: { sort: 'spend' },
@@ -50,6 +49,16 @@ describe('what a place shows first', () => {
       expect(result.current).toMatchObject({ answer: { rows: ['the first'] }, isCurrent: true }),
     );
     expect(ask).toHaveBeenCalledTimes(1);
+  });
+
+  test('is forgotten with the worker that answered it: the next one counts its loads anew', async () => {
+    const { load } = aLoad(1);
+    askAhead(load);
+    const [{ question }] = load.first;
+    await waitFor(() => expect(answeredAhead(1, JSON.stringify(question))).toBeDefined());
+    forgetAhead();
+    expect(answeredAhead(1, JSON.stringify(question))).toBeUndefined();
+    expect(loadedAhead(load)).toBeUndefined();
   });
 
   test('that could not be loaded is told to whoever takes it, and asked for anew after that', async () => {

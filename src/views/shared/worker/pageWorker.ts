@@ -1,5 +1,6 @@
 import { wrap } from 'comlink';
 import { answersTravelLight } from './answers';
+import { forgetAhead } from './workerLoad';
 import type { Endpoint, Remote } from 'comlink';
 
 /** What is used of a worker. */
@@ -53,6 +54,7 @@ export function pageWorker<T extends object>(
 
   function giveUp(own: Held<T>, sentence: string): void {
     if (current === own) current = null;
+    forgetAhead();
     clearInterval(own.timer);
     own.worker.terminate();
     const error = new WorkerFailed(sentence);

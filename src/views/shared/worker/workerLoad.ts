@@ -48,10 +48,20 @@ export function loaded<T>({ key, load }: WorkerLoad<T>): Promise<T> {
   return (asked?.loading as Promise<T> | undefined) ?? load();
 }
 
-/** The load that was asked for ahead, if it is here already. */
-export const loadedAhead = <T>({ key }: WorkerLoad<T>): T | undefined =>
-  ahead.get(JSON.stringify(key))?.loaded as T | undefined;
+/** The load that was asked for ahead, if it is here already; once, as above. */
+export function loadedAhead<T>({ key }: WorkerLoad<T>): T | undefined {
+  const name = JSON.stringify(key);
+  const here = ahead.get(name)?.loaded as T | undefined;
+  if (here !== undefined) ahead.delete(name);
+  return here;
+}
 
 /** What was answered ahead to a first question about a load. @param question as JSON */
 export const answeredAhead = <A>(loadId: number | undefined, question: string): A | undefined =>
   loadId === undefined ? undefined : (answers.get(answerKey(loadId, question)) as A | undefined);
+
+/** A worker that is started anew counts its loads anew: what the one before answered belongs to none of them. */
+export function forgetAhead(): void {
+  ahead.clear();
+  answers.clear();
+}
