@@ -54,6 +54,9 @@ describe('what comes with a page', () => {
     const { of } = await given(id, 'round');
     expect(of).toMatchObject({ aside: { aside: [] }, window: { to: '2026-11-01' } });
     expect((await given(id)).of).not.toHaveProperty('window');
+    // What makes no window is left to be asked for: the answer tells what is wrong with it.
+    const days = new URLSearchParams({ account: String(id), from: '2026-11-40', to: '2026-11-41' });
+    expect((await loadGiven(ANYBODY, 'round', days)).of?.window).toBeUndefined();
   });
 
   test('tells nothing of an account that whoever asks may not see', async () => {

@@ -1,10 +1,12 @@
 import type { Given } from '../../contract/given';
+import { windowQuery } from '../../contract/schemas';
 import { countPending } from '../../db/queries/changes';
 import { loadAccounts, loadRevision } from '../accounts/accounts';
 import { loadWindow } from '../accounts/chooseWindow';
 import { loadAside } from '../aside/aside';
 import { loadChanges } from '../changes/loadChanges';
 import { db } from '../context/context';
+import { readValues } from '../http/read';
 import { meOf } from '../people/meOf';
 import type { Visitor } from '../people/visitor';
 import { loadRules } from '../standing/rules';
@@ -28,12 +30,13 @@ export async function loadGiven(visitor: Visitor, place: string, values: URLSear
 }
 
 async function ofRound(account: number, values: URLSearchParams): Promise<Pick<Of, 'aside' | 'window'>> {
-  const day = (name: string) => values.get(name) ?? undefined;
-  const [put, window] = await Promise.all([
-    loadAside(account),
-    // Days that make no window are told when the page asks.
-    loadWindow(account, day('from'), day('to')).catch(() => undefined),
-  ]);
+  const windowOf = async () => {
+    const asked = { account, from: values.get('from') ?? undefined, to: values.get('to') ?? undefined };
+    const { from, to } = readValues(asked, windowQuery, 'query');
+    return loadWindow(account, from, to);
+  };
+  // Days that make no window are told when the page asks.
+  const [put, window] = await Promise.all([loadAside(account), windowOf().catch(() => undefined)]);
   return { aside: put.aside.length <= MOST_ASIDE ? put : undefined, window };
 }
 

@@ -4,24 +4,15 @@ import type { AheadLoad } from '../shared/worker/workerLoad';
 import { bidsAhead } from './bids/bidsAhead';
 import { campaignsLoad } from './campaigns/campaignsLoad';
 import { decidedOf } from './decided';
-import type { Decided } from './decided';
+import type { StepAhead } from './decided';
 import { partsLoad } from './overview/partsLoad';
 import { readRoundView } from './roundView';
-import type { RoundView } from './roundView';
 import { termsAhead } from './terms/termsAhead';
 
-/** @param decided null: it is not known yet, and the page asks when it is */
-type StepLoad = (
-  account: AccountInfo,
-  view: RoundView,
-  step: string,
-  decided: Decided | null,
-) => AheadLoad<unknown>;
-
-const campaigns: StepLoad = (account, { from, to }) => campaignsLoad(account, from, to);
+const campaigns: StepAhead<unknown> = (account, { from, to }) => campaignsLoad(account, from, to);
 
 /** By the step's name in the address, where it names one; a step that is not here asks when it is drawn. */
-const LOADS: Record<string, StepLoad> = {
+const LOADS: Record<string, StepAhead<unknown>> = {
   '': (account, { asked }) => partsLoad(account, asked),
   dead: bidsAhead,
   over: bidsAhead,

@@ -1,21 +1,13 @@
 import { BID_QUEUE, idsOfSubject } from '../../../contract/aside';
-import type { AccountInfo } from '../../../contract/api';
 import { aheadOf, pendingTargets, roundSettings } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
-import type { AheadLoad } from '../../shared/worker/workerLoad';
-import type { Decided } from '../decided';
-import type { RoundView } from '../roundView';
+import type { StepAhead } from '../decided';
 import { bidsAsked, withoutDecided } from './bidsAsked';
 import { bidsLoad } from './bidsLoad';
 
 /** All targets, what is proposed for them, and the rows of a step of them. */
-export function bidsAhead(
-  account: AccountInfo,
-  view: RoundView,
-  step: string,
-  decided: Decided | null,
-): AheadLoad<LoadedLens> {
+export const bidsAhead: StepAhead<LoadedLens> = (account, view, step, decided) => {
   const load = bidsLoad(account, view.from, view.to);
   if (!decided) return load;
   const settings = roundSettings(account.choices, account.limits, aheadOf(decided.pending));
@@ -31,4 +23,4 @@ export function bidsAhead(
       { question: rows, ask: ({ loadId }) => pageEngine().arrangeBids(loadId, rows) },
     ],
   };
-}
+};
