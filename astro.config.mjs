@@ -20,7 +20,9 @@ export default defineConfig({
   image: { service: { entrypoint: './src/layouts/plainImages.ts' } },
   devToolbar: { enabled: false },
   // Hashes of the scripts that this build writes into pages; the middleware takes the policy for scripts from here.
-  experimental: { csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT), hashOf(WORKER_SCRIPT)] } } },
+  experimental: {
+    csp: { algorithm: 'SHA-256', scriptDirective: { hashes: [hashOf(THEME_SCRIPT), hashOf(WORKER_SCRIPT)] } },
+  },
   vite: {
     plugins: [scriptsAhead()],
     worker: { format: 'es' },
