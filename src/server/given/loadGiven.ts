@@ -41,14 +41,10 @@ async function ofRound(account: number, values: URLSearchParams): Promise<Pick<O
 }
 
 async function ofAccount(account: number): Promise<Of> {
-  const counts = await countPending(db(), account);
+  // Its mark of the tray first: what comes into the tray after it is met by the next mark, whether the list has it or not.
+  const [revision, counts] = await Promise.all([loadRevision(account), countPending(db(), account)]);
   const few = (state: 'staged' | 'sending') =>
     counts[state] <= MOST_CHANGES ? loadChanges(account, { state }) : undefined;
-  const [revision, rules, staged, sending] = await Promise.all([
-    loadRevision(account),
-    loadRules(account),
-    few('staged'),
-    few('sending'),
-  ]);
+  const [rules, staged, sending] = await Promise.all([loadRules(account), few('staged'), few('sending')]);
   return { account, revision, rules, staged, sending };
 }
