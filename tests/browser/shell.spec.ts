@@ -126,7 +126,9 @@ test('what was sent since is not said to be undone', async ({ page, request }) =
   await expect(tray(page, 1)).toBeVisible();
   await sendTray(page);
   await press(page, 'u');
-  await expect(page.getByText(/^Not undone: 1 change accepted, but sent or taken out since/)).toBeVisible();
+  await expect(
+    page.getByText(/^Not undone: 1 change put in the tray, but sent or taken out since/),
+  ).toBeVisible();
   expect(await stagedIn(request, account)).toEqual([]);
 });
 

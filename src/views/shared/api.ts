@@ -59,7 +59,7 @@ import type { Route } from '../../core/routes';
 import type { ImportKind } from '../../contract/reportFields';
 import type { SettledWindow } from '../../core/windows';
 import type { OverviewParts } from '../../plans/field';
-import { ApiError, ask, askColumns, query, send } from './ask';
+import { ApiError, ask, askColumns, asking, query, send } from './ask';
 import { wordsApi } from './askWords/wordsApi';
 import { bidsApi } from './bids/bidsApi';
 import { hoursApi } from './hours/hoursApi';
@@ -146,16 +146,16 @@ export const api = {
   },
   fieldSums: (account: number, grain: LensGrain, asked: AskedWindow) =>
     askColumns<FieldSumsAnswer>(`/api/field?${query({ account, grain, ...asked })}`),
-  rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', send('POST', rows)),
-  periods: (request: PeriodsRequest) => ask<RowPeriodColumns>('/api/periods', send('POST', request)),
-  sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', send('POST', rows)),
+  rowDays: (rows: RowsRequest) => ask<RowDaysAnswer>('/api/days', asking(rows)),
+  periods: (request: PeriodsRequest) => ask<RowPeriodColumns>('/api/periods', asking(request)),
+  sparks: (rows: RowsRequest) => ask<SparksAnswer>('/api/sparks', asking(rows)),
   history: (
     account: number,
     from: string,
     of: { targetId?: number; adGroupId?: number; campaignId?: number },
   ) => ask<HistoryAnswer>(`/api/history?${query({ account, from, ...of })}`),
   suggestBids: (account: number, ids: number[]) =>
-    ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, ids })),
+    ask<SuggestionsAnswer>('/api/suggestions', asking({ account, ids })),
   savePlan: (request: PlanRequest) => ask<PlanAnswer>('/api/build', send('POST', request)),
   /** Throws a plan of campaigns away, or takes it back. */
   throwPlan: (account: number, id: number, back = false) =>
@@ -170,7 +170,7 @@ export const api = {
   putRule: (account: number, id: number, back: boolean) =>
     ask<RulesAnswer>('/api/rules', send('DELETE', { account, id, back })),
   suggestNew: (account: number, targets: NewTarget[]) =>
-    ask<SuggestionsAnswer>('/api/suggestions', send('POST', { account, targets })),
+    ask<SuggestionsAnswer>('/api/suggestions', asking({ account, targets })),
   routes: (account: number) => ask<{ routes: Route[] }>(`/api/routes?${query({ account })}`),
   keepRoutes: (account: number, routes: readonly Route[]) =>
     ask<{ routes: Route[] }>('/api/routes', send('PUT', { account, routes })),

@@ -1,6 +1,7 @@
 // How views ask the server: one way to send, one error.
 import type { ErrorAnswer } from '../../contract/api';
 import { PACKED_TYPE, unpack } from '../../contract/packed';
+import { sending } from './unanswered';
 
 /** A request that was refused, or that got no answer (code 'no-answer'). */
 export class ApiError extends Error {
@@ -15,8 +16,18 @@ export class ApiError extends Error {
   }
 }
 
+/** A request; `isQuestion`: it changes nothing, whatever its method. */
+export interface Request extends RequestInit {
+  isQuestion?: boolean;
+}
+
 /** Asks the server. @throws ApiError */
-export async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+export const ask = <T>(path: string, init?: Request): Promise<T> =>
+  init?.method === undefined || init.isQuestion
+    ? answerOf<T>(path, init)
+    : sending(() => answerOf<T>(path, init));
+
+async function answerOf<T>(path: string, init?: Request): Promise<T> {
   let answer: Response;
   try {
     answer = await fetch(path, init);
@@ -40,11 +51,14 @@ const bodyOf = async (answer: Response): Promise<unknown> =>
   answer.headers.get('content-type') === PACKED_TYPE ? unpack(await answer.arrayBuffer()) : answer.json();
 
 /** Asks for an answer with columns of numbers, as they lie in memory. @throws ApiError */
-export const askColumns = <T>(path: string, init: RequestInit = {}): Promise<T> =>
+export const askColumns = <T>(path: string, init: Request = {}): Promise<T> =>
   ask<T>(path, { ...init, headers: { ...init.headers, accept: PACKED_TYPE } });
 
-/** A request with a body. */
-export const send = (method: string, value: unknown): RequestInit => ({
+/** A question that is too long for an address. */
+export const asking = (value: unknown): Request => ({ ...send('POST', value), isQuestion: true });
+
+/** A request with a body, that changes something. */
+export const send = (method: string, value: unknown): Request => ({
   method,
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(value),

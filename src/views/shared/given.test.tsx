@@ -1,5 +1,5 @@
 import { QueryClient } from '@tanstack/react-query';
-import { afterEach, describe, expect, test } from 'vitest';
+import { afterEach, describe, expect, test, vi } from 'vitest';
 import { aChangeInfo } from '../../../tests/make/changes';
 import { anAccountInfo } from '../../../tests/make/review';
 import type { Given } from '../../contract/given';
@@ -48,5 +48,28 @@ describe('what comes with a page', () => {
     document.getElementById(GIVEN)!.remove();
     expect(known(null)(queryKeys.accounts)).toBeUndefined();
     expect(given()).toBeUndefined();
+  });
+
+  test('does not count where the page before was left with something unanswered; the page after it may rely on it again', async () => {
+    known(ALL);
+    const nextPage = async () => {
+      vi.resetModules();
+      return { ...(await import('./given')), ...(await import('./unanswered')) };
+    };
+    const first = await nextPage();
+    void first.sending(() => new Promise(() => {})); // put aside, and the page is left before the answer
+    const second = await nextPage();
+    expect([first.given(), second.given()]).toEqual([ALL, undefined]);
+    let giveUp = () => {};
+    const givenUp = second.sending(
+      () => new Promise((_, reject) => (giveUp = () => reject(new Error('left')))),
+    );
+    dispatchEvent(new Event('pagehide'));
+    giveUp();
+    await expect(givenUp).rejects.toThrow('left');
+    const third = await nextPage();
+    expect(third.given()).toBeUndefined();
+    await third.sending(async () => 'answered');
+    expect((await nextPage()).given()).toEqual(ALL);
   });
 });

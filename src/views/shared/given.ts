@@ -3,12 +3,14 @@ import type { AccountInfo } from '../../contract/api';
 import type { Given } from '../../contract/given';
 import { queryKeys } from './queryKeys';
 import { recall } from './remembered';
+import { mayBeLate } from './unanswered';
 
 /** Where a page carries what comes with it, as JSON. */
 export const GIVEN = 'given';
 
-/** What came with the page; undefined where it could not be read then. */
+/** What came with the page; undefined where it could not be read then, or before something that was sent had arrived. */
 export function given(): Given | undefined {
+  if (mayBeLate()) return undefined;
   const text = document.getElementById(GIVEN)?.textContent;
   return text ? (JSON.parse(text) as Given) : undefined;
 }

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { AsideVerdict } from '../../../contract/aside';
-import type { ChangeCarries, NewChange } from '../../../contract/changes';
-import type { Undoing } from '../../shared/undo/undoStore';
+import type { NewChange } from '../../../contract/changes';
+import type { Undoable } from '../../shared/undo/undoStore';
 import { DecisionStore } from './decisionStore';
 
 const change = (targetId: number): NewChange => ({
@@ -13,16 +13,15 @@ const change = (targetId: number): NewChange => ({
 const accepted = (id: number) => ({ subject: `target ${id}`, changes: [change(id)] });
 
 let told: string[];
-let inTray: (NewChange & { id: number; carries: ChangeCarries })[];
 let staged: NewChange[][];
-let undoable: { words: string; undoing: Undoing; isQuiet: boolean }[];
+let undoable: Undoable[];
 let verdicts: { subjects: string[]; verdict: AsideVerdict | 'back' }[];
 /** Holds an answer back until it is let go, or has it fail. */
 let answer: () => Promise<void>;
 let store: DecisionStore<{ to: number }>;
 
 beforeEach(() => {
-  [told, staged, undoable, verdicts, inTray] = [[], [], [], [], []];
+  [told, staged, undoable, verdicts] = [[], [], [], []];
   answer = () => Promise.resolve();
   store = new DecisionStore(() => ({
     noun: 'target',
@@ -31,8 +30,7 @@ beforeEach(() => {
       await answer();
       return changes.map((_, at) => (at === 1 ? null : staged.length * 10 + at));
     },
-    staged: () => inTray,
-    did: (one, isQuiet) => undoable.push({ ...one, isQuiet }),
+    did: (one) => void undoable.push(one),
     during: (work) => work,
     queue: 'bids',
     putAside: async (subjects, verdict) => {
@@ -57,25 +55,21 @@ function held() {
 }
 
 describe('accepted rows', () => {
-  test('leave the queue at once, and can be taken out of the tray again', async () => {
+  test('leave the queue at once', async () => {
     const { go } = held();
     const done = store.accept([accepted(1)]);
     expect(store.snapshot()).toMatchObject({ underWay: ['target 1'], isBusy: true });
     go();
     await done;
     expect(store.snapshot()).toMatchObject({ underWay: [], isBusy: false });
-    expect(undoable).toEqual([
-      { words: '1 change accepted', undoing: { kind: 'take-out', ids: [10] }, isQuiet: true },
-    ]);
   });
 
-  test('come back where the server refuses them, and there is nothing to undo', async () => {
+  test('come back where the server refuses them', async () => {
     const { fail } = held();
     const done = store.accept([accepted(1)]);
     fail(new Error('no'));
     await done;
     expect(store.snapshot().underWay).toEqual([]);
-    expect(undoable).toEqual([]);
   });
 
   test('go as one request, each waiting for its own first change; what was there already is told', async () => {
@@ -83,15 +77,7 @@ describe('accepted rows', () => {
     await store.accept([accepted(1), pair]);
     expect(staged[0].map(({ after }) => after)).toEqual([undefined, undefined, 1]);
     expect(told).toEqual(['1 change staged or under way already.']);
-    expect(undoable[0].undoing).toEqual({ kind: 'take-out', ids: [10, 12] });
   });
-});
-
-test('a change that takes the place of one in the tray gives it back when it is undone', async () => {
-  const base = { ...change(1), reason: 'goes along with the modifiers', carries: {} };
-  inTray = [{ ...base, id: 10 }];
-  await store.accept([accepted(1), accepted(2), accepted(3)]);
-  expect(undoable[0].undoing).toEqual({ kind: 'put-back', ids: [12], changes: [base] });
 });
 
 describe('rows that are put aside', () => {
@@ -106,7 +92,6 @@ describe('rows that are put aside', () => {
       {
         words: '2 targets left as they are until 23 Dec',
         undoing: { kind: 'back-in-queue', queue: 'bids', subjects: ['target 1', 'target 2'] },
-        isQuiet: false,
       },
     ]);
   });

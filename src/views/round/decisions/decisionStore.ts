@@ -1,18 +1,16 @@
 import type { Aside, AsideVerdict } from '../../../contract/aside';
-import type { ChangeInfo, NewChange } from '../../../contract/changes';
+import type { NewChange } from '../../../contract/changes';
 import { counted, formatDay } from '../../../core/units';
 import { joinChanges } from '../../../plans/terms';
-import type { Undoable, Undoing } from '../../shared/undo/undoStore';
+import type { Undoable } from '../../shared/undo/undoStore';
 import type { TellKind } from '../../shared/useTell';
 
 /** What the store asks of the world. */
 export interface DecisionPorts {
   /** Ids of what was staged; null for what was staged or under way already. */
   stage: (changes: NewChange[]) => Promise<(number | null)[]>;
-  /** What is in the tray: a change of the same thing takes the place of the one there. */
-  staged: () => readonly Pick<ChangeInfo, 'id' | 'change' | 'reason' | 'figures' | 'carries' | 'effect'>[];
-  /** Something was done that can be undone; quietly where the page shows it by itself. */
-  did: (one: Undoable, isQuiet: boolean) => void;
+  /** Rows were put aside, which can be undone. What is staged is undone by the tray. */
+  did: (one: Undoable) => void;
   /** Work under way: an undo waits for it. */
   during: <T>(work: Promise<T>) => Promise<T>;
   /** Under which name rows of the queue are put aside. */
@@ -107,21 +105,11 @@ export class DecisionStore<E> {
     this.set({ underWay: [...this.state.underWay, ...subjects] });
     const gone = new Set(subjects);
     await this.while(async () => {
-      const { stage, tell, did, staged: inTray } = this.ports();
-      const before = new Map(inTray().map((one) => [one.id, one]));
+      const { stage, tell } = this.ports();
       try {
         const ids = await stage(joinChanges(list.map(({ changes }) => changes)));
-        const staged = ids.filter((id): id is number => id !== null);
-        const there = ids.length - staged.length;
+        const there = ids.filter((id) => id === null).length;
         if (there > 0) tell(`${counted(there, 'change')} staged or under way already.`, 'warning');
-        if (staged.length > 0)
-          did(
-            {
-              words: `${counted(staged.length, 'change')} accepted`,
-              undoing: undoingOf(staged, before),
-            },
-            true,
-          );
       } catch {
         // Told already; the rows come back into the queue.
       } finally {
@@ -136,7 +124,7 @@ export class DecisionStore<E> {
       const { noun, queue, did } = this.ports();
       const what = subjects.length === 1 ? VERDICTS[verdict].replace('they are', 'it is') : VERDICTS[verdict];
       const words = `${counted(subjects.length, noun)} ${what} until ${formatDay(until)}`;
-      did({ words, undoing: { kind: 'back-in-queue', queue, subjects: [...subjects] } }, false);
+      did({ words, undoing: { kind: 'back-in-queue', queue, subjects: [...subjects] } });
     });
   }
 
@@ -172,19 +160,4 @@ export class DecisionStore<E> {
       }
     });
   }
-}
-
-/** Changes go out of the tray again; those that took the place of others give it back to them. */
-function undoingOf(
-  ids: readonly number[],
-  before: ReadonlyMap<number, Pick<ChangeInfo, 'change' | 'reason' | 'figures' | 'carries' | 'effect'>>,
-): Undoing {
-  const changes = ids.flatMap((id): NewChange[] => {
-    const one = before.get(id);
-    if (!one) return [];
-    const { change, reason, figures, carries, effect } = one;
-    return [{ change, reason, figures, carries, effect }];
-  });
-  const made = ids.filter((id) => !before.has(id));
-  return changes.length === 0 ? { kind: 'take-out', ids: made } : { kind: 'put-back', ids: made, changes };
 }

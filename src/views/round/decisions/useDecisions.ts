@@ -35,8 +35,7 @@ export function useDecisions<E>(account: AccountInfo | undefined, { name, noun }
     noun,
     tell: (sentence, kind) => tell(sentence, { kind }),
     stage: async (changes) => (await tray.stage.mutateAsync(changes)).ids,
-    staged: () => tray.changes,
-    did: (one, isQuiet) => undo.did(one, { isQuiet }),
+    did: (one) => undo.did(one),
     during: undo.during,
     queue: name,
     putAside: async (subjects, verdict, more) => {

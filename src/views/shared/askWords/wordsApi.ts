@@ -1,6 +1,6 @@
 import type { WordQuestion, WordsAskedWith } from '../../../contract/wordQuestions';
 import type { WordAnswers } from '../../../plans/words';
-import { ask, query, send } from '../ask';
+import { ask, asking, query } from '../ask';
 
 /** Questions that are put with what is asked for. */
 type Put = Exclude<WordQuestion, 'summary' | 'standing'>;
@@ -11,5 +11,5 @@ export const wordsApi = {
   standingNegatives: (account: number) =>
     ask<WordAnswers['standing']>(`/api/words/standing?${query({ account })}`),
   askWords: <Q extends Put>(account: number, question: Q, asked: WordsAskedWith[Q]) =>
-    ask<WordAnswers[Q]>(`/api/words/${question}`, send('POST', { account, ...asked })),
+    ask<WordAnswers[Q]>(`/api/words/${question}`, asking({ account, ...asked })),
 };

@@ -7,7 +7,7 @@ import type {
   WeekPrice,
 } from '../../../contract/schedules';
 import type { TrialInfo, TrialNeeds, TrialRequest } from '../../../contract/trials';
-import { ask, query, send } from '../ask';
+import { ask, asking, query, send } from '../ask';
 
 /** What views ask about hours, schedules and trials by weeks. */
 export const hoursApi = {
@@ -19,10 +19,10 @@ export const hoursApi = {
     ask<{ removed: boolean }>('/api/schedules', send('DELETE', { account, name })),
   follow: (request: FollowRequest) => ask<FollowAnswer>('/api/schedules', send('POST', request)),
   weekPrice: (account: number, campaigns: readonly number[], week: string) =>
-    ask<WeekPrice>('/api/week-price', send('POST', { account, campaigns, week })),
+    ask<WeekPrice>('/api/week-price', asking({ account, campaigns, week })),
   trials: (account: number) => ask<TrialInfo[]>(`/api/trials?${query({ account })}`),
   trialNeeds: (account: number, campaigns: readonly number[]) =>
-    ask<TrialNeeds>('/api/trials/needs', send('POST', { account, campaigns })),
+    ask<TrialNeeds>('/api/trials/needs', asking({ account, campaigns })),
   startTrial: (request: TrialRequest) =>
     ask<{ id: number; trouble: string }>('/api/trials', send('POST', request)),
   actOnTrial: (account: number, id: number, does: 'stop' | 'keep') =>

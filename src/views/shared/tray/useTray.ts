@@ -9,6 +9,7 @@ import { useRevision } from '../revision';
 import { useUndo } from '../undo/useUndo';
 import { changeCount } from './money';
 import { stageAgain } from './stageAgain';
+import { undoStaging } from './undoStaging';
 
 const NOTHING: never[] = [];
 
@@ -72,7 +73,15 @@ export function useTray(account: number | undefined) {
 
   const arrived = useArrived(changes);
   const stage = useMutation({
-    mutationFn: (list: NewChange[]) => api.stage(account!, list),
+    // It can be undone as soon as the server has it, not when it is read back: the page may be left in between.
+    mutationFn: (list: NewChange[]) =>
+      undo.during(
+        api.stage(account!, list).then((answer) => {
+          const staged = undoStaging(answer.ids, changes);
+          if (staged) undo.did(staged, { isQuiet: true });
+          return answer;
+        }),
+      ),
     onSuccess: ({ ids }) => arrived.add(ids),
     onError: fail,
     onSettled: async (answer) => {
