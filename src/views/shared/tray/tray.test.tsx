@@ -126,15 +126,13 @@ describe('the tray', () => {
 
   test('of many changes opens group by group, and a long group bit by bit', () => {
     drawTray(
-      Array.from({ length: 350 }, (_, at) => aBid({ id: at + 1, campaign: at < 30 ? 'Jars' : 'Lids' })),
+      Array.from({ length: 110 }, (_, at) => aBid({ id: at + 1, campaign: at < 30 ? 'Jars' : 'Lids' })),
     );
     expect(screen.queryAllByText('Take out')).toHaveLength(0);
     fireEvent.click(screen.getByText('Lids'));
     expect(screen.getAllByText('Take out')).toHaveLength(50);
-    fireEvent.click(screen.getByText('200 more'));
-    expect(screen.getAllByText('Take out')).toHaveLength(250);
-    fireEvent.click(screen.getByText('70 more'));
-    expect(screen.getAllByText('Take out')).toHaveLength(320);
+    fireEvent.click(screen.getByText('30 more'));
+    expect(screen.getAllByText('Take out')).toHaveLength(80);
   });
 
   test('shows what does not go together on top, each with its ways out', () => {

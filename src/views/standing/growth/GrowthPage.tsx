@@ -84,12 +84,12 @@ function Plan({ account, growth, rules, put }: PlanProps) {
         <Fault error={error} />
       </header>
       <div className="planScroll">
+        {answer && <Tried account={account} answer={answer} isWhole={!isTrying} />}
         {isTrying && (
           <Progress label="Trying" share={null}>
             Looking at tonight …
           </Progress>
         )}
-        {answer && <Tried account={account} answer={answer} isWhole={!isTrying} />}
         <Stages account={account} growth={growth} onPut={put} />
         <Tonight growth={growth} />
         <Forecast account={account} growth={growth} />

@@ -80,12 +80,13 @@ export function RulePage({ account, info, all, state, guards }: RulePageProps) {
       </header>
       <div className="planScroll">
         <RuleForm account={account} info={info} onRule={(change) => void state.edit(info, change)} />
+        {answer && <Tried account={account} answer={answer} isWhole={!isTrying} />}
+        {/* Below what is told already: what is looked at there stays where it is when the last night has come. */}
         {isTrying && (
           <Progress label="Trying" share={done / NIGHTS}>
             {formatCount(done)} of {formatCount(NIGHTS)} nights looked at
           </Progress>
         )}
-        {answer && <Tried account={account} answer={answer} isWhole={!isTrying} />}
         {canPlay ? (
           <PlayPart
             account={account}
