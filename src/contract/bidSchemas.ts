@@ -43,7 +43,11 @@ const settings = Joi.object<RoundSettings>({
     .options({ presence: 'required' })
     .optional(),
   testCaps,
-  budgetLimits: Joi.object({ minBudget: money.required(), maxBudget: money.required() }),
+  budgetLimits: Joi.object({
+    minBudget: money.required(),
+    maxBudget: money.required(),
+    bidStep: money.required(),
+  }),
   ahead: Joi.object({
     bids: changes(id, bid),
     modifiers: changes(id, Joi.valid(0, 1, 2), times),

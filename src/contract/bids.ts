@@ -24,7 +24,7 @@ export type RoundSettings = BidSettings & {
   money?: MoneyChoices;
   /** Parts of the account whose tests have a cap of their own. */
   testCaps?: readonly TestCap[];
-  budgetLimits?: Pick<MarketLimits, 'minBudget' | 'maxBudget'>;
+  budgetLimits?: Pick<MarketLimits, 'minBudget' | 'maxBudget' | 'bidStep'>;
 };
 
 /** What each question about bids is asked with. */

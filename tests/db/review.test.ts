@@ -191,6 +191,9 @@ describe('accounts', () => {
       today: '2026-11-23',
     });
     await expect(
+      createAccount(THIS_MACHINE, { name: 'Kite shop', currency: 'JPY', targetAcos: 0.3 }),
+    ).resolves.toMatchObject({ limits: { bidStep: 1_000_000 } });
+    await expect(
       createAccount(THIS_MACHINE, { name: 'x', currency: 'QQQ', targetAcos: 0.3 }),
     ).rejects.toThrow('“QQQ” is no currency');
     await expect(changeAccount(THIS_MACHINE, 987_654_321, { name: 'x' })).rejects.toMatchObject({

@@ -190,6 +190,7 @@ describe('budgets as one plan with the bids', () => {
     budgets: [number, number],
     total: BudgetTotal = { means: 'sum stays', sum: sum(budgets) },
     over: Partial<BudgetCampaign>[] = [],
+    limits = USUAL_LIMITS,
   ) =>
     planBudgets(
       uneven(budgets),
@@ -197,8 +198,16 @@ describe('budgets as one plan with the bids', () => {
       budgets.map((budget, at) => ({ budget, isRunning: true, locked: null, ...over[at] })),
       total,
       none,
-      USUAL_LIMITS,
+      limits,
     );
+
+  test('in a currency without cents budgets stand on whole units, and keep their sum', () => {
+    const budgets: [number, number] = [10_300_000, 90_700_000];
+    const { proposals } = plan(budgets, undefined, [], { ...USUAL_LIMITS, bidStep: 1_000_000 });
+    expect(proposals.map(({ to }) => to! % 1_000_000)).toEqual([0, 0]);
+    expect(proposals[0].to).not.toBe(budgets[0]);
+    expect(sum(proposals.map(({ to }) => to!))).toBeLessThanOrEqual(sum(budgets));
+  });
 
   test('money goes from where it lies idle to where clicks are missed, and sells more', () => {
     const { proposals, total } = plan([10e6, 90e6]);

@@ -11,6 +11,6 @@ export { budgetReason, usuallyDryFrom } from './reason';
 export { strongTarget } from './strongTarget';
 export type { SpendingTarget, StrongTarget } from './strongTarget';
 export { moneyGoal } from './moneyGoal';
-export { BUDGET_STEP, planBudgets } from './planBudgets';
+export { BUDGET_STEP, budgetStepOf, planBudgets } from './planBudgets';
 export type { BudgetCampaign } from './planBudgets';
 export type { BudgetLeft, BudgetPlan, BudgetProposal, BudgetTotal } from './proposal';

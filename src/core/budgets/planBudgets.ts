@@ -26,8 +26,10 @@ const ROOM = { 'sum stays': 1.5, money: 2 } as const;
 const LEAST_ROOM = { grow: 0.25, strict: 0.25, 'keep profit': 0.75 } as const;
 /** How far a budget moves in a round at most: its bids do not get further either. */
 const STEP = { down: 0.5, up: 1 };
-/** Budgets are set in cents. */
+/** Budgets are set in cents; in the bids' steps where those are larger, as in a currency without cents. */
 export const BUDGET_STEP = 10_000;
+export const budgetStepOf = ({ bidStep }: Pick<MarketLimits, 'bidStep'>): Micros =>
+  Math.max(BUDGET_STEP, bidStep);
 /** A campaign whose bids hold its spend gets a budget so many times as high: no day comes near it. */
 const HIGH = 2;
 
@@ -43,9 +45,11 @@ export function planBudgets(
   campaigns: readonly BudgetCampaign[],
   total: BudgetTotal,
   ranDry: RanDry,
-  { minBudget, maxBudget }: Pick<MarketLimits, 'minBudget' | 'maxBudget'>,
+  limits: Pick<MarketLimits, 'minBudget' | 'maxBudget' | 'bidStep'>,
   curves = spendCurves(prepared, settings),
 ): BudgetPlan {
+  const { minBudget, maxBudget } = limits;
+  const step = budgetStepOf(limits);
   const running = campaigns.flatMap(({ budget, isRunning }, at) =>
     budget !== null && isRunning ? [at] : [],
   );
@@ -76,11 +80,11 @@ export function planBudgets(
       isLocked: campaigns[at].locked !== null || curves.now.clicks[at] <= 0,
     })),
     limit,
-    BUDGET_STEP,
+    step,
   );
   const to = new Map(movable.map((at, n) => [at, budgets[n]]));
   for (const at of apart) {
-    const high = Math.ceil((HIGH * campaigns[at].byBids!) / BUDGET_STEP) * BUDGET_STEP;
+    const high = Math.ceil((HIGH * campaigns[at].byBids!) / step) * step;
     to.set(at, campaigns[at].locked ?? Math.min(maxBudget, Math.max(minBudget, high)));
   }
   const need = new Map(movable.map((at, n) => [at, needs[n]]));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { changeKey, checkChange, inverseOf, NOTHING_MADE, USUAL_LIMITS } from '.';
+import { changeKey, checkChange, inverseOf, NOTHING_MADE, USUAL_LIMITS, usualLimits } from '.';
 import type { Change } from '.';
 
 const keyword = (over: Partial<Extract<Change, { kind: 'add-keyword' }>> = {}): Change => ({
@@ -28,6 +28,15 @@ describe('what the market is going to refuse is told before sending', () => {
       [],
     ],
   ])('%s', (_, change, expected) => expect(codes(change)).toEqual(expected));
+});
+
+test.each([
+  ['JPY', [2, 1, 100]],
+  ['EUR', [0.02, 0.01, 1]],
+  ['KWD', [0.002, 0.001, 0.1]],
+])('without a market, bids in %s stand on its smallest unit', (currency, limits) => {
+  const { minBid, bidStep, minBudget } = usualLimits(currency);
+  expect([minBid, bidStep, minBudget].map((micros) => micros / 1e6)).toEqual(limits);
 });
 
 describe('the same change', () => {

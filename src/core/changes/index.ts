@@ -71,6 +71,7 @@ export {
   checkWords,
   MAX_MODIFIER,
   USUAL_LIMITS,
+  usualLimits,
   withoutRefused,
 } from './limits';
 export type { Finding, MarketLimits } from './limits';

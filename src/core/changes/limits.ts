@@ -1,4 +1,4 @@
-import { formatMoney, formatShare } from '../units';
+import { currencyDecimals, formatMoney, formatShare } from '../units';
 import type { Refinement } from '../structure';
 import type { Day, Micros } from '../units';
 import { readWeek } from '../schedules';
@@ -19,7 +19,7 @@ export interface MarketLimits {
   refusedCharacters: string;
 }
 
-/** Limits assumed for accounts that are fed by files alone. */
+/** Limits assumed for accounts that are fed by files alone, in a currency of hundredths. */
 export const USUAL_LIMITS: MarketLimits = {
   minBid: 20_000,
   maxBid: 1_000_000_000,
@@ -30,6 +30,16 @@ export const USUAL_LIMITS: MarketLimits = {
   maxWords: 10,
   refusedCharacters: '!%*<>{}|\\^~@$=;',
 };
+
+/**
+ * Limits assumed for an account that is fed by files alone: bids stand on the smallest unit of its currency, the least bid is two of them, the least
+ * budget a hundred. @param currency its ISO 4217 code
+ */
+export function usualLimits(currency: string): MarketLimits {
+  const times = 10 ** (2 - currencyDecimals(currency));
+  const { minBid, bidStep, minBudget } = USUAL_LIMITS;
+  return { ...USUAL_LIMITS, minBid: minBid * times, bidStep: bidStep * times, minBudget: minBudget * times };
+}
 
 /** A placement's bids may be raised up to ten times. */
 export const MAX_MODIFIER = 9;

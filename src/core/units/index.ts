@@ -1,4 +1,4 @@
-export { MICROS_PER_UNIT, microsToDecimal, roundDownToStep, toMicros } from './money';
+export { MICROS_PER_UNIT, currencyDecimals, microsToDecimal, roundDownToStep, toMicros } from './money';
 export type { Micros } from './money';
 export {
   addDays,

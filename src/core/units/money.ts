@@ -19,6 +19,19 @@ export function microsToDecimal(micros: Micros | bigint): string {
   return `${value < 0n ? '-' : ''}${whole}.${fraction}`;
 }
 
+/** Decimals of a currency by ISO 4217: 2 for EUR, 0 for JPY, 3 for KWD; 2 where it is not known, 6 at most. @param currency its code */
+export function currencyDecimals(currency: string): number {
+  try {
+    const { maximumFractionDigits } = new Intl.NumberFormat('en', {
+      style: 'currency',
+      currency,
+    }).resolvedOptions();
+    return Math.min(maximumFractionDigits ?? 2, 6);
+  } catch {
+    return 2; // no code of three letters
+  }
+}
+
 /** Micros from a number of currency units, rounded half away from zero. Range: |amount| < 9e9. */
 export function toMicros(amount: number): Micros {
   return Math.sign(amount) * Math.round(Math.abs(amount) * MICROS_PER_UNIT);

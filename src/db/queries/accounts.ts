@@ -1,4 +1,5 @@
 import type { PlanChoices } from '../../contract/choices';
+import { usualLimits } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
 import type { MarketAccount, MarketOptions } from '../../contract/market';
 import type { Window } from '../../core/windows';
@@ -12,7 +13,8 @@ export interface AccountRow {
   marketId: string | null;
   /** The connected market's present day, null for accounts fed by files. */
   marketDay: string | null;
-  limits: MarketLimits | null;
+  /** What its market accepts; of one that is fed by files alone, what its currency suggests. */
+  limits: MarketLimits;
   options: MarketOptions | null;
   /** Prepaid money left, micros; null where the market bills afterwards. */
   funds: number | null;
@@ -49,15 +51,19 @@ const tables = (sql: Query) => sql`
   left join mowing.coverage terms on terms.account_id = a.account_id and terms.kind = 'terms'
   left join mowing.coverage targets on targets.account_id = a.account_id and targets.kind = 'targets'`;
 
+type Stored = Omit<AccountRow, 'limits'> & { limits: MarketLimits | null };
+const withLimits = (row: Stored): AccountRow => ({ ...row, limits: row.limits ?? usualLimits(row.currency) });
+
 /** All accounts, oldest first. */
 export async function listAccounts(sql: Query): Promise<AccountRow[]> {
-  return sql<AccountRow[]>`select ${columns(sql)} from ${tables(sql)} order by a.account_id`;
+  const rows = await sql<Stored[]>`select ${columns(sql)} from ${tables(sql)} order by a.account_id`;
+  return rows.map(withLimits);
 }
 
 /** One account, undefined when there is none with this id. */
 export async function findAccount(sql: Query, id: number): Promise<AccountRow | undefined> {
-  const rows = await sql<AccountRow[]>`select ${columns(sql)} from ${tables(sql)} where a.account_id = ${id}`;
-  return rows[0];
+  const [row] = await sql<Stored[]>`select ${columns(sql)} from ${tables(sql)} where a.account_id = ${id}`;
+  return row && withLimits(row);
 }
 
 /** Makes an account with no data and returns its id. */

@@ -11,7 +11,7 @@ export const roundSettings = (
 ): RoundSettings => ({
   ...settingsOf(bids, limits),
   money,
-  budgetLimits: { minBudget: limits.minBudget, maxBudget: limits.maxBudget },
+  budgetLimits: { minBudget: limits.minBudget, maxBudget: limits.maxBudget, bidStep: limits.bidStep },
   ...(bids.testCaps.length > 0 && { testCaps: bids.testCaps }),
   ...(ahead && { ahead }),
 });

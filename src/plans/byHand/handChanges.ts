@@ -2,6 +2,7 @@ import { changeKey, MAX_MODIFIER, moveByHand, setValueOf, stopOf } from '../../c
 import type { HandStep, MarketLimits, ValueLimits } from '../../core/changes';
 import { lensNamed, sumsAt } from '../../core/lenses';
 import type { LensTable } from '../../core/lenses';
+import { budgetStepOf } from '../../core/budgets';
 import { monthAt } from '../../core/bids';
 import type { Month } from '../../core/bids';
 import { DAYS_PER_MONTH, formatMoney, formatShare } from '../../core/units';
@@ -45,7 +46,7 @@ interface PlanOptions {
 export function limitsOf(lens: LensTable['lens'], limits: MarketLimits): ValueLimits {
   const { value } = lensNamed(lens);
   if (value === 'modifier') return { step: 0.01, min: 0, max: MAX_MODIFIER };
-  if (value === 'budget') return { step: 10_000, min: limits.minBudget, max: limits.maxBudget };
+  if (value === 'budget') return { step: budgetStepOf(limits), min: limits.minBudget, max: limits.maxBudget };
   return { step: limits.bidStep, min: limits.minBid, max: limits.maxBid };
 }
 

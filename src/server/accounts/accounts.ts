@@ -1,4 +1,3 @@
-import { USUAL_LIMITS } from '../../core/changes';
 import { addDays } from '../../core/units';
 import type { Day } from '../../core/units';
 import type { AccountInfo, NewAccount, RevisionAnswer } from '../../contract/api';
@@ -40,7 +39,7 @@ export function accountInfo(row: AccountRow, rights: readonly Right[] = ['see'])
     firstDay,
     lastDay,
     sums: row.sums,
-    limits: row.limits ?? USUAL_LIMITS,
+    limits: row.limits,
     options: row.options,
     funds: row.funds,
     choices: choicesOf(row),

@@ -2,7 +2,6 @@ import type { FieldSumsAnswer } from '../../contract/api';
 import type { MarketOptions } from '../../contract/market';
 import { partOf, worthOfClick } from '../../core/build';
 import type { LikeTarget, PartName, PlanGround } from '../../core/build';
-import { USUAL_LIMITS } from '../../core/changes';
 import { isBlocked, KEYWORD_MATCHES, kindReader, matchForm, negativeSet } from '../../core/matching';
 import type { NegativeSet } from '../../core/matching';
 import { groupBy } from '../../core/order';
@@ -186,7 +185,7 @@ export function groundOf(
   const readKind = kindReader(index.tree.lists);
   let standing: ReturnType<typeof negativesOf> | undefined;
   return {
-    limits: account.limits ?? USUAL_LIMITS,
+    limits: account.limits,
     offers: offersOf(account.options),
     today,
     products: new Map(

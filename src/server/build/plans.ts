@@ -2,7 +2,6 @@ import type { NewPlanRequest, PlanAnswer, PlanInfo, PlanRequest, PlansAnswer } f
 import { MowingError } from '../../contract/mowingError';
 import { newPlan, planLike } from '../../core/build';
 import type { BuildPlan } from '../../core/build';
-import { USUAL_LIMITS } from '../../core/changes';
 import { PLACEMENTS } from '../../core/structure';
 import type { AccountRow } from '../../db/queries/accounts';
 import { insertPlan, listLaunchedPlans, listPlans, throwPlan, updatePlan } from '../../db/queries/buildPlans';
@@ -62,7 +61,7 @@ export function freshPlan(account: AccountRow, background: Background, productId
     productId,
     code: product.sku ?? product.itemCode,
     pattern: account.namePattern,
-    limits: account.limits ?? USUAL_LIMITS,
+    limits: account.limits,
     offers: offersOf(account.options),
     groups: account.options?.autoGroups ?? [],
     worth: (part) => worth(part, productId),

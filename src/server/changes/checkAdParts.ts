@@ -1,5 +1,5 @@
 import { MowingError } from '../../contract/mowingError';
-import { checkPictureCount, checkTitles, shownBy, USUAL_LIMITS } from '../../core/changes';
+import { checkPictureCount, checkTitles, shownBy } from '../../core/changes';
 import type { Change } from '../../core/changes';
 import { findAccount } from '../../db/queries/accounts';
 import { listPictures } from '../../db/queries/ads';
@@ -18,10 +18,9 @@ export async function checkAdParts(tx: Query, accountId: number, changes: readon
     );
   const known = new Set((await listPictures(tx, accountId)).map(({ id }) => id));
   const wrong = shown.flatMap(({ titles, pictures }) => [
-    ...[
-      ...checkTitles(titles, rules, account.limits ?? USUAL_LIMITS),
-      ...checkPictureCount(pictures, rules),
-    ].map(({ sentence }) => sentence),
+    ...[...checkTitles(titles, rules, account.limits), ...checkPictureCount(pictures, rules)].map(
+      ({ sentence }) => sentence,
+    ),
     ...pictures.filter((id) => !known.has(id)).map((id) => `The account has no picture ${id}.`),
   ]);
   if (wrong.length > 0)

@@ -1,5 +1,4 @@
 import { MowingError } from '../../contract/mowingError';
-import { USUAL_LIMITS } from '../../core/changes';
 import type { MarketLimits } from '../../core/changes';
 import { growthFaults } from '../../core/growth';
 import { lensNamed } from '../../core/lenses';
@@ -25,7 +24,7 @@ export function checkRule(
       ? ['Its lowest bid is above its highest.']
       : []),
     ...newTermFaults(rule, options?.matches ?? KEYWORD_MATCHES),
-    ...growthRuleFaults(rule, limits ?? USUAL_LIMITS),
+    ...growthRuleFaults(rule, limits),
   ];
   if (wrong.length > 0) throw new MowingError('bad-request', wrong.join(' '));
 }

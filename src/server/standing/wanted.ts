@@ -16,7 +16,6 @@ import { ruleReader } from './ruleReader';
 import type { InRule } from './ruleReader';
 import { howOf, stepWanted } from './stepWanted';
 import type { FoundWanted, RuleWanted } from './stepWanted';
-import { USUAL_LIMITS } from '../../core/changes';
 
 /** The steps of the round whose proposals a rule takes. */
 const STEPS: Record<Exclude<RuleWork, 'by hand' | 'new terms' | 'growth'>, readonly RoundStep[]> = {
@@ -72,7 +71,7 @@ async function byHand(
         )
       : [];
   const accepted = new Set((await standingLosses(accountId)).flatMap(({ targets }) => targets));
-  const { rows, changes } = planByConditions(index, sums, rule.hand, limits ?? USUAL_LIMITS, {
+  const { rows, changes } = planByConditions(index, sums, rule.hand, limits, {
     ...rule.bid,
     waitDays: rule.waitDays,
     staged: stagedOf(pending.flat()),

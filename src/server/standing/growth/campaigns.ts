@@ -1,7 +1,6 @@
 import type { GrowthCampaignsRequest, GrowthInfo } from '../../../contract/growth';
 import type { NewChange } from '../../../contract/changes';
 import { MowingError } from '../../../contract/mowingError';
-import { USUAL_LIMITS } from '../../../core/changes';
 import type { GrowthPlan } from '../../../core/growth';
 import { indexTree } from '../../../core/structure';
 import { formatMoney } from '../../../core/units';
@@ -50,7 +49,7 @@ export async function putCampaigns(
       return node.budgetKind === 'daily' ? [] : [`“${node.name}” has no daily budget.`];
     });
     const added = campaigns.filter(({ campaignId, stage }) => stage !== null && !own.has(campaignId)).length;
-    const { minBudget } = account.limits ?? USUAL_LIMITS;
+    const { minBudget } = account.limits;
     if (plan.total < minBudget * (own.size + added))
       wrong.push(
         `${formatMoney(plan.total)} a day are not enough for ${own.size + added} campaigns: each needs ${formatMoney(minBudget)}.`,

@@ -1,6 +1,6 @@
 import { planBudgets } from '../../../core/budgets';
 import type { BudgetProposal } from '../../../core/budgets';
-import { changeKey, movesOf, USUAL_LIMITS } from '../../../core/changes';
+import { changeKey, movesOf } from '../../../core/changes';
 import type { MarketLimits } from '../../../core/changes';
 import { findMoney } from '../../../core/growth';
 import type { GrowthPlan } from '../../../core/growth';
@@ -53,7 +53,7 @@ export async function lookAtGrowth(
 ): Promise<GrowthLook> {
   const account = await needAccount(accountId);
   const plan = rule.growth!;
-  const limits = account.limits ?? USUAL_LIMITS;
+  const limits = account.limits;
   const how = howOf(rule);
   const [tree, feed, staged, sending, { to: settled }, background] = await Promise.all([
     loadTree(accountId),

@@ -1,7 +1,6 @@
 import type { GrowthAnswer, NewGrowthRequest } from '../../../contract/growth';
 import type { RuleInfo } from '../../../contract/rules';
 import { MowingError } from '../../../contract/mowingError';
-import { USUAL_LIMITS } from '../../../core/changes';
 import { USUAL_GROWTH } from '../../../core/growth';
 import { largest } from '../../../core/order';
 import { USUAL_RULE } from '../../../core/rules';
@@ -56,7 +55,7 @@ export async function beginGrowth(
   const { index, products } = background;
   if ((await loadRules(accountId)).rules.some((one) => isGrowth(one) && one.rule.scope.id === productId))
     throw new MowingError('conflict', 'The product has a growth plan already.');
-  const { minBudget } = account.limits ?? USUAL_LIMITS;
+  const { minBudget } = account.limits;
   const acos = index.aimOf(index.placeOfProduct(productId)).acos ?? account.targetAcos;
   const price = index.products.get(productId)?.price ?? null;
   const chance =

@@ -1,5 +1,5 @@
 import { kindReader, matchForm } from '../../../core/matching';
-import { checkWords, USUAL_LIMITS } from '../../../core/changes';
+import { checkWords } from '../../../core/changes';
 import { testRoom, USUAL_SETTINGS } from '../../../core/bids';
 import type { TestRoom } from '../../../core/bids';
 import { groupBy } from '../../../core/order';
@@ -101,7 +101,7 @@ function testIn(
   productId: number,
   { bid: { low, high }, newTerms }: Rule,
 ): TermTest | null {
-  const { minBid, maxBid, bidStep } = account.limits ?? USUAL_LIMITS;
+  const { minBid, maxBid, bidStep } = account.limits;
   const { parts } = freshPlan(account, background, productId);
   const bid = Math.min(
     high ?? maxBid,
@@ -127,7 +127,7 @@ async function termsFound(
   { productId, home: { adGroup }, own }: { productId: number; home: Home; own: readonly Target[] },
   { market, campaigns }: NewTermsRule,
 ): Promise<TermFound[]> {
-  const limits = account.limits ?? USUAL_LIMITS;
+  const limits = account.limits;
   const [sold, suggested] = await Promise.all([
     campaigns ? loadSource(account.id, productId, 'sold') : null,
     market && account.marketId !== null ? suggestedFor(account.id, productId) : null,

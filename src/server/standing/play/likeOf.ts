@@ -1,6 +1,5 @@
 import type { PlayLike } from '../../../core/played';
 import type { Rule } from '../../../core/rules';
-import { USUAL_LIMITS } from '../../../core/changes';
 import { indexTree } from '../../../core/structure';
 import type { Place, TreeIndex } from '../../../core/structure';
 import { daysIn } from '../../../core/units';
@@ -89,7 +88,7 @@ export async function likeOf(account: AccountRow, rule: Rule): Promise<ScopeLike
       clicksPerDay: Math.max(1, known.clicks / days / products),
       conversion: Math.max(0.005, (known.orders + PRIOR_CLICKS * usual) / (known.clicks + PRIOR_CLICKS)),
       targetAcos: target ? (target.low + target.high) / 2 : account.targetAcos,
-      limits: account.limits ?? USUAL_LIMITS,
+      limits: account.limits,
       matches: [...offers.matches],
       modifiers: [...offers.modifiers],
       autoGroups: account.options?.autoGroups ?? [],

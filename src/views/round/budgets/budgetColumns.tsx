@@ -1,5 +1,5 @@
 import { BudgetBars } from '../../../charts';
-import { BUDGET_STEP, usuallyDryFrom } from '../../../core/budgets';
+import { budgetStepOf, usuallyDryFrom } from '../../../core/budgets';
 import { largest } from '../../../core/order';
 import { measure } from '../../../core/measures';
 import { sumsAt } from '../../../core/lenses';
@@ -137,15 +137,16 @@ export function budgetColumns(context: ColumnContext): Column<number>[] {
   ];
 }
 
-/** Sets a budget by hand, in cents and within the market's limits: the others give way. */
+/** Sets a budget by hand, on a step and within the market's limits: the others give way. */
 function setByHand(
   { work, table }: Pick<ColumnContext, 'work' | 'table'>,
   row: number,
   budget: number,
 ): void {
   const { minBudget, maxBudget } = work.limits;
-  const inCents = Math.round(budget / BUDGET_STEP) * BUDGET_STEP;
-  work.decisions.edit(table.campaignId[row], Math.min(maxBudget, Math.max(minBudget, inCents)));
+  const step = budgetStepOf(work.limits);
+  const onStep = Math.round(budget / step) * step;
+  work.decisions.edit(table.campaignId[row], Math.min(maxBudget, Math.max(minBudget, onStep)));
 }
 
 /** A budget now and proposed; a click sets it by hand. */
@@ -163,7 +164,7 @@ function Move({ row, plan, table, work }: ColumnContext & { row: number }) {
       <span className={isLocked ? 'moved edited' : to === from ? 'faint' : 'moved'}>
         <BidCell
           bid={to}
-          step={BUDGET_STEP}
+          step={budgetStepOf(work.limits)}
           isEditing={editing === row}
           onEdit={() => setEditing(row)}
           onDone={(budget) => {
