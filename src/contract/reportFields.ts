@@ -58,6 +58,7 @@ export const FIELD_LABELS = {
   marginTo: 'Profit margin up to',
   campaignState: 'Campaign state',
   budget: 'Budget',
+  budgetKind: 'Budget type',
   adGroupState: 'Ad group state',
   defaultBid: 'Default bid',
   bid: 'Bid',

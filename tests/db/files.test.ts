@@ -3,7 +3,9 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { IMPORT_LABELS } from '../../src/contract/reportFields';
 import type { ImportKind, ReportKind } from '../../src/contract/reportFields';
 import type { AccountRow } from '../../src/db/queries/accounts';
+import { listBudgetDays } from '../../src/db/queries/budgetFeed';
 import { listTargets } from '../../src/db/queries/structure';
+import { listCampaignNodes } from '../../src/db/queries/tree';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadGoals } from '../../src/server/economics/goals';
 import { loadProducts, setCosts } from '../../src/server/economics/products';
@@ -235,6 +237,34 @@ Crocks,paused,5,,,,,,
       kept: 0,
       unchanged: 2,
     });
+  });
+
+  test('of budgets tell what a campaign may spend a day, unless they say for its life; of the days before they tell nothing', async () => {
+    const account = await anAccount();
+    const list = `Campaign,Budget,Budget type
+Weights,12,
+Crocks,500,Lifetime
+Jars,8,weekly
+`;
+    const result = await take(account, 'entities', list);
+    expect(result).toMatchObject({ kept: 2, refused: 1 });
+    expect(result.lines[0].reason).toBe('Budget type is one of daily, lifetime, not weekly.');
+    const stands = async () =>
+      (await listCampaignNodes(db(), account.id)).map(({ name, budget, budgetKind }) => [
+        name,
+        budget,
+        budgetKind,
+      ]);
+    expect(await stands()).toEqual([
+      ['Weights', 12_000_000, 'daily'],
+      ['Crocks', 500_000_000, 'lifetime'],
+    ]);
+    expect(await listBudgetDays(db(), account.id)).toEqual([]);
+    await take(account, 'entities', list.replace('12,', '15,').replace('Jars,8,weekly\n', ''));
+    expect((await stands())[0]).toEqual(['Weights', 15_000_000, 'daily']);
+    expect((await listBudgetDays(db(), account.id)).map(({ budget }) => budget)).toEqual([
+      12_000_000, 15_000_000,
+    ]);
   });
 
   test('of targets find what they stand on by its name, and say what they cannot find', async () => {

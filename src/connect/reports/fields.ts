@@ -44,6 +44,7 @@ const WORDINGS: Record<ReportField, string[]> = {
   marginTo: ['profit margin up to', 'margin up to', 'profit margin to'],
   campaignState: ['campaign state', 'campaign status'],
   budget: ['budget', 'daily budget'],
+  budgetKind: ['budget type', 'budget kind', 'budget period'],
   adGroupState: ['ad group state', 'ad group status'],
   defaultBid: ['default bid', 'ad group bid'],
   bid: ['bid', 'target bid', 'keyword bid', 'max bid', 'max cpc', 'maximum cpc'],

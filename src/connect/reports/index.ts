@@ -19,6 +19,6 @@ export { findDayOrder, parseDay, parseDays } from './days';
 export type { DayOrder } from './days';
 export type { FileAsks, MetHeadings } from './fileShape';
 export { reportRowReader, withoutGuard } from './reportRow';
-export { readState } from './structure';
+export { readBudgetKind, readState } from './structure';
 export type { ReportRow } from './reportRow';
 export type { KnownRow, RowNumbers } from './knownRows';

@@ -14,6 +14,14 @@ export function readState(text: string, label: string): string | Fault {
   return { reason: `${label} is one of enabled, paused, archived, not ${text}.` };
 }
 
+/** What a budget is for: each day, or the campaign's whole life. */
+export function readBudgetKind(text: string, label: string): 'daily' | 'lifetime' | Fault {
+  const lower = text.toLowerCase();
+  if (['daily', 'day', 'a day', 'per day'].includes(lower)) return 'daily';
+  if (['lifetime', 'total', 'in all'].includes(lower)) return 'lifetime';
+  return { reason: `${label} is one of daily, lifetime, not ${text}.` };
+}
+
 /**
  * What a row of a report by day says beside its figures: bids, budgets and states, in the order of the kind's structure. A text that is
  * none is left out, and the figures of the row count all the same: what a report calls its status is often something else.
@@ -31,9 +39,13 @@ export function readStructure(
   const values = spec.structure.map((field) => {
     const own = columns[field] === undefined ? '' : text(field);
     if (own === '') return null;
-    const read = /state$/i.test(field)
-      ? readState(own, FIELD_LABELS[field])
-      : parseAmount(own, FIELD_LABELS[field], notation);
+    const label = FIELD_LABELS[field];
+    const read =
+      field === 'budgetKind'
+        ? readBudgetKind(own, label)
+        : /state$/i.test(field)
+          ? readState(own, label)
+          : parseAmount(own, label, notation);
     if (typeof read === 'object') return null;
     says = true;
     return read;

@@ -7,6 +7,7 @@ import {
   headingSet,
   matchShape,
   parseAmount,
+  readBudgetKind,
   readState,
   RecordReader,
   signsOf,
@@ -131,6 +132,8 @@ function readCell(
       return readShare(text, label, notation.mark);
     case 'state':
       return readState(text, label);
+    case 'budget kind':
+      return readBudgetKind(text, label);
     case 'scope':
       return readScope(text);
     default:

@@ -2,7 +2,7 @@ import type { ReportField, TableKind } from '../../contract/reportFields';
 import type { HeadingSpec } from '../reports';
 
 /** How a field of a list is read. */
-export type CellType = 'text' | 'amount' | 'share' | 'state' | 'scope';
+export type CellType = 'text' | 'amount' | 'share' | 'state' | 'budget kind' | 'scope';
 
 /** A list that is taken in whole: small, without days. */
 export interface TableSpec extends HeadingSpec {
@@ -43,6 +43,7 @@ export const TABLE_SPECS: Record<TableKind, TableSpec> = {
       campaign: 'text',
       campaignState: 'state',
       budget: 'amount',
+      budgetKind: 'budget kind',
       adGroupId: 'text',
       adGroup: 'text',
       adGroupState: 'state',

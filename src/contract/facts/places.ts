@@ -3,14 +3,14 @@ export const AT_TARGET = {
   place: 'target',
   placeIds: ['campaignId', 'adGroupId', 'targetId'],
   placeNames: ['campaign', 'adGroup', 'target', 'match'],
-  structure: ['campaignState', 'budget', 'adGroupState', 'defaultBid', 'state', 'bid'],
+  structure: ['campaignState', 'budget', 'budgetKind', 'adGroupState', 'defaultBid', 'state', 'bid'],
 } as const;
 
 export const AT_CAMPAIGN = {
   place: 'campaign',
   placeIds: ['campaignId'],
   placeNames: ['campaign'],
-  structure: ['campaignState', 'budget'],
+  structure: ['campaignState', 'budget', 'budgetKind'],
 } as const;
 
 export const AT_PRODUCT = {

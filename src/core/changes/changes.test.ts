@@ -31,12 +31,12 @@ describe('what the market is going to refuse is told before sending', () => {
 });
 
 test.each([
-  ['JPY', [2, 1, 100]],
-  ['EUR', [0.02, 0.01, 1]],
-  ['KWD', [0.002, 0.001, 0.1]],
+  ['JPY', [2, 1, 100, 100_000]],
+  ['EUR', [0.02, 0.01, 1, 1000]],
+  ['KWD', [0.002, 0.001, 0.1, 100]],
 ])('without a market, bids in %s stand on its smallest unit', (currency, limits) => {
-  const { minBid, bidStep, minBudget } = usualLimits(currency);
-  expect([minBid, bidStep, minBudget].map((micros) => micros / 1e6)).toEqual(limits);
+  const { minBid, bidStep, minBudget, maxBid } = usualLimits(currency);
+  expect([minBid, bidStep, minBudget, maxBid].map((micros) => micros / 1e6)).toEqual(limits);
 });
 
 describe('the same change', () => {

@@ -33,12 +33,14 @@ export const USUAL_LIMITS: MarketLimits = {
 
 /**
  * Limits assumed for an account that is fed by files alone: bids stand on the smallest unit of its currency, the least bid is two of them, the least
- * budget a hundred. @param currency its ISO 4217 code
+ * budget a hundred, and so on. @param currency its ISO 4217 code
  */
 export function usualLimits(currency: string): MarketLimits {
   const times = 10 ** (2 - currencyDecimals(currency));
-  const { minBid, bidStep, minBudget } = USUAL_LIMITS;
-  return { ...USUAL_LIMITS, minBid: minBid * times, bidStep: bidStep * times, minBudget: minBudget * times };
+  const { minBid, maxBid, bidStep, minBudget, maxBudget } = USUAL_LIMITS;
+  const money = { minBid, maxBid, bidStep, minBudget, maxBudget };
+  const own = Object.entries(money).map(([key, micros]) => [key, micros * times]);
+  return { ...USUAL_LIMITS, ...(Object.fromEntries(own) as typeof money) };
 }
 
 /** A placement's bids may be raised up to ten times. */

@@ -1,4 +1,4 @@
-import { MICROS_PER_UNIT } from './money';
+import { currencyDecimals, MICROS_PER_UNIT } from './money';
 import type { Micros } from './money';
 import type { Day } from './day';
 
@@ -59,14 +59,26 @@ export function formatCount(value: number): string {
 export const counted = (count: number, noun: string): string =>
   `${formatCount(count)} ${noun}${count === 1 ? '' : 's'}`;
 
-/** Money with two decimals and no currency sign: the unit stands in the heading. */
-export function formatMoney(micros: Micros | null): string {
-  return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, 2);
+/** Decimals of the money that is shown: two while nobody has told another currency. */
+let moneyDecimals = 2;
+
+/** From now on money is written with the decimals of a currency: 12.30 EUR, 1,230 JPY. @param currency its ISO 4217 code */
+export function showMoneyIn(currency: string): void {
+  moneyDecimals = currencyDecimals(currency);
 }
 
-/** Decimals that a step of money needs, two at least: 10_000 -> 2, 5_000 -> 3. @param step micros */
+/** Money with its currency's decimals and no sign: the unit stands in the heading. */
+export function formatMoney(micros: Micros | null): string {
+  return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, moneyDecimals);
+}
+
+/** Money with the decimals of its own currency, where several stand side by side. @param currency its ISO 4217 code */
+export const formatMoneyOf = (micros: Micros, currency: string): string =>
+  formatNumber(micros / MICROS_PER_UNIT, currencyDecimals(currency));
+
+/** Decimals that a step of money needs, its currency's at least: 10_000 -> 2, 5_000 -> 3. @param step micros */
 export function decimalsOf(step: Micros): number {
-  let digits = 2;
+  let digits = moneyDecimals;
   while (digits < 6 && (step * 10 ** digits) % MICROS_PER_UNIT !== 0) digits += 1;
   return digits;
 }

@@ -22,10 +22,12 @@ export {
   formatDay,
   formatFullDay,
   formatMoney,
+  formatMoneyOf,
   formatNumber,
   formatOnStep,
   formatShare,
   showDaysFrom,
+  showMoneyIn,
   writeNumbersAs,
 } from './format';
 export { readNumber } from './read';

@@ -21,6 +21,14 @@ export function microsToDecimal(micros: Micros | bigint): string {
 
 /** Decimals of a currency by ISO 4217: 2 for EUR, 0 for JPY, 3 for KWD; 2 where it is not known, 6 at most. @param currency its code */
 export function currencyDecimals(currency: string): number {
+  let decimals = known.get(currency);
+  if (decimals === undefined) known.set(currency, (decimals = decimalsToldOf(currency)));
+  return decimals;
+}
+
+const known = new Map<string, number>();
+
+function decimalsToldOf(currency: string): number {
   try {
     const { maximumFractionDigits } = new Intl.NumberFormat('en', {
       style: 'currency',

@@ -9,6 +9,9 @@ import {
   formatDay,
   formatFullDay,
   formatMoney,
+  formatMoneyOf,
+  formatOnStep,
+  showMoneyIn,
   formatNumber,
   formatShare,
   isDay,
@@ -93,6 +96,24 @@ describe('figures', () => {
     writeNumbersAs('no such tag');
     expect(formatCount(12_345)).toBe('12,345');
   });
+
+  test.each([
+    ['EUR', '1,234.50', '0.30', '0.305'],
+    ['JPY', '1,235', '0.3', '0.305'],
+    ['KWD', '1,234.500', '0.300', '0.305'],
+  ])(
+    'of money in %s have its decimals, and what stands on a finer step has that of the step',
+    (currency, ...texts) => {
+      showMoneyIn(currency);
+      expect([
+        formatMoney(1_234_500_000),
+        formatOnStep(300_000, 100_000),
+        formatOnStep(305_000, 5000),
+      ]).toEqual(texts);
+      showMoneyIn('EUR');
+      expect(formatMoneyOf(1_000_000_000, 'KRW')).toBe('1,000');
+    },
+  );
 
   test.each([
     ['1,25', 1.25],

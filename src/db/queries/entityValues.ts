@@ -10,6 +10,8 @@ export interface EntityValues {
   defaultBid: number | null;
   adGroupState: string | null;
   budget: number | null;
+  /** What a budget is for; a budget of which nothing tells it is one a day. */
+  budgetKind: string | null;
   campaignState: string | null;
 }
 
@@ -33,7 +35,7 @@ export async function setEntityValues(tx: Query, accountId: number, list: Entity
     create temp table listed on commit drop as
     select row_number() over () as place, e.*, t.ad_group_id, coalesce(e."campaignId", g.campaign_id) as campaign_id, false as changed
     from jsonb_to_recordset(${JSON.stringify(list)}::text::jsonb) as e("targetId" integer, "campaignId" integer, "adGroupName" text,
-      bid bigint, state text, "defaultBid" bigint, "adGroupState" text, budget bigint, "campaignState" text)
+      bid bigint, state text, "defaultBid" bigint, "adGroupState" text, budget bigint, "budgetKind" text, "campaignState" text)
     left join mowing.target t on t.account_id = ${accountId} and t.target_id = e."targetId"
     left join mowing.ad_group g on g.account_id = ${accountId} and g.ad_group_id = t.ad_group_id`;
   await tx`
@@ -47,7 +49,8 @@ export async function setEntityValues(tx: Query, accountId: number, list: Entity
         and l."targetId" is not null
         or (l."defaultBid", l."adGroupState") is distinct from (case when l."defaultBid" is null then null else g.default_bid_micros end, case when l."adGroupState" is null then null else g.state end)
         and l.ad_group_id is not null
-        or (l.budget, l."campaignState") is distinct from (case when l.budget is null then null else c.budget_micros end, case when l."campaignState" is null then null else c.state end))`;
+        or (l.budget, l."budgetKind", l."campaignState") is distinct from (case when l.budget is null then null else c.budget_micros end,
+          case when l."budgetKind" is null then null else c.budget_kind end, case when l."campaignState" is null then null else c.state end))`;
   await tx`
     update mowing.target t set bid_micros = coalesce(l.bid, t.bid_micros), state = coalesce(l.state, t.state)
     from listed l where t.account_id = ${accountId} and t.target_id = l."targetId" and l.changed`;
@@ -59,8 +62,9 @@ export async function setEntityValues(tx: Query, accountId: number, list: Entity
     from (select ad_group_id, ${last('"defaultBid"')} as bid, ${last('"adGroupState"')} as state from listed where ad_group_id is not null group by 1) l
     where g.account_id = ${accountId} and g.ad_group_id = l.ad_group_id`;
   await tx`
-    update mowing.campaign c set budget_micros = coalesce(l.budget, c.budget_micros), state = coalesce(l.state, c.state)
-    from (select campaign_id, ${last('budget')} as budget, ${last('"campaignState"')} as state from listed group by 1) l
+    update mowing.campaign c set budget_micros = coalesce(l.budget, c.budget_micros), state = coalesce(l.state, c.state),
+      budget_kind = coalesce(l.kind, c.budget_kind, case when l.budget is not null then 'daily' end)
+    from (select campaign_id, ${last('budget')} as budget, ${last('"budgetKind"')} as kind, ${last('"campaignState"')} as state from listed group by 1) l
     where c.account_id = ${accountId} and c.campaign_id = l.campaign_id`;
   const [{ count }] = await tx<
     { count: number }[]

@@ -93,6 +93,7 @@ const LISTS: Record<TableKind, Source> = {
       'Campaign',
       'Campaign state',
       'Budget',
+      'Budget type',
       'Ad group ID',
       'Ad group',
       'Ad group state',
@@ -105,7 +106,7 @@ const LISTS: Record<TableKind, Source> = {
       'State',
       'Currency',
     ],
-    columns: `c.market_id, c.name, c.state, ${money('c.budget_micros')}, g.market_id, g.name, g.state, ${money('g.default_bid_micros')},
+    columns: `c.market_id, c.name, c.state, ${money('c.budget_micros')}, c.budget_kind, g.market_id, g.name, g.state, ${money('g.default_bid_micros')},
       p.item_code, f.market_id, f.expression, coalesce(f.match, f.kind), ${money('f.bid_micros')}, f.state, a.currency`,
     from: `mowing.target f join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = f.ad_group_id
       join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id

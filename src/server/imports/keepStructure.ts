@@ -18,6 +18,7 @@ const NOTHING: EntityValues = {
   defaultBid: null,
   adGroupState: null,
   budget: null,
+  budgetKind: null,
   campaignState: null,
 };
 

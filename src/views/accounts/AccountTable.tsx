@@ -4,7 +4,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useQuery } from '@tanstack/react-query';
 import type { AccountLine } from '../../contract/accountList';
-import { formatCount, formatDay, formatMoney, formatShare } from '../../core/units';
+import { formatCount, formatDay, formatMoneyOf, formatShare } from '../../core/units';
 import { api } from '../shared/api';
 import { formatTime } from '../shared/formatTime';
 import { pageLink } from '../shared/frame/pages';
@@ -78,7 +78,7 @@ function AccountRow({ line, proposals }: { line: AccountLine; proposals: number 
           '–'
         ) : (
           <span title={`${formatDay(window.from)} – ${formatDay(window.to)}`}>
-            {formatMoney(spend)} {currency}
+            {formatMoneyOf(spend, currency)} {currency}
           </span>
         )}
       </TableCell>
@@ -87,8 +87,8 @@ function AccountRow({ line, proposals }: { line: AccountLine; proposals: number 
       </TableCell>
       <TableCell className="figure faint">{formatShare(targetAcos)}</TableCell>
       <TableCell className="figure">
-        {month?.forecast == null ? '–' : formatMoney(month.forecast)}
-        {month?.goal != null && <span className="faint"> of {formatMoney(month.goal)}</span>}
+        {month?.forecast == null ? '–' : formatMoneyOf(month.forecast, currency)}
+        {month?.goal != null && <span className="faint"> of {formatMoneyOf(month.goal, currency)}</span>}
       </TableCell>
       <TableCell className="figure">
         {lastDay === null

@@ -1,6 +1,6 @@
 import { Activity, Suspense, createElement, memo, use, useState } from 'react';
 import type { ComponentType } from 'react';
-import { showDaysFrom } from '../../core/units';
+import { showDaysFrom, showMoneyIn } from '../../core/units';
 import { App } from '../shared/App';
 import { ErrorBoundary } from '../shared/ErrorBoundary';
 import { Frame } from '../shared/frame/Frame';
@@ -46,6 +46,7 @@ function Shell({ first }: { first: PageName }) {
   const { accounts, account, error } = useAccount(new URLSearchParams(searches[place]).get('account'));
   if (account) {
     showDaysFrom(account.today);
+    showMoneyIn(account.currency);
     showTimesIn(account.timezone);
   }
   const tray = useTray(account?.id);

@@ -51,13 +51,14 @@ export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow
 
 function valuesOf(row: TableRow): Omit<EntityValues, 'targetId' | 'campaignId' | 'adGroupName'> {
   const amount = (value: string | number | null | undefined) => (typeof value === 'number' ? value : null);
-  const state = (value: string | number | null | undefined) => (value == null ? null : String(value));
+  const word = (value: string | number | null | undefined) => (value == null ? null : String(value));
   return {
     bid: amount(row.bid),
-    state: state(row.state),
+    state: word(row.state),
     defaultBid: amount(row.defaultBid),
-    adGroupState: state(row.adGroupState),
+    adGroupState: word(row.adGroupState),
     budget: amount(row.budget),
-    campaignState: state(row.campaignState),
+    budgetKind: word(row.budgetKind),
+    campaignState: word(row.campaignState),
   };
 }

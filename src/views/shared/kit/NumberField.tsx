@@ -1,7 +1,7 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { useEffect, useId, useState } from 'react';
 import type { ReactNode, Ref } from 'react';
-import { MICROS_PER_UNIT, decimalMark, readNumber, toMicros } from '../../../core/units';
+import { MICROS_PER_UNIT, currencyDecimals, decimalMark, readNumber, toMicros } from '../../../core/units';
 
 export interface NumberFieldProps {
   label: string;
@@ -111,31 +111,22 @@ interface MoneyFieldProps extends Bare {
   micros: number | null;
   least?: number;
   most?: number;
-  /** The market's step of bids, or what an arrow key adds; a hundredth by itself. */
+  /** The market's step of bids, or what an arrow key adds; the currency's smallest unit by itself. */
   step?: number;
   onMicros: (micros: number) => void;
 }
 
-const CENT = 10_000;
-
 /** An amount in the account's currency, on the market's step. */
-export function MoneyField({
-  micros,
-  currency,
-  least = 0,
-  most,
-  step = CENT,
-  onMicros,
-  ...rest
-}: MoneyFieldProps) {
+export function MoneyField({ micros, currency, least = 0, most, step, onMicros, ...rest }: MoneyFieldProps) {
+  const decimals = currencyDecimals(currency);
   return (
     <NumberField
       {...rest}
       value={micros === null ? null : micros / MICROS_PER_UNIT}
       min={least / MICROS_PER_UNIT}
       max={most === undefined ? undefined : most / MICROS_PER_UNIT}
-      step={step / MICROS_PER_UNIT}
-      decimals={2}
+      step={step === undefined ? 10 ** -decimals : step / MICROS_PER_UNIT}
+      decimals={decimals}
       unit={currency}
       onChange={(value) => onMicros(toMicros(value))}
     />
