@@ -256,12 +256,12 @@ Jars,8,weekly
         budgetKind,
       ]);
     expect(await stands()).toEqual([
-      ['Weights', 12_000_000, 'daily'],
       ['Crocks', 500_000_000, 'lifetime'],
+      ['Weights', 12_000_000, 'daily'],
     ]);
     expect(await listBudgetDays(db(), account.id)).toEqual([]);
     await take(account, 'entities', list.replace('12,', '15,').replace('Jars,8,weekly\n', ''));
-    expect((await stands())[0]).toEqual(['Weights', 15_000_000, 'daily']);
+    expect((await stands())[1]).toEqual(['Weights', 15_000_000, 'daily']);
     expect((await listBudgetDays(db(), account.id)).map(({ budget }) => budget)).toEqual([
       12_000_000, 15_000_000,
     ]);
