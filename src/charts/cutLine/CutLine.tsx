@@ -2,7 +2,7 @@ import { brush } from 'd3-brush';
 import type { D3BrushEvent } from 'd3-brush';
 import { select } from 'd3-selection';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import { formatCount, formatMoney, formatShare } from '../../core/units';
+import { decimalsOf, formatCount, formatNumber, formatShare, MICROS_PER_UNIT } from '../../core/units';
 import { useSize } from '../useSize';
 import { layOutCutLine } from './layout';
 import type { CutLinePoints } from './dots';
@@ -130,6 +130,13 @@ function Dots({ layout, width, height, focusedRow, words }: DotsProps) {
   );
 }
 
+/** An amount on an axis, with the decimals that it has: 200.0, 0.5, 0.05 EUR; 200, 0.5 JPY. */
+function digits(micros: number): string {
+  const units = micros / MICROS_PER_UNIT;
+  const least = Math.min(1, decimalsOf(MICROS_PER_UNIT));
+  return formatNumber(units, Math.max(least, Math.min(6, Math.ceil(-Math.log10(units) - 1e-9))));
+}
+
 function Axes({
   layout,
   width,
@@ -139,7 +146,6 @@ function Axes({
 }: LayoutProps & { currency: string; target: number }) {
   const [x0, y0, x1, y1] = layout.line;
   const bottom = height - MARGIN.bottom;
-  const digits = (value: number) => formatMoney(value).replace(/(\.\d)0$/, '$1');
   // The label stands where the line leaves the picture: at its top, or at its right edge.
   const slope = (y1 - y0) / (x1 - x0);
   const labelX = Math.min(width - MARGIN.right, x0 + (MARGIN.top + 14 - y0) / slope);

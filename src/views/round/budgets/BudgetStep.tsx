@@ -119,7 +119,8 @@ function sentenceOf({ arranged, plan, hasData }: BudgetWork, currency: string): 
   if (!arranged || !plan) return WAITING;
   if (!hasData) return 'Budgets are moved here once they are known.';
   if (!plan.isAsked) {
-    const { count, missed } = ranDry(plan);
+    const { count, missed, isKnown } = ranDry(plan);
+    if (!isKnown) return 'Which campaigns ran dry can be told once reports by hour are in.';
     return count === 0
       ? 'No campaign ran dry in the last 28 days.'
       : `${formatCount(count)} ran dry: ${formatMoney(missed)} ${currency} of sales missed a month.`;
