@@ -5,7 +5,7 @@ import type { ImportKind, ReportKind } from '../../src/contract/reportFields';
 import type { AccountRow } from '../../src/db/queries/accounts';
 import { listBudgetDays } from '../../src/db/queries/budgetFeed';
 import { listTargets } from '../../src/db/queries/structure';
-import { listCampaignNodes } from '../../src/db/queries/tree';
+import { listAdGroupNodes, listCampaignNodes } from '../../src/db/queries/tree';
 import { closeContext, db } from '../../src/server/context/context';
 import { loadGoals } from '../../src/server/economics/goals';
 import { loadProducts, setCosts } from '../../src/server/economics/products';
@@ -265,6 +265,41 @@ Jars,8,weekly
     expect((await listBudgetDays(db(), account.id)).map(({ budget }) => budget)).toEqual([
       12_000_000, 15_000_000,
     ]);
+  });
+
+  test('tell the modifiers of campaigns in per cent, and what ad groups advertise; until then neither is known', async () => {
+    const account = await anAccount();
+    await take(account, 'placements', FILES.placements);
+    const modifiers = async () =>
+      (await listCampaignNodes(db(), account.id)).map(({ top, rest, pages, modifiersKnown }) => [
+        top,
+        rest,
+        pages,
+        modifiersKnown,
+      ]);
+    expect(await modifiers()).toEqual([[0, 0, 0, false]]);
+    const list = `Campaign,Top of search modifier,Rest of search modifier,Product pages modifier,Ad group,Item code,Target,Match type
+Weights,40 %,0,12,research,q7bc12d3f4,jar weights,phrase
+Jars,0.4,0,0,research,,jars,broad
+Lids,-5 %,0,0,research,,lids,broad
+`;
+    const result = await take(account, 'entities', list);
+    expect(result).toMatchObject({ kept: 1, refused: 2 });
+    expect(result.lines.map(({ reason }) => reason)).toEqual([
+      'Top of search modifier is told in per cent; 0.4 could be a share. Write 40 % for 40 per cent.',
+      'Top of search modifier is a percentage from 0 to 900, not -5 %.',
+    ]);
+    expect(await modifiers()).toEqual([[0.4, 0, 0.12, true]]);
+    const [product] = (await loadProducts(account.id)).products;
+    expect(product.itemCode).toBe('Q7BC12D3F4');
+    expect((await listAdGroupNodes(db(), account.id)).map(({ productId }) => productId)).toEqual([
+      product.id,
+    ]);
+    expect(await take(account, 'entities', await exported(account, 'entities'))).toMatchObject({
+      kept: 0,
+      unchanged: 1,
+      refused: 0,
+    });
   });
 
   test('of targets find what they stand on by its name, and say what they cannot find', async () => {

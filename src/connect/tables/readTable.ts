@@ -1,6 +1,7 @@
 import { FIELD_LABELS } from '../../contract/reportFields';
 import type { ReportField } from '../../contract/reportFields';
 import { MowingError } from '../../contract/mowingError';
+import { MAX_MODIFIER } from '../../core/changes';
 import {
   FileDecoder,
   findShape,
@@ -134,6 +135,8 @@ function readCell(
       return readState(text, label);
     case 'budget kind':
       return readBudgetKind(text, label);
+    case 'modifier':
+      return readModifier(text, label, notation.mark);
     case 'scope':
       return readScope(text);
     default:
@@ -150,6 +153,22 @@ function readShare(text: string, label: string, mark: '.' | ','): number | { rea
   const value = Number(bare);
   if (bare === '' || !Number.isFinite(value)) return { reason: `${label} is no percentage (${text}).` };
   return text.includes('%') || Math.abs(value) > 1 ? value / 100 : value;
+}
+
+/** Modifiers are told in per cent: "40 %" and "40" are 0.4. What could be a share as well is asked for, not guessed. */
+function readModifier(text: string, label: string, mark: '.' | ','): number | { reason: string } {
+  const isMarked = text.includes('%');
+  const bare = text
+    .replace('%', '')
+    .replace(mark === ',' ? ',' : '_', '.')
+    .trim();
+  const value = Number(bare);
+  const most = MAX_MODIFIER * 100;
+  if (bare === '' || !Number.isFinite(value) || value < 0 || value > most)
+    return { reason: `${label} is a percentage from 0 to ${most}, not ${text}.` };
+  if (!isMarked && value > 0 && value < 1)
+    return { reason: `${label} is told in per cent; ${text} could be a share. Write 40 % for 40 per cent.` };
+  return value / 100;
 }
 
 function readScope(text: string): string | { reason: string } {

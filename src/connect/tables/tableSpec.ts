@@ -2,7 +2,7 @@ import type { ReportField, TableKind } from '../../contract/reportFields';
 import type { HeadingSpec } from '../reports';
 
 /** How a field of a list is read. */
-export type CellType = 'text' | 'amount' | 'share' | 'state' | 'budget kind' | 'scope';
+export type CellType = 'text' | 'amount' | 'share' | 'state' | 'budget kind' | 'modifier' | 'scope';
 
 /** A list that is taken in whole: small, without days. */
 export interface TableSpec extends HeadingSpec {
@@ -44,6 +44,9 @@ export const TABLE_SPECS: Record<TableKind, TableSpec> = {
       campaignState: 'state',
       budget: 'amount',
       budgetKind: 'budget kind',
+      topModifier: 'modifier',
+      restModifier: 'modifier',
+      pagesModifier: 'modifier',
       adGroupId: 'text',
       adGroup: 'text',
       adGroupState: 'state',

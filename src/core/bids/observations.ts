@@ -18,6 +18,8 @@ export interface BidCampaign {
   budget: Micros | null;
   /** Raise of bids by placement, as shares. */
   modifiers: [top: number, rest: number, pages: number];
+  /** False where nobody told them; left out: they are known. */
+  modifiersKnown?: boolean;
 }
 
 /** A record that a target brings along. Sales in micros. */

@@ -114,9 +114,10 @@ export function observationsOf(index: TreeIndex, feed: BidFeed): AccountObservat
         ...tree.products.map(({ price, margin }) => ({ price, margin })),
         { price: null, margin: null },
       ],
-      campaigns: tree.campaigns.map(({ budget, budgetKind, top, rest, pages }) => ({
+      campaigns: tree.campaigns.map(({ budget, budgetKind, top, rest, pages, modifiersKnown }) => ({
         budget: budgetKind === 'daily' ? budget : null,
         modifiers: [top, rest, pages],
+        ...(modifiersKnown === false && { modifiersKnown }),
       })),
       scopes,
       targets,

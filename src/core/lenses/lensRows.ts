@@ -158,7 +158,7 @@ function placementRows(index: TreeIndex, { size, campaignId, placement }: GrainS
       at: index.placeOfCampaign(campaignId![from]),
       // The placement takes the room of a target's id: a row is told apart by campaign and placement.
       part: placement![from],
-      value: campaign?.[which] ?? null,
+      value: campaign && campaign.modifiersKnown !== false ? campaign[which] : null,
       changedOn: index.changedOn('campaign', campaignId![from]),
     });
   }

@@ -114,18 +114,22 @@ describe('a lens', () => {
     expect([told.choice('termKind')(0), told.choice('seen')(0)]).toEqual(['rival brand', 'in this window']);
   });
 
-  test('of placements tells the campaign’s modifier', () => {
+  test('of placements tells the campaign’s modifier, where it was told', () => {
     const { now, before, size } = sumsByTarget([{ id: 0, now: { clicks: 9, spend: 3 } }]);
-    const table = buildLens('placements', index, {
-      now,
-      before,
-      size,
-      campaignId: Int32Array.of(1),
-      placement: Int32Array.of(2),
-      isBeforeCovered: true,
-    });
-    expect(table).toMatchObject({ name: ['product pages'], place: ['Crock auto'] });
-    expect(table.value[0]).toBe(0.1);
+    const of = (at: typeof index) =>
+      buildLens('placements', at, {
+        now,
+        before,
+        size,
+        campaignId: Int32Array.of(1),
+        placement: Int32Array.of(2),
+        isBeforeCovered: true,
+      });
+    expect(of(index)).toMatchObject({ name: ['product pages'], place: ['Crock auto'] });
+    expect(of(index).value[0]).toBe(0.1);
+    const { campaigns } = aTree();
+    const untold = campaigns.map((one) => ({ ...one, modifiersKnown: false }));
+    expect(of(indexTree(aTree({ campaigns: untold }))).value[0]).toBeNaN();
   });
 
   test('says how old the last change is, and how a target fares against its target and against break-even', () => {

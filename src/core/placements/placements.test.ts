@@ -91,6 +91,15 @@ describe('placements that bring more a click', () => {
     expect(words).toMatch(/Base bids go down by \d+ %: the month’s spend stays/);
   });
 
+  test('are not moved from modifiers that nobody told', () => {
+    const known = betterAtTop([0, 0, 0], 10);
+    const [{ modifiers }] = known.observations.campaigns;
+    const untold = { modifiers, budget: null, modifiersKnown: false };
+    const proposal = only({ ...known, observations: { ...known.observations, campaigns: [untold] } });
+    expect([proposal.left, proposal.bases, proposal.after]).toEqual(['not known', 1, proposal.now]);
+    expect(placementReason(proposal)).toContain('Its modifiers were never told.');
+  });
+
   test('stay where the market lets nothing be set, or nothing runs', () => {
     expect(only(betterAtTop(), { modifiers: [false, false, false] }).left).toBe('not offered');
     const paused = placed([{ isRunning: false }], [], [campaign()]);

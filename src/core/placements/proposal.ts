@@ -5,6 +5,7 @@ import type { Micros } from '../units';
 export type PlacementLeft =
   | 'not running'
   | 'not offered'
+  | 'not known'
   | 'no clicks'
   | 'not sure'
   | 'held'

@@ -23,7 +23,7 @@ export function proposePlacements(
   const { observations, factors } = prepared;
   const plans = campaignPlans(observations, factors, settings);
   const sums = campaignSums(prepared, plans);
-  return observations.campaigns.map(({ modifiers }, campaign) => {
+  return observations.campaigns.map(({ modifiers, modifiersKnown = true }, campaign) => {
     const { targets, bid, aim, now } = sums[campaign];
     const shares = factors.shares(campaign);
     const raised = raiseOf(shares, modifiers);
@@ -37,7 +37,9 @@ export function proposePlacements(
       cost: (1 + modifiers[placement]) / raised,
     }));
     const placements = withinBounds(free, boundsOf(campaign), bid);
-    const left = leftAlone(placements, targets, now.clicks, plans[campaign].isUnsure);
+    const left = modifiersKnown
+      ? leftAlone(placements, targets, now.clicks, plans[campaign].isUnsure)
+      : 'not known';
     const to = placements.map((one) => (left === null ? one.to : one.from));
     const bases = basesFor(placements, to);
     return {

@@ -42,6 +42,8 @@ const basesText = (bases: number) =>
 const WHY_LEFT: Record<NonNullable<PlacementProposal['left']>, (proposal: Told) => string> = {
   'not running': () => 'Nothing in it runs.',
   'not offered': () => 'Its market sets no bids by placement.',
+  'not known': () =>
+    'Its modifiers were never told. Import its campaigns with their modifiers; 0 % where it has none.',
   'no clicks': () => 'No clicks of the last weeks tell what its placements are worth.',
   'not sure': ({ placements }) =>
     `It is not sure that one placement is the better one: ${placements.flatMap(({ worth }, at) => (at === REST ? [] : [`${PLACEMENT_LABELS[PLACEMENTS[at]]} ${times(worth.low)}–${times(worth.high)} of the rest`])).join(', ')}.`,

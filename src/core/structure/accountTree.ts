@@ -17,6 +17,8 @@ export interface CampaignNode extends Campaign {
   top: number;
   rest: number;
   pages: number;
+  /** False where nobody told its modifiers: they count as 0, and are not moved from there. */
+  modifiersKnown?: boolean;
 }
 
 export interface AdGroupNode extends AdGroup {

@@ -47,7 +47,8 @@ export async function upsertCampaigns(sql: Query, accountId: number, list: Marke
     on conflict (account_id, market_id) do update
       set name = excluded.name, state = excluded.state, budget_micros = excluded.budget_micros, budget_kind = excluded.budget_kind,
           pacing = excluded.pacing, flex = excluded.flex, similar_on = excluded.similar_on, starts_on = excluded.starts_on, ends_on = excluded.ends_on,
-          top_modifier = excluded.top_modifier, rest_modifier = excluded.rest_modifier, pages_modifier = excluded.pages_modifier`;
+          top_modifier = excluded.top_modifier, rest_modifier = excluded.rest_modifier, pages_modifier = excluded.pages_modifier,
+          modifiers_known = true`;
 }
 
 export async function upsertAdGroups(sql: Query, accountId: number, list: MarketAdGroup[]): Promise<void> {

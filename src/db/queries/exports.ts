@@ -13,6 +13,9 @@ export interface ExportRows {
 
 const BLOCK = 2000;
 const money = (column: string) => `trim_scale(${column}::numeric / 1000000)::text`;
+/** In per cent; empty where it was never told. */
+const modifier = (column: string) =>
+  `case when c.modifiers_known then trim_scale((${column} * 100)::numeric)::text end`;
 
 /** How rows name their place as they leave; an entity that no market has numbered goes out, and comes in again, by its name. */
 const PLACES: Record<FactSpec['place'], { headings: string[]; columns: string; joins: string }> = {
@@ -94,6 +97,9 @@ const LISTS: Record<TableKind, Source> = {
       'Campaign state',
       'Budget',
       'Budget type',
+      'Top of search modifier',
+      'Rest of search modifier',
+      'Product pages modifier',
       'Ad group ID',
       'Ad group',
       'Ad group state',
@@ -106,7 +112,7 @@ const LISTS: Record<TableKind, Source> = {
       'State',
       'Currency',
     ],
-    columns: `c.market_id, c.name, c.state, ${money('c.budget_micros')}, c.budget_kind, g.market_id, g.name, g.state, ${money('g.default_bid_micros')},
+    columns: `c.market_id, c.name, c.state, ${money('c.budget_micros')}, c.budget_kind, ${modifier('c.top_modifier')}, ${modifier('c.rest_modifier')}, ${modifier('c.pages_modifier')}, g.market_id, g.name, g.state, ${money('g.default_bid_micros')},
       p.item_code, f.market_id, f.expression, coalesce(f.match, f.kind), ${money('f.bid_micros')}, f.state, a.currency`,
     from: `mowing.target f join mowing.ad_group g on g.account_id = f.account_id and g.ad_group_id = f.ad_group_id
       join mowing.campaign c on c.account_id = f.account_id and c.campaign_id = g.campaign_id

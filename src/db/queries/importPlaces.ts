@@ -83,13 +83,13 @@ async function resolveProducts(
 async function resolveCampaigns(tx: Query, accountId: number) {
   await adoptIds(tx, accountId, 'campaign');
   await tx`
-    insert into mowing.campaign (account_id, market_id, name)
-    select distinct on (p.campaign_mid) ${accountId}::integer, p.campaign_mid, coalesce(nullif(p.campaign, ''), 'Campaign ' || p.campaign_mid)
+    insert into mowing.campaign (account_id, market_id, name, modifiers_known)
+    select distinct on (p.campaign_mid) ${accountId}::integer, p.campaign_mid, coalesce(nullif(p.campaign, ''), 'Campaign ' || p.campaign_mid), false
     from place p where p.campaign_mid is not null order by p.campaign_mid
     on conflict (account_id, market_id) do nothing`;
   await tx`
-    insert into mowing.campaign (account_id, name)
-    select distinct ${accountId}::integer, p.campaign from place p
+    insert into mowing.campaign (account_id, name, modifiers_known)
+    select distinct ${accountId}::integer, p.campaign, false from place p
     where p.campaign_mid is null
       and not exists (select from mowing.campaign c where c.account_id = ${accountId} and c.name = p.campaign)`;
   await tx`

@@ -7,7 +7,7 @@ export async function listCampaignNodes(sql: Query, accountId: number): Promise<
   return sql<CampaignNode[]>`
     select campaign_id as id, name, state, budget_micros as budget, budget_kind as "budgetKind", flex, pacing, similar_on as similar,
       starts_on as "startsOn", ends_on as "endsOn",
-      top_modifier as top, rest_modifier as rest, pages_modifier as pages
+      top_modifier as top, rest_modifier as rest, pages_modifier as pages, modifiers_known as "modifiersKnown"
     from mowing.campaign where account_id = ${accountId} order by campaign_id`;
 }
 

@@ -28,7 +28,9 @@ export function valueChange(table: LensTable, row: number, to: number): Change |
   if (value === 'bid') return { kind: 'set-bid', targetId: table.targetId[row], from, to };
   const campaignId = table.campaignId[row];
   if (value === 'budget') return { kind: 'set-budget', campaignId, from, to };
-  return { kind: 'set-modifier', campaignId, placement: PLACEMENTS[table.part[row]], from: from ?? 0, to };
+  // Nobody told what stands: what another one would do cannot be said.
+  if (from === null) return null;
+  return { kind: 'set-modifier', campaignId, placement: PLACEMENTS[table.part[row]], from, to };
 }
 
 /** The value that is staged for a row; undefined for none. */

@@ -20,6 +20,10 @@ const NOTHING: EntityValues = {
   budget: null,
   budgetKind: null,
   campaignState: null,
+  top: null,
+  rest: null,
+  pages: null,
+  productId: null,
 };
 
 /**

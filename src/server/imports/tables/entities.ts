@@ -33,6 +33,15 @@ export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow
     }),
   );
   const campaignIds = await resolvePlaces(tx, id, 'campaign', others.map(names));
+  // What an ad group advertises; a product that is not known yet is made.
+  const withItem = withTarget.filter(({ itemCode }) => itemCode != null);
+  const productIds = await resolvePlaces(
+    tx,
+    id,
+    'product',
+    withItem.map(({ itemCode }) => ({ itemCode: text(itemCode) })),
+  );
+  const products = new Map(withItem.map((row, at) => [row, productIds[at]]));
   const values: EntityValues[] = [];
   const take = (row: TableRow, ids: { targetId: number | null; campaignId: number | null }) => {
     if (ids.targetId === null && ids.campaignId === null)
@@ -41,7 +50,12 @@ export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow
         reason: 'Its name means several campaigns or ad groups of this account. Give its ids.',
       });
     else
-      values.push({ ...ids, adGroupName: row.adGroup == null ? null : text(row.adGroup), ...valuesOf(row) });
+      values.push({
+        ...ids,
+        adGroupName: row.adGroup == null ? null : text(row.adGroup),
+        productId: products.get(row) ?? null,
+        ...valuesOf(row),
+      });
   };
   withTarget.forEach((row, at) => take(row, { targetId: targetIds[at], campaignId: null }));
   others.forEach((row, at) => take(row, { targetId: null, campaignId: campaignIds[at] }));
@@ -49,7 +63,9 @@ export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow
   return { kept, unchanged: values.length - kept, refused, remark: await bearOut(tx, id, values) };
 }
 
-function valuesOf(row: TableRow): Omit<EntityValues, 'targetId' | 'campaignId' | 'adGroupName'> {
+function valuesOf(
+  row: TableRow,
+): Omit<EntityValues, 'targetId' | 'campaignId' | 'adGroupName' | 'productId'> {
   const amount = (value: string | number | null | undefined) => (typeof value === 'number' ? value : null);
   const word = (value: string | number | null | undefined) => (value == null ? null : String(value));
   return {
@@ -60,5 +76,8 @@ function valuesOf(row: TableRow): Omit<EntityValues, 'targetId' | 'campaignId' |
     budget: amount(row.budget),
     budgetKind: word(row.budgetKind),
     campaignState: word(row.campaignState),
+    top: amount(row.topModifier),
+    rest: amount(row.restModifier),
+    pages: amount(row.pagesModifier),
   };
 }

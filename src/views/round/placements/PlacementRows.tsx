@@ -54,7 +54,7 @@ export function PlacementRows({ account, state, work, table, plan }: PlacementRo
 }
 
 /** What is missing before placements can be decided on; null when nothing is. */
-function lackingOf({ id }: AccountInfo, { hasData, isOffered }: PlacementWork) {
+function lackingOf({ id }: AccountInfo, { hasData, isOffered, isTold }: PlacementWork) {
   if (!isOffered)
     return (
       <Empty why="What a market offers is read with each sync.">This market sets no bids by placement.</Empty>
@@ -70,6 +70,19 @@ function lackingOf({ id }: AccountInfo, { hasData, isOffered }: PlacementWork) {
         }
       >
         No clicks by placement are known.
+      </Empty>
+    );
+  if (!isTold)
+    return (
+      <Empty
+        why="Reports by placement do not say which modifiers stood, and none is moved from a guess."
+        next={
+          <PlaceLink href={pageLink('setup', id)}>
+            Import the campaigns with their three modifiers, 0 % where there is none
+          </PlaceLink>
+        }
+      >
+        The modifiers of the campaigns are not known.
       </Empty>
     );
   return null;

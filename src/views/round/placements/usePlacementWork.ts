@@ -92,6 +92,8 @@ export function usePlacementWork({ account, state, tray, isWanted }: WorkAt) {
     staged: { [PLACEMENTS_NAME]: new Set(decisions.stagedIds).size },
     hasData: !plan || plan.rows.some(({ now }) => now.clicks > 0),
     isOffered: settings.modifiers.some(Boolean),
+    /** Whether anybody told the modifiers of any campaign. */
+    isTold: !plan || plan.rows.some(({ left }) => left !== 'not known'),
   };
 }
 
