@@ -291,7 +291,9 @@ Lids,-5 %,0,0,research,,lids,broad
     ]);
     expect(await modifiers()).toEqual([[0.4, 0, 0.12, true]]);
     const [product] = (await loadProducts(account.id)).products;
-    expect(product.itemCode).toBe('Q7BC12D3F4');
+    expect([product.itemCode, product.name]).toEqual(['Q7BC12D3F4', 'Q7BC12D3F4']);
+    await take(account, 'sales', FILES.sales);
+    expect((await loadProducts(account.id)).products.map(({ name }) => name)).toEqual(['Crock']);
     expect((await listAdGroupNodes(db(), account.id)).map(({ productId }) => productId)).toEqual([
       product.id,
     ]);

@@ -69,11 +69,13 @@ async function resolveProducts(
   codes: string[],
   names: string[],
 ): Promise<number[]> {
+  // A product that was known by its code alone takes the name on.
   await tx`
-    insert into mowing.product (account_id, item_code, name)
+    insert into mowing.product as p (account_id, item_code, name)
     select distinct on (upper(n.code)) ${accountId}::integer, upper(n.code), coalesce(nullif(n.name, ''), upper(n.code))
-    from unnest(${codes}::text[], ${names}::text[]) as n(code, name) order by upper(n.code)
-    on conflict (account_id, item_code) do nothing`;
+    from unnest(${codes}::text[], ${names}::text[]) as n(code, name) order by upper(n.code), n.name = ''
+    on conflict (account_id, item_code) do update set name = excluded.name
+      where p.name = p.item_code and excluded.name <> p.item_code`;
   const rows = await tx<{ id: number }[]>`
     select p.product_id as id from unnest(${codes}::text[]) with ordinality as n(code, place)
     join mowing.product p on p.account_id = ${accountId} and p.item_code = upper(n.code) order by n.place`;

@@ -54,12 +54,12 @@ export function PlacementRows({ account, state, work, table, plan }: PlacementRo
 }
 
 /** What is missing before placements can be decided on; null when nothing is. */
-function lackingOf({ id }: AccountInfo, { hasData, isOffered, isTold }: PlacementWork) {
+function lackingOf({ id }: AccountInfo, { hasClicks, isOffered, isTold }: PlacementWork) {
   if (!isOffered)
     return (
       <Empty why="What a market offers is read with each sync.">This market sets no bids by placement.</Empty>
     );
-  if (!hasData)
+  if (!hasClicks)
     return (
       <Empty
         why="Modifiers are worked out from clicks and orders by placement."

@@ -106,10 +106,10 @@ export function PlacementStep({ account, fault, window, state, work }: RoundAt &
   );
 }
 
-function sentenceOf({ arranged, hasData, isOffered, isTold }: PlacementWork, currency: string): string {
+function sentenceOf({ arranged, hasClicks, isOffered, isTold }: PlacementWork, currency: string): string {
   if (!arranged) return WAITING;
   if (!isOffered) return 'This market sets no bids by placement: there is nothing to decide here.';
-  if (!hasData) return 'Placements are compared here once reports by placement are in.';
+  if (!hasClicks) return 'Placements are compared here once reports by placement are in.';
   if (!isTold) return 'Modifiers are proposed here once those that stand are known.';
   const { left, money } = arranged;
   if (left === 0) return 'No placement wants another modifier.';

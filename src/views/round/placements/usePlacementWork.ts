@@ -90,7 +90,8 @@ export function usePlacementWork({ account, state, tray, isWanted }: WorkAt) {
     setEditing,
     left: arranged ? [{ step: PLACEMENTS_NAME, left: arranged.left, money: arranged.money }] : [],
     staged: { [PLACEMENTS_NAME]: new Set(decisions.stagedIds).size },
-    hasData: !plan || plan.rows.some(({ now }) => now.clicks > 0),
+    hasData: !plan || plan.rows.some(({ now, left }) => now.clicks > 0 && left !== 'not known'),
+    hasClicks: !plan || plan.rows.some(({ now }) => now.clicks > 0),
     isOffered: settings.modifiers.some(Boolean),
     /** Whether anybody told the modifiers of any campaign. */
     isTold: !plan || plan.rows.some(({ left }) => left !== 'not known'),

@@ -1,6 +1,6 @@
 import { addSums, measure, NO_SUMS } from '../../../core/measures';
 import type { Sums } from '../../../core/measures';
-import { addDays, formatCount, formatMoney, formatShare } from '../../../core/units';
+import { addDays, formatCount, formatMoney, formatNumber, formatShare } from '../../../core/units';
 import { Facts } from '../kit';
 
 const LENGTHS = [7, 14, 30, 60, 90];
@@ -77,8 +77,12 @@ export function WindowsTable({ days, to, currency, firstDay, targetAcos, margin 
 
 /** Sums from a thousand on are read without their cents: five of them stand side by side. */
 const shortMoney = (micros: number) =>
-  Math.abs(micros) < 1_000_000_000 ? formatMoney(micros) : formatCount(Math.round(micros / 1_000_000));
+  Math.abs(micros) < 1_000_000_000 ? formatMoney(micros) : shortCount(Math.round(micros / 1_000_000));
 const signedMoney = (micros: number) => `${micros < 0 ? '−' : ''}${shortMoney(Math.abs(micros))}`;
-/** Impressions of many days are read without their last digits. */
+/** Large figures are read without their last digits: 99,999, 100k, 9,999k, 10.0M. */
 const shortCount = (count: number) =>
-  count < 100_000 ? formatCount(count) : `${formatCount(Math.round(count / 1000))}k`;
+  count < 100_000
+    ? formatCount(count)
+    : count < 9_999_500
+      ? `${formatCount(Math.round(count / 1000))}k`
+      : `${formatNumber(count / 1_000_000, 1)}M`;

@@ -56,6 +56,13 @@ describe('windows side by side', () => {
     expect(screen.queryByText(/Loss vs target|Profit/)).toBeNull();
   });
 
+  test('large figures are read without their last digits, so that five stand side by side', () => {
+    const many = DAYS.map((one) => ({ ...one, impressions: 40_000, spend: 120_000_000_000 }));
+    draw(<WindowsTable days={many} to={TO} currency="JPY" firstDay={null} targetAcos={null} margin={null} />);
+    expect(line('Impressions')).toEqual(['280k', '560k', '1,200k', '2,400k', '3,600k']);
+    expect(line('Spend JPY')).toEqual(['840k', '1,680k', '3,600k', '7,200k', '10.8M']);
+  });
+
   test('a window that begins before the data is marked', () => {
     draw(
       <WindowsTable
