@@ -6,6 +6,7 @@ import { findImport, listRefused } from '../../src/db/queries/imports';
 import { readSums } from '../../src/db/queries/sums';
 import { db } from '../../src/server/context/context';
 import type { GivenFile } from '../../src/server/imports/givenFile';
+import { exportData } from '../../src/server/exports/exportData';
 import { takeIn as takeInAny } from '../../src/server/imports/takeIn';
 import { takeInReport } from '../../src/server/imports/takeInReport';
 import { inPieces } from '../make/report';
@@ -66,4 +67,15 @@ export async function take(
   });
   const lines = (await listRefused(db(), importId)).map(({ line, reason }) => ({ line, reason }));
   return { ...(await findImport(db(), importId))!, lines };
+}
+
+/** What an account gives out of a kind, as a file. */
+export async function exported(
+  account: AccountRow,
+  kind: ImportKind,
+  format: 'csv' | 'xlsx' = 'csv',
+): Promise<Buffer> {
+  const parts: Uint8Array[] = [];
+  for await (const part of (await exportData({ account: account.id, kind, format })).body) parts.push(part);
+  return Buffer.concat(parts);
 }
