@@ -50,7 +50,7 @@ export function FindingRows({
     {
       key: 'mend',
       label: '',
-      width: '190px',
+      width: '80px',
       cell: (one) => (
         <>
           {one.mend.length === 0 && one.entity === 'product' && (
@@ -66,6 +66,16 @@ export function FindingRows({
               {one.mend.length === 1 ? 'Mend' : `Mend ${formatCount(one.mend.length)}`}
             </Button>
           )}
+        </>
+      ),
+    },
+    {
+      // Under each other, whether a row can be mended from here or not.
+      key: 'decide',
+      label: '',
+      width: '108px',
+      cell: (one) => (
+        <>
           <Button
             sx={{ padding: '0 6px' }}
             aria-label={`Leave: ${one.name}`}
