@@ -1,9 +1,8 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { NUMBER_FIELDS, PLAN_FIELDS } from '../../../core/conditions';
 import type { PlanKey } from '../../../core/conditions';
 import { formatCount, formatMoney } from '../../../core/units';
 import { actOf, toBidChange } from '../../../plans/bids';
-import type { BidAct } from '../../../plans/bids';
 import { targetSubject } from '../../../contract/aside';
 import type { FieldsOffered } from '../../shared/conditions/words';
 import { clickPriceWords } from '../../shared/offered';
@@ -12,8 +11,10 @@ import { useSteady } from '../../shared/useSteady';
 import { useRemembered } from '../../shared/useRemembered';
 import { StepFrame } from '../frame/StepFrame';
 import { useAskedRows } from '../frame/useAskedRows';
+import { useMadeAhead } from '../frame/useMadeAhead';
 import type { RoundAt } from '../steps/step';
 import { AcceptDialog } from './AcceptDialog';
+import type { AskedAct } from './AcceptDialog';
 import { BidEvidence } from './BidEvidence';
 import { BidRows } from './BidRows';
 import type { BidStepSpec } from './bidSpec';
@@ -47,22 +48,33 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
   const currency = account?.currency ?? '';
   const onePrice = clickPriceWords(account);
 
-  const actsOf = (list: number[]): BidAct[] =>
-    plan && table ? list.map((row) => actOf(plan, table, decisions.edits, row)) : [];
-  const askedActs = (list: number[]) =>
-    actsOf(list).map((act) => ({
-      ...act,
-      name: table!.name[act.row],
-      place: table!.place[act.row],
-      clicks: plan!.clicks[act.row],
-      orders: plan!.orders[act.row],
-    }));
-  const accept = (list: number[]) => {
-    if (!plan || !table) return;
-    const made = actsOf(list).flatMap((act) => {
-      const change = toBidChange(act, plan, table, decisions.edits, step);
-      return change ? [{ subject: targetSubject(act.targetId), changes: [change] }] : [];
+  // Asked for while a step is still arranged: the question comes with its rows.
+  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () =>
+    rows.selection.size > 0 ? rows.chosen() : Array.from(shown),
+  );
+  const { edits } = decisions;
+  const acts = useMemo((): AskedAct[] => {
+    if (!asked || !plan || !table) return [];
+    const { name, place } = table;
+    const { clicks, orders } = plan;
+    const more = (row: number) => ({
+      name: name[row],
+      place: place[row],
+      clicks: clicks[row],
+      orders: orders[row],
     });
+    return asked.map((row) => ({ ...actOf(plan, table, edits, row), ...more(row) }));
+  }, [asked, plan, table, edits]);
+  const acceptedAs = useMemo(
+    () => (row: number) => {
+      const change = plan && table && toBidChange(actOf(plan, table, edits, row), plan, table, edits, step);
+      return change ? [{ subject: targetSubject(table.targetId[row]), changes: [change] }] : [];
+    },
+    [plan, table, edits, step],
+  );
+  const acceptance = useMadeAhead(asked, acceptedAs);
+  const accept = (list: number[]) => {
+    const made = list.flatMap(acceptance);
     rows.clearSelection();
     void decisions.accept(made);
   };
@@ -79,10 +91,6 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
     tryTarget,
   });
 
-  // Asked for while a step is still arranged: the question comes with its rows.
-  const asked = useAskedRows(isAsking, work.isCurrent, loaded?.loadId, () =>
-    rows.selection.size > 0 ? rows.chosen() : Array.from(shown),
-  );
   const focused = rows.focusedRow;
   const { onRow } = useSteady({ onRow: rows.focusRow });
   const margin = focused !== null && table ? table.margin[focused] : NaN;
@@ -179,7 +187,7 @@ export function BidStep({ account, fault, window, state, work, spec }: BidStepPr
       />
       {asked && plan && account && (
         <AcceptDialog
-          acts={askedActs(asked)}
+          acts={acts}
           limits={settings.limits}
           currency={currency}
           onDone={(wanted) => {
