@@ -144,29 +144,30 @@ function readCell(
   }
 }
 
-/** "24 %" and "24" are 0.24, "0.24" too: a share above 1 is taken as per cent. */
-function readShare(text: string, label: string, mark: '.' | ','): number | { reason: string } {
+/** The number before a per cent sign, or alone; null where there is none. */
+function bareNumber(text: string, mark: '.' | ','): number | null {
   const bare = text
     .replace('%', '')
     .replace(mark === ',' ? ',' : '_', '.')
     .trim();
   const value = Number(bare);
-  if (bare === '' || !Number.isFinite(value)) return { reason: `${label} is no percentage (${text}).` };
+  return bare === '' || !Number.isFinite(value) ? null : value;
+}
+
+/** "24 %" and "24" are 0.24, "0.24" too: a share above 1 is taken as per cent. */
+function readShare(text: string, label: string, mark: '.' | ','): number | { reason: string } {
+  const value = bareNumber(text, mark);
+  if (value === null) return { reason: `${label} is no percentage (${text}).` };
   return text.includes('%') || Math.abs(value) > 1 ? value / 100 : value;
 }
 
 /** Modifiers are told in per cent: "40 %" and "40" are 0.4. What could be a share as well is asked for, not guessed. */
 function readModifier(text: string, label: string, mark: '.' | ','): number | { reason: string } {
-  const isMarked = text.includes('%');
-  const bare = text
-    .replace('%', '')
-    .replace(mark === ',' ? ',' : '_', '.')
-    .trim();
-  const value = Number(bare);
+  const value = bareNumber(text, mark);
   const most = MAX_MODIFIER * 100;
-  if (bare === '' || !Number.isFinite(value) || value < 0 || value > most)
+  if (value === null || value < 0 || value > most)
     return { reason: `${label} is a percentage from 0 to ${most}, not ${text}.` };
-  if (!isMarked && value > 0 && value < 1)
+  if (!text.includes('%') && value > 0 && value < 1)
     return { reason: `${label} is told in per cent; ${text} could be a share. Write 40 % for 40 per cent.` };
   return value / 100;
 }
