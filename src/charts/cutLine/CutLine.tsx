@@ -2,7 +2,8 @@ import { brush } from 'd3-brush';
 import type { D3BrushEvent } from 'd3-brush';
 import { select } from 'd3-selection';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import { decimalsOf, formatCount, formatNumber, formatShare, MICROS_PER_UNIT } from '../../core/units';
+import { formatCount, formatShare } from '../../core/units';
+import { digits } from './digits';
 import { useSize } from '../useSize';
 import { layOutCutLine } from './layout';
 import type { CutLinePoints } from './dots';
@@ -128,13 +129,6 @@ function Dots({ layout, width, height, focusedRow, words }: DotsProps) {
       style={{ position: 'absolute', inset: 0, width, height }}
     />
   );
-}
-
-/** An amount on an axis, with the decimals that it has: 200.0, 0.5, 0.05 EUR; 200, 0.5 JPY. */
-function digits(micros: number): string {
-  const units = micros / MICROS_PER_UNIT;
-  const least = Math.min(1, decimalsOf(MICROS_PER_UNIT));
-  return formatNumber(units, Math.max(least, Math.min(6, Math.ceil(-Math.log10(units) - 1e-9))));
 }
 
 function Axes({
