@@ -109,7 +109,7 @@ Jars,8,weekly
       ]);
     expect(await modifiers()).toEqual([[0, 0, 0, false]]);
     const list = `Campaign,Top of search modifier,Rest of search modifier,Product pages modifier,Ad group,Item code,Target,Match type
-Weights,40 %,0,12,research,q7bc12d3f4,jar weights,phrase
+Weights,40 %,0,29,research,q7bc12d3f4,jar weights,phrase
 Jars,0.4,0,0,research,,jars,broad
 Lids,-5 %,0,0,research,,lids,broad
 `;
@@ -119,7 +119,7 @@ Lids,-5 %,0,0,research,,lids,broad
       'Top of search modifier is told in per cent; 0.4 could be a share. Write 40 % for 40 per cent.',
       'Top of search modifier is a percentage from 0 to 900, not -5 %.',
     ]);
-    expect(await modifiers()).toEqual([[0.4, 0, 0.12, true]]);
+    expect(await modifiers()).toEqual([[0.4, 0, 0.29, true]]);
     const [product] = (await loadProducts(account.id)).products;
     expect([product.itemCode, product.name]).toEqual(['Q7BC12D3F4', 'Q7BC12D3F4']);
     await take(account, 'sales', SALES);

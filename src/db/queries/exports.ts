@@ -15,7 +15,7 @@ const BLOCK = 2000;
 const money = (column: string) => `trim_scale(${column}::numeric / 1000000)::text`;
 /** In per cent; empty where it was never told. */
 const modifier = (column: string) =>
-  `case when c.modifiers_known then trim_scale((${column} * 100)::numeric)::text end`;
+  `case when c.modifiers_known then trim_scale(round((${column} * 100)::numeric, 4))::text end`;
 
 /** How rows name their place as they leave; an entity that no market has numbered goes out, and comes in again, by its name. */
 const PLACES: Record<FactSpec['place'], { headings: string[]; columns: string; joins: string }> = {
