@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { aBook, aWorkbook } from '../../../tests/make/workbook';
 import type { BookSpec } from '../../../tests/make/workbook';
 import { asText, csvLine, writeWorkbook } from '.';
-import { dayOfNumber, showsDay } from './workbook/days';
+import { dayOfNumber } from './workbook/days';
+import { shownAs } from './workbook/styles';
 
 const inPieces = async function* (bytes: Uint8Array, size = 500) {
   for (let at = 0; at < bytes.length; at += size) {
@@ -88,6 +89,14 @@ describe('a workbook is read', () => {
     expect(await readRow('<c t="d"><v>2026-10-05T08:00:00</v></c>')).toBe('2026-10-05\n');
   });
 
+  test('with a number as a percentage only where its style shows one', async () => {
+    const styles =
+      '<numFmts><numFmt numFmtId="170" formatCode="0.0\\ %"/><numFmt numFmtId="171" formatCode="0.00&quot;%&quot;"/></numFmts>' +
+      '<cellXfs><xf numFmtId="0"/><xf numFmtId="9"/><xf numFmtId="170"/><xf numFmtId="171"/></cellXfs>';
+    const cells = [0, 1, 2, 3].map((style) => `<c s="${style}"><v>0.29</v></c>`).join('');
+    expect(await readRow(cells, { styles })).toBe('0.29,29%,29%,0.29\n');
+  });
+
   test('with its days by the count it says it uses', async () => {
     expect(await readRow('<c s="1"><v>44838</v></c>', { from1904: true })).toBe('2026-10-05\n');
   });
@@ -108,14 +117,14 @@ describe('a format shows a day', () => {
   test.each(['yyyy-mm-dd', 'd. mmmm', '[$-409]mmm yy', 'm/d/yy h:mm', 'mmm', 'dd/mm/yyyy;@'])(
     'when it is “%s”',
     (format) => {
-      expect(showsDay(format)).toBe(true);
+      expect(shownAs(format)).toBe('day');
     },
   );
 
   test.each(['General', '0.00', '#,##0 [$USD]', '"days" 0', '[Red]0.0', 'h:mm:ss', '[mm]:ss', '0\\d', '@'])(
     'not when it is “%s”',
     (format) => {
-      expect(showsDay(format)).toBe(false);
+      expect(shownAs(format)).toBe('number');
     },
   );
 

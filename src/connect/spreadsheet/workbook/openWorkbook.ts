@@ -1,7 +1,8 @@
 import path from 'node:path/posix';
 import { openArchive } from './archive';
 import type { Archive } from './archive';
-import { dayStyles } from './days';
+import { cellStyles } from './styles';
+import type { ShownAs } from './styles';
 import { readWhole } from './readXml';
 
 /** A workbook, open for reading. */
@@ -11,8 +12,8 @@ export interface Workbook {
   sheets: string[];
   /** Texts that cells name by number. */
   texts: string[];
-  /** Which styles show their number as a day. */
-  isDay: boolean[];
+  /** What the styles show their number as. */
+  styles: ShownAs[];
   countsFrom1904: boolean;
 }
 
@@ -32,7 +33,7 @@ export async function openWorkbook(file: string): Promise<Workbook> {
       return sheet?.type === 'worksheet' && archive.has(sheet.part) ? [sheet.part] : [];
     }),
     texts: texts === undefined ? [] : await readTexts(await archive.part(texts)),
-    isDay: styles === undefined ? [] : await dayStyles(await archive.part(styles)),
+    styles: styles === undefined ? [] : await cellStyles(await archive.part(styles)),
     countsFrom1904,
   };
 }

@@ -1,4 +1,5 @@
 import { dayOfNumber } from './days';
+import type { ShownAs } from './styles';
 import type { Workbook } from './openWorkbook';
 import { readXml } from './readXml';
 
@@ -96,16 +97,17 @@ function cellText(book: Workbook, type: string | undefined, style: number, value
       return value.slice(0, 10);
     case undefined:
     case 'n':
-      return numberText(value, book.isDay[style] ?? false, book.countsFrom1904);
+      return numberText(value, book.styles[style] ?? 'number', book.countsFrom1904);
     default:
       return value;
   }
 }
 
-function numberText(value: string, isDay: boolean, from1904: boolean): string {
+function numberText(value: string, shown: ShownAs, from1904: boolean): string {
   const number = Number(value);
   if (value === '' || !Number.isFinite(number)) return value;
-  const day = isDay ? dayOfNumber(number, from1904) : null;
+  if (shown === 'percentage') return `${trimmed(number * 100)}%`;
+  const day = shown === 'day' ? dayOfNumber(number, from1904) : null;
   if (day !== null) return day;
   // A long whole number keeps all its digits.
   if (/^-?\d+$/.test(value)) return value;
