@@ -97,6 +97,7 @@ describe('placements that bring more a click', () => {
     const untold = { modifiers, budget: null, modifiersKnown: false };
     const proposal = only({ ...known, observations: { ...known.observations, campaigns: [untold] } });
     expect([proposal.left, proposal.bases, proposal.after]).toEqual(['not known', 1, proposal.now]);
+    expect(proposal.placements.map(({ isSettable }) => isSettable)).toEqual([false, false, false]);
     expect(placementReason(proposal)).toContain('Its modifiers were never told.');
   });
 

@@ -20,7 +20,7 @@ export interface PlacementAt {
   wanted: number;
   /** What holds its modifier back, in words; null or left out: nothing. */
   held?: string | null;
-  /** Whether the market lets it be set. */
+  /** Whether the market lets it be set, and what stands is known. */
   isSettable: boolean;
   /** What a click brings there, against one at rest of search. */
   worth: FactorRatio;

@@ -31,7 +31,7 @@ export function proposePlacements(
       from: modifiers[placement],
       to: plans[campaign].modifiers[placement],
       wanted: plans[campaign].wanted[placement],
-      isSettable: settings.modifiers[placement],
+      isSettable: settings.modifiers[placement] && modifiersKnown,
       worth: factors.against(campaign, placement, REST),
       share: shares[placement],
       cost: (1 + modifiers[placement]) / raised,

@@ -41,9 +41,9 @@ export function ByHandDialog({ work, plan, rows, currency, onDone }: ByHandDialo
   const way: ModifierWay = kind === 'cpc' || kind === 'bid' ? { way: kind, micros } : { way: kind, share };
   const next = rows.map((row) => {
     const { placements, bid } = plan.rows[row];
-    const { from, sums, rpc } = placements[at];
+    const { from, sums, rpc, isSettable } = placements[at];
     const cpc = sums.clicks > 0 ? sums.spend / sums.clicks : 0;
-    return { row, from, to: modifierBy(way, { from, bid, cpc, rpc }) };
+    return { row, from, to: isSettable ? modifierBy(way, { from, bid, cpc, rpc }) : null };
   });
   const known = next.filter(({ to }) => to !== null);
   const moved = known.filter(({ from, to }) => from !== to);
@@ -96,8 +96,10 @@ export function ByHandDialog({ work, plan, rows, currency, onDone }: ByHandDialo
         {moved.length > 0
           ? `From ${range(moved.map(({ from }) => from))} to ${range(moved.map(({ to }) => to!))}.`
           : `${NOTHING_CHANGES}.`}
-        {unknown > 0 && ` ${formatCount(unknown)} without clicks there stay as they are.`} A placement is
-        turned down by lowering the base bids and raising the others; it cannot be switched off.
+        {unknown > 0 &&
+          ` ${formatCount(unknown)} without clicks there, or whose modifiers are not known, stay as they are.`}{' '}
+        A placement is turned down by lowering the base bids and raising the others; it cannot be switched
+        off.
       </p>
     </Ask>
   );

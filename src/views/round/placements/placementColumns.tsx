@@ -108,7 +108,8 @@ function Modifier({ row, placement, plan, table, work }: ColumnContext & { row: 
   const edit = decisions.edits.get(id);
   const to = placementAct(campaign, edit).to[placement];
   const isEdited = edit?.to[placement] != null;
-  if (!isSettable) return <span className="faint">{percent(from)}</span>;
+  if (!isSettable)
+    return <span className="faint">{campaign.left === 'not known' ? DASH : percent(from)}</span>;
   return (
     <span className="move">
       <span className="faint">{to === from ? '' : percent(from)}</span>
