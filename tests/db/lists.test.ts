@@ -1,4 +1,5 @@
 import { afterAll, describe, expect, test } from 'vitest';
+import { findAccount } from '../../src/db/queries/accounts';
 import { listBudgetDays } from '../../src/db/queries/budgetFeed';
 import { listTargets } from '../../src/db/queries/structure';
 import { listAdGroupNodes, listCampaignNodes } from '../../src/db/queries/tree';
@@ -132,6 +133,18 @@ Lids,-5 %,0,0,research,,lids,broad
       unchanged: 1,
       refused: 0,
     });
+  });
+
+  test('of campaigns and targets are refused where these come from a market: a sync would not set right what they say', async () => {
+    const { id } = await anAccount();
+    await db()`update mowing.account set market_id = 'lists' where account_id = ${id}`;
+    const account = (await findAccount(db(), id))!;
+    expect(await take(account, 'entities', 'Campaign,Budget\nWeights,12\n')).toMatchObject({
+      state: 'refused',
+      kept: 0,
+      message: expect.stringContaining('come from its market with each sync. Nothing was taken in.'),
+    });
+    expect(await listCampaignNodes(db(), id)).toEqual([]);
   });
 
   test('of targets find what they stand on by its name, and say what they cannot find', async () => {

@@ -1,3 +1,4 @@
+import { MowingError } from '../../../contract/mowingError';
 import { classifyTarget } from '../../../connect/reports';
 import type { TableRow } from '../../../connect/tables';
 import type { Query } from '../../../db/connection';
@@ -11,8 +12,19 @@ import type { TableResult } from './tableResult';
 /**
  * Keeps campaigns, ad groups and targets with their bids, budgets and states: one row for each target, or for an ad group
  * or campaign without one. What is not known yet is made; what the list leaves empty stays as it is.
+ * @throws MowingError for an account whose structure comes from its market
  */
-export async function keepEntities(tx: Query, { id }: AccountRow, rows: TableRow[]): Promise<TableResult> {
+export async function keepEntities(
+  tx: Query,
+  { id, marketId }: AccountRow,
+  rows: TableRow[],
+): Promise<TableResult> {
+  // What a list said would stand until the market changes the same thing itself: a sync fetches only what changed.
+  if (marketId !== null)
+    throw new MowingError(
+      'unreadable-file',
+      'Campaigns and targets of this account come from its market with each sync. Nothing was taken in.',
+    );
   const refused: TableResult['refused'] = [];
   const text = (value: string | number | null | undefined) => String(value ?? '');
   const withTarget = rows.filter((row) => row.target != null || row.targetId != null);
