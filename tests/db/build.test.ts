@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { campaignsOf } from '../../src/core/build';
+import { USUAL_LIMITS } from '../../src/core/changes';
 import type { BuildPlan } from '../../src/core/build';
 import { listCampaigns } from '../../src/db/queries/structure';
 import { beginPlan, loadPlans, savePlan, throwAway } from '../../src/server/build/plans';
@@ -40,7 +41,7 @@ async function readBack(plan: BuildPlan) {
     onMarket('targets'),
     onMarket('negatives'),
   ]);
-  return campaignsOf(plan).map(({ key, part, isBudgetSet, name }) => {
+  return campaignsOf(plan, USUAL_LIMITS).map(({ key, part, isBudgetSet, name }) => {
     const { id, budget, ...campaign } = campaigns.find((one) => one.name === name)!;
     const adGroup = adGroups.find(({ campaignId }) => campaignId === id)!;
     const { name: _, ...fields } = campaign;
@@ -78,7 +79,7 @@ describe('a plan', () => {
     const { plan, lines, faults } = await workOut(account, id);
     expect([...new Set(Object.values(lines).map(({ state }) => state))]).toEqual(['accepted']);
     expect(faults).toEqual([]);
-    const wanted = campaignsOf(plan);
+    const wanted = campaignsOf(plan, USUAL_LIMITS);
     expect((await readBack(plan)).map(({ key }) => key)).toEqual(wanted.map(({ key }) => key));
     for (const [at, one] of (await readBack(plan)).entries()) {
       const { key, part, name, budget, fields, defaultBid, targets, negatives, isBudgetSet } = wanted[at];

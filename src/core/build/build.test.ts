@@ -1,6 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { aGround, aPlan, aTerm, OFFERS } from '../../../tests/make/plan';
-import { campaignsOf, changesOf, checkPlan, crossings, fitsPattern, nameBy, planLike, readPasted } from '.';
+import { usualLimits } from '../changes';
+import {
+  campaignsOf as campaignsAt,
+  changesOf,
+  checkPlan,
+  crossings,
+  fitsPattern,
+  nameBy,
+  planLike,
+  readPasted,
+} from '.';
 import type { BuildPlan } from '.';
 
 const TERMS = [
@@ -12,6 +22,7 @@ const TERMS = [
   'crock 10 l',
   'big crock',
 ];
+const campaignsOf = (one: BuildPlan, currency = 'EUR') => campaignsAt(one, usualLimits(currency));
 const plan = (over: Partial<BuildPlan> = {}) =>
   aPlan({ terms: TERMS.map((text) => aTerm(text, ['exact', 'broad'])), ...over });
 const only = (...on: (keyof BuildPlan['parts'])[]): BuildPlan['parts'] => {
@@ -74,14 +85,18 @@ describe('the campaigns of a plan', () => {
   });
 
   test.each([
-    [60_000_000, {}, [20_000_000, 20_000_000, 20_000_000]],
-    [10_000_000, {}, [3_340_000, 3_330_000, 3_330_000]],
-    [60_000_000, { broad: 30_000_000 }, [30_000_000, 15_000_000, 15_000_000]],
-    [20_000_000, { broad: 30_000_000 }, [30_000_000, 0, 0]],
-  ])('budgets of a total of %d with %o by hand add up to it: %o', (total, budgets, wanted) => {
-    const made = campaignsOf(plan({ parts: only('broad', 'exact'), total, budgets }));
-    expect(made.map(({ budget }) => budget)).toEqual(wanted);
-  });
+    ['EUR', 60_000_000, {}, [20_000_000, 20_000_000, 20_000_000]],
+    ['EUR', 10_000_000, {}, [3_340_000, 3_330_000, 3_330_000]],
+    ['JPY', 10_000_000, {}, [4_000_000, 3_000_000, 3_000_000]],
+    ['EUR', 60_000_000, { broad: 30_000_000 }, [30_000_000, 15_000_000, 15_000_000]],
+    ['EUR', 20_000_000, { broad: 30_000_000 }, [30_000_000, 0, 0]],
+  ])(
+    'in %s, budgets of a total of %d with %o by hand add up to it: %o',
+    (currency, total, budgets, wanted) => {
+      const made = campaignsOf(plan({ parts: only('broad', 'exact'), total, budgets }), currency);
+      expect(made.map(({ budget }) => budget)).toEqual(wanted);
+    },
+  );
 
   test('what one part bids on by name is kept out of those that find it by themselves', () => {
     const crossed = plan({

@@ -1,7 +1,9 @@
+import { budgetStepOf } from '../budgets';
+import type { MarketLimits } from '../changes';
 import { onceByForm } from '../matching';
 import { refinementKey } from '../structure';
 import { roundDownToStep } from '../units';
-import { BUDGET_STEP, spreadBudget } from './budgets';
+import { spreadBudget } from './budgets';
 import { crossNegatives } from './crossNegatives';
 import { nameBy } from './names';
 import { PARTS } from './parts';
@@ -19,12 +21,17 @@ interface Bare {
   targets: PlannedTarget[];
 }
 
-/** The campaigns that a plan makes, in the order of its parts: each with its name, budget, targets and the negatives that keep the parts apart. */
-export function campaignsOf(plan: BuildPlan): PlannedCampaign[] {
+/**
+ * The campaigns that a plan makes, in the order of its parts: each with its name, budget, targets and the negatives that keep the parts apart.
+ * @param limits of its market: budgets stand on their step
+ */
+export function campaignsOf(plan: BuildPlan, limits: Pick<MarketLimits, 'bidStep'>): PlannedCampaign[] {
+  const step = budgetStepOf(limits);
   const bare = PARTS.flatMap(({ name }) => (plan.parts[name].isOn ? ofPart(plan, name) : []));
   const budgets = spreadBudget(
     plan.total,
     bare.map(({ key }) => plan.budgets[key] ?? null),
+    step,
   );
   const campaigns = bare.map(({ key, part, word, number, targets }, at): PlannedCampaign => {
     const { code, purpose, source, pattern } = plan;
@@ -38,7 +45,7 @@ export function campaignsOf(plan: BuildPlan): PlannedCampaign[] {
       defaultBid: plan.parts[part].bid,
       fields: { ...plan.settings, ...plan.own[key] },
       adGroupBudget:
-        plan.adGroupShare === null ? null : roundDownToStep(budgets[at] * plan.adGroupShare, BUDGET_STEP),
+        plan.adGroupShare === null ? null : roundDownToStep(budgets[at] * plan.adGroupShare, step),
       targets,
       negatives: [],
     };

@@ -15,9 +15,9 @@ export function growthFaults(plan: GrowthPlan, limits: MarketLimits): string[] {
           `Its total of ${formatMoney(total)} a day is below the least budget of a campaign, ${formatMoney(least)}.`,
         ]
       : []),
-    ...(find.isOn && total >= least && findMoney(plan) < least
+    ...(find.isOn && total >= least && findMoney(plan, limits) < least
       ? [
-          `The money for finding comes to ${formatMoney(findMoney(plan))} a day; a campaign needs ${formatMoney(least)}. Raise its share, its cap or the total.`,
+          `The money for finding comes to ${formatMoney(findMoney(plan, limits))} a day; a campaign needs ${formatMoney(least)}. Raise its share, its cap or the total.`,
         ]
       : []),
     ...(find.isOn && (find.bid < limits.minBid || find.bid > limits.maxBid)

@@ -1,5 +1,6 @@
-import { BUDGET_STEP, shareOut } from '../budgets';
-import { formatMoney, formatShare } from '../units';
+import { budgetStepOf, shareOut } from '../budgets';
+import type { MarketLimits } from '../changes';
+import { formatMoney, formatShare, roundDownToStep } from '../units';
 import type { Micros } from '../units';
 import type { GrowthCampaign, GrowthPlan } from './plan';
 
@@ -21,21 +22,17 @@ export interface GrowthMoney {
   waits: string[];
 }
 
-interface BudgetLimits {
-  minBudget: Micros;
-  maxBudget: Micros;
-}
+/** Budgets stand on their market's step (`budgetStepOf`) and within its limits. */
+type BudgetLimits = Pick<MarketLimits, 'minBudget' | 'maxBudget' | 'bidStep'>;
 
 /** How far a budget moves in a night, unless the total itself asks for more. */
 const STEP = { down: 0.5, up: 1 };
 /** Smaller moves (shares) are not worth a change. */
 const LEAST_MOVE = 0.1;
 
-/** What the first stage may spend a day: its share of the total, within its cap; 0 while it is off. */
-export const findMoney = ({ total, find }: GrowthPlan): Micros =>
-  find.isOn
-    ? Math.min(find.cap ?? Infinity, Math.floor((total * find.share) / BUDGET_STEP) * BUDGET_STEP)
-    : 0;
+/** What the first stage may spend a day: its share of the total, within its cap, on a budget's step; 0 while it is off. */
+export const findMoney = ({ total, find }: GrowthPlan, limits: Pick<MarketLimits, 'bidStep'>): Micros =>
+  find.isOn ? roundDownToStep(Math.min(find.cap ?? Infinity, total * find.share), budgetStepOf(limits)) : 0;
 
 /**
  * Budgets of a plan's campaigns. The first stage shares its part alike; the others share the rest by need (the method of budgets). Never beyond the
@@ -54,11 +51,18 @@ export function planMoney(
     const isWorthIt = Math.abs(to - from) >= LEAST_MOVE * from || (to < from && now > plan.total);
     return to !== from && isWorthIt ? [{ one, from, to }] : [];
   });
-  const paid = payRaises(asks, Math.max(0, plan.total - now), limits.minBudget);
+  const paid = payRaises(asks, Math.max(0, plan.total - now), limits);
   const budgets = asks.flatMap(({ one, from, to }, at): GrowthBudget[] =>
     paid[at] === from
       ? []
-      : [{ campaign: one.id, from, to: paid[at], reason: budgetWords(plan, one, paid[at], to, now) }],
+      : [
+          {
+            campaign: one.id,
+            from,
+            to: paid[at],
+            reason: budgetWords({ plan, limits }, one, paid[at], to, now),
+          },
+        ],
   );
   const [raises, given, lowered] = [
     sum(asks.map(({ from, to }) => Math.max(0, to - from))),
@@ -71,7 +75,7 @@ export function planMoney(
     now,
     free: Math.max(0, plan.total - now - given),
     waits:
-      waiting <= asks.length * BUDGET_STEP
+      waiting <= asks.length * budgetStepOf(limits)
         ? []
         : [
             lowered > 0
@@ -87,18 +91,19 @@ interface Asked {
 }
 
 /** What budgets come to when raises are paid from the free money: what is new first, as far as it can begin at all; then all others alike. */
-function payRaises(asks: readonly Asked[], free: Micros, minBudget: Micros): Micros[] {
+function payRaises(asks: readonly Asked[], free: Micros, limits: BudgetLimits): Micros[] {
+  const step = budgetStepOf(limits);
   const paid = asks.map(({ from, to }) => (to < from ? to : from));
   let left = free;
   asks.forEach(({ from, to }, at) => {
-    if (from > 0 || Math.min(to, left) < minBudget) return;
-    paid[at] = Math.floor(Math.min(to, left) / BUDGET_STEP) * BUDGET_STEP;
+    if (from > 0 || Math.min(to, left) < limits.minBudget) return;
+    paid[at] = roundDownToStep(Math.min(to, left), step);
     left -= paid[at];
   });
   const raised = asks.map(({ from, to }) => (from > 0 ? Math.max(0, to - from) : 0));
   const part = sum(raised) > left ? left / sum(raised) : 1;
   raised.forEach((by, at) => {
-    if (by > 0) paid[at] += Math.floor((by * part) / BUDGET_STEP) * BUDGET_STEP;
+    if (by > 0) paid[at] += roundDownToStep(by * part, step);
   });
   return paid;
 }
@@ -107,10 +112,12 @@ function wantedBudgets(
   plan: GrowthPlan,
   counted: readonly GrowthCampaign[],
   now: Micros,
-  { minBudget, maxBudget }: BudgetLimits,
+  limits: BudgetLimits,
 ): Micros[] {
+  const { minBudget, maxBudget } = limits;
+  const step = budgetStepOf(limits);
   const finds = plan.find.isOn ? counted.filter(({ stage, isRunning }) => stage === 'find' && isRunning) : [];
-  const each = Math.floor(findMoney(plan) / Math.max(1, finds.length) / BUDGET_STEP) * BUDGET_STEP;
+  const each = roundDownToStep(findMoney(plan, limits) / Math.max(1, finds.length), step);
   const ofFind = Math.min(maxBudget, Math.max(minBudget, each));
   const others = counted.filter((one) => !finds.includes(one));
   const rest = Math.max(0, plan.total - ofFind * finds.length);
@@ -129,14 +136,14 @@ function wantedBudgets(
       };
     }),
     rest,
-    BUDGET_STEP,
+    step,
   );
   const at = new Map(others.map(({ id }, place) => [id, shared[place]]));
   return counted.map(({ id }) => at.get(id) ?? ofFind);
 }
 
 function budgetWords(
-  plan: GrowthPlan,
+  { plan, limits }: { plan: GrowthPlan; limits: BudgetLimits },
   { stage, budget, need, spend, sales, days }: GrowthCampaign,
   to: Micros,
   wanted: Micros,
@@ -144,7 +151,7 @@ function budgetWords(
 ): string {
   const moved = `${formatMoney(budget)} to ${formatMoney(to)} a day`;
   if (stage === 'find')
-    return `${moved}: its part of the ${formatMoney(findMoney(plan))} a day that finding may spend of ${formatMoney(plan.total)}.`;
+    return `${moved}: its part of the ${formatMoney(findMoney(plan, limits))} a day that finding may spend of ${formatMoney(plan.total)}.`;
   if (now > plan.total && to < budget)
     return `${moved}: the plan’s campaigns come to ${formatMoney(now)} a day, and ${formatMoney(plan.total)} is its total.`;
   const does = sales > 0 ? ` at an ACOS of ${formatShare(spend / sales)} in ${days} days` : '';

@@ -59,17 +59,26 @@ export function formatCount(value: number): string {
 export const counted = (count: number, noun: string): string =>
   `${formatCount(count)} ${noun}${count === 1 ? '' : 's'}`;
 
-/** Decimals of the money that is shown: two while nobody has told another currency. */
-let moneyDecimals = 2;
+/** The currency of the money that is shown, by its ISO 4217 code; undefined while nobody has told one. */
+let moneyCurrency: () => string | undefined = () => undefined;
+
+/** Two where no currency is told. */
+function moneyDecimals(): number {
+  const currency = moneyCurrency();
+  return currency === undefined ? 2 : currencyDecimals(currency);
+}
 
 /** From now on money is written with the decimals of a currency: 12.30 EUR, 1,230 JPY. @param currency its ISO 4217 code */
-export function showMoneyIn(currency: string): void {
-  moneyDecimals = currencyDecimals(currency);
+export const showMoneyIn = (currency: string): void => showMoneyBy(() => currency);
+
+/** The same where several accounts are served at once. @param currency asked at every amount; undefined: not known */
+export function showMoneyBy(currency: () => string | undefined): void {
+  moneyCurrency = currency;
 }
 
 /** Money with its currency's decimals and no sign: the unit stands in the heading. */
 export function formatMoney(micros: Micros | null): string {
-  return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, moneyDecimals);
+  return micros === null ? DASH : formatNumber(micros / MICROS_PER_UNIT, moneyDecimals());
 }
 
 /** Money with the decimals of its own currency, where several stand side by side. @param currency its ISO 4217 code */
@@ -78,7 +87,7 @@ export const formatMoneyOf = (micros: Micros, currency: string): string =>
 
 /** Decimals that a step of money needs, its currency's at least: 10_000 -> 2, 5_000 -> 3. @param step micros */
 export function decimalsOf(step: Micros): number {
-  let digits = moneyDecimals;
+  let digits = moneyDecimals();
   while (digits < 6 && (step * 10 ** digits) % MICROS_PER_UNIT !== 0) digits += 1;
   return digits;
 }

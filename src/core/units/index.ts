@@ -27,6 +27,7 @@ export {
   formatOnStep,
   formatShare,
   showDaysFrom,
+  showMoneyBy,
   showMoneyIn,
   writeNumbersAs,
 } from './format';

@@ -66,6 +66,14 @@ export async function findAccount(sql: Query, id: number): Promise<AccountRow | 
   return row && withLimits(row);
 }
 
+/** The currency of an account, by its ISO 4217 code; undefined when there is none with this id. */
+export async function findCurrency(sql: Query, id: number): Promise<string | undefined> {
+  const [row] = await sql<
+    { currency: string }[]
+  >`select currency from mowing.account where account_id = ${id}`;
+  return row?.currency;
+}
+
 /** Makes an account with no data and returns its id. */
 export async function insertAccount(
   sql: Query,

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { reportPage } from '../../paper';
+import { inMoneyOf } from '../../server/context/ownMoney';
 import { endpoint } from '../../server/http/endpoint';
 import { pageResponse } from '../../server/http/pageResponse';
 import { openLink } from '../../server/reports/links';
@@ -11,7 +12,7 @@ export const GET = endpoint({
   may: 'anyone',
   path: tokenPath,
   run: async ({ path: { token } }) => {
-    const { title, content } = await openLink(token);
-    return pageResponse(reportPage(title, content));
+    const { account, title, content } = await openLink(token);
+    return inMoneyOf(account, () => pageResponse(reportPage(title, content)));
   },
 });

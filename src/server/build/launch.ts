@@ -50,7 +50,7 @@ export async function stagePlan(caller: Caller, accountId: number, id: number): 
     const before = new Map((await livingChanges(tx, accountId, id)).map((row) => [row.line, row]));
     const { lineId } = background.index.placeOfProduct(plan.productId);
     const list: NewChange[] = [];
-    const campaigns = campaignsOf(plan);
+    const campaigns = campaignsOf(plan, account.limits);
     await updatePlan(tx, accountId, id, pinned(plan, campaigns));
     // What campaigns are named by is the account's from now on.
     await keepNamePattern(tx, accountId, plan.pattern);

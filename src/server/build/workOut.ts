@@ -38,7 +38,7 @@ export async function workOut(accountId: number, id: number): Promise<PlanAnswer
   ]);
   const { plan } = row;
   const product = background.products.get(plan.productId);
-  const planned = campaignsOf(plan);
+  const planned = campaignsOf(plan, account.limits);
   const made = madeBy(changes);
   const taken = campaigns.filter(({ state }) => state !== 'archived');
   const ground = groundOf(account, background, taken, todayOf(account), new Set(made.values()));

@@ -3,6 +3,7 @@ import type { ObjectSchema } from 'joi';
 import type { ErrorAnswer } from '../../contract/api';
 import { MowingError } from '../../contract/mowingError';
 import { log, reading, READING_AT_ONCE } from '../context/context';
+import { inMoneyOf } from '../context/ownMoney';
 import { RIGHTS } from '../../contract/people';
 import type { Right } from '../../contract/people';
 import { noSuchAccount } from '../accounts/accounts';
@@ -94,8 +95,8 @@ export function endpoint<Q = undefined, B = undefined, P = undefined>(spec: Endp
         const { account: of, ...named } = spec.owned(asked);
         await needOwned(of, named);
       }
-      const value =
-        may === 'see' && !spec.isLight ? await inTurn(request, () => run(asked)) : await run(asked);
+      const answer = () => (account === undefined ? run(asked) : inMoneyOf(account, () => run(asked)));
+      const value = may === 'see' && !spec.isLight ? await inTurn(request, answer) : await answer();
       return value instanceof Response ? value : Response.json(value, { status });
     } catch (error) {
       return errorResponse(error, context.url.pathname);

@@ -12,6 +12,7 @@ import {
 } from '../../db/queries/jobs';
 import type { JobRow } from '../../db/queries/jobs';
 import { db, log, programNo } from '../context/context';
+import { inMoneyOf } from '../context/ownMoney';
 import { MOWING, recorded } from '../trail';
 import { JOB_KINDS } from './kinds';
 import { JobStopped } from './kind';
@@ -80,12 +81,14 @@ async function run(job: JobRow, owner: string, kind: JobKind): Promise<void> {
         'internal',
         `It was cut off ${job.tries} times, each time with the program that ran it.`,
       );
-    const message = await kind.run({
-      accountId: job.accountId,
-      input: job.input,
-      tell: touch,
-      keepInput: (input) => keepJobInput(db(), job.jobId, owner, input as JobRow['input']),
-    });
+    const message = await inMoneyOf(job.accountId, () =>
+      kind.run({
+        accountId: job.accountId,
+        input: job.input,
+        tell: touch,
+        keepInput: (input) => keepJobInput(db(), job.jobId, owner, input as JobRow['input']),
+      }),
+    );
     await endJob(db(), job.jobId, owner, 'done', message);
   } catch (error) {
     await fail(job, owner, kind, stop ?? error);

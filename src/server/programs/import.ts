@@ -7,6 +7,7 @@ import { findAccount } from '../../db/queries/accounts';
 import { findImport, listRefused } from '../../db/queries/imports';
 import { THIS_MACHINE } from '../trail';
 import { db } from '../context/context';
+import { inMoneyOf } from '../context/ownMoney';
 import { IMPORT_LABELS } from '../../contract/reportFields';
 import type { ImportKind } from '../../contract/reportFields';
 import { takeIn } from '../imports/takeIn';
@@ -28,10 +29,10 @@ async function main(): Promise<number> {
   const account = await findAccount(db(), Number(values.account));
   if (!account) throw new Error(`There is no account ${values.account}. GET /api/accounts lists them.`);
   const { size } = await stat(file);
-  const importId = await takeIn(THIS_MACHINE, account, values.kind as ImportKind, createReadStream(file), {
-    name: path.basename(file),
-    bytes: size,
-  });
+  const named = { name: path.basename(file), bytes: size };
+  const importId = await inMoneyOf(account.id, () =>
+    takeIn(THIS_MACHINE, account, values.kind as ImportKind, createReadStream(file), named),
+  );
   const result = (await findImport(db(), importId))!;
   process.stdout.write(`${result.message}\n`);
   const refused = await listRefused(db(), importId);

@@ -3,8 +3,10 @@ import { parseArgs } from 'node:util';
 import { describeChange } from '../../core/changes';
 import { counted, formatMoney } from '../../core/units';
 import { findAccount } from '../../db/queries/accounts';
+import type { AccountRow } from '../../db/queries/accounts';
 import { LEFT } from '../../core/rules';
 import { db } from '../context/context';
+import { inMoneyOf } from '../context/ownMoney';
 import { runNight } from '../standing/runNight';
 import { asProgram } from './asProgram';
 
@@ -17,9 +19,13 @@ async function main(): Promise<void> {
   });
   const account = await findAccount(db(), Number(values.account) || 0);
   if (!account) throw new Error(`${USAGE}. There is no account ${values.account ?? ''}.`);
-  const { words, nights } = await runNight(account.id, { isDry: values.dry });
+  await inMoneyOf(account.id, () => tellNight(account, values.dry));
+}
+
+async function tellNight(account: AccountRow, isDry: boolean): Promise<void> {
+  const { words, nights } = await runNight(account.id, { isDry });
   const say = (line: string) => process.stdout.write(`${line}\n`);
-  say(values.dry ? `Looked at only; nothing was changed. ${words}` : words);
+  say(isDry ? `Looked at only; nothing was changed. ${words}` : words);
   for (const { rule, goes, looked, made, spend, sales, leftOut } of nights) {
     say(
       `${rule.rule.name} (${rule.rule.sends ? 'sends by itself' : 'asks'}): looked at ${looked}, ${counted(made, 'change')}, spend ${formatMoney(spend)} and sales ${formatMoney(sales)} ${account.currency} a month`,

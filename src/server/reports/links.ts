@@ -68,14 +68,16 @@ export async function takeLinkBack(
   });
 }
 
-/** The report that a link shows. Whatever is wrong with the link, the answer is the same. @throws MowingError 'not-found' */
-export async function openLink(token: string): Promise<{ title: string; content: ReportContent }> {
+/** The report that a link shows, and whose it is. Whatever is wrong with the link, the answer is the same. @throws MowingError 'not-found' */
+export async function openLink(
+  token: string,
+): Promise<{ account: number; title: string; content: ReportContent }> {
   const [, id, signature] = /^(\d{1,9})-([\w-]{43})$/.exec(token) ?? [];
   const link = id === undefined ? undefined : await findLink(db(), Number(id));
   if (link && isSigned(link, signature)) {
     const account = await findAccount(db(), link.accountId);
     const report = await findReport(db(), link.accountId, link.reportId);
-    if (account && report && link.until >= todayOf(account)) return report;
+    if (account && report && link.until >= todayOf(account)) return { ...report, account: account.id };
   }
   throw new MowingError(
     'not-found',

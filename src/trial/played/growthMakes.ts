@@ -24,7 +24,7 @@ export function missing({ market, plan, members }: Night) {
     makes.push({
       stage: 'find',
       name: 'automatic',
-      need: findMoney(plan),
+      need: findMoney(plan, scenario.limits),
       make: (budget) =>
         makeCampaign(
           market,
@@ -42,7 +42,7 @@ export function missing({ market, plan, members }: Night) {
     makes.push({
       stage: 'find',
       name: match,
-      need: findMoney(plan),
+      need: findMoney(plan, scenario.limits),
       make: (budget) =>
         makeCampaign(
           market,

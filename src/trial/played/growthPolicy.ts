@@ -78,7 +78,7 @@ function night(at: Night): void {
       isRunning: members.has(id) && state === 'enabled',
       locked: null,
     })),
-    { means: 'sum stays', sum: Math.max(0, plan.total - findMoney(plan)) },
+    { means: 'sum stays', sum: Math.max(0, plan.total - findMoney(plan, scenario.limits)) },
     dry,
     scenario.limits,
   ).proposals;

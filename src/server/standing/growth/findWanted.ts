@@ -70,7 +70,7 @@ export async function termsToTry(accountId: number, look: GrowthLook): Promise<T
     plan.find,
     sold.map(({ text, orders, sales }) => ({ text, orders, sales })),
     (text) => forms.has(matchForm(text)),
-    chancesFor(findMoney(plan), plan.find) - open,
+    chancesFor(findMoney(plan, limits), plan.find) - open,
   );
   const bid = bidWithin(plan.find.bid, limits);
   const match = partNamed(part).match!;

@@ -55,7 +55,7 @@ export async function loadGrowth(accountId: number, id: number): Promise<GrowthI
     range,
     members: members.map((one) => toMember(one, night)),
     mayTakeIn: freeCampaigns(night, taken),
-    money: { now: money.now, free: money.free, find: findMoney(plan) },
+    money: { now: money.now, free: money.free, find: findMoney(plan, look.limits) },
     days: [...byDay.values()],
     settled,
     tonight: wanted.map(({ name, place, reason, list, moves }) => ({

@@ -113,7 +113,7 @@ function needsOf(
       const member = own.get(kept.campaignIds[at]);
       return { budget, isRunning: member?.isRunning ?? false, locked: null };
     }),
-    { means: 'sum stays', sum: Math.max(0, plan.total - findMoney(plan)) },
+    { means: 'sum stays', sum: Math.max(0, plan.total - findMoney(plan, limits)) },
     kept.ranDry,
     limits,
   );

@@ -8,6 +8,7 @@ import {
   partNamed,
 } from '../../../core/build';
 import type { PartName, PlannedCampaign } from '../../../core/build';
+import { budgetStepOf } from '../../../core/budgets';
 import { findMoney } from '../../../core/growth';
 import type { Stage } from '../../../core/growth';
 import { roundDownToStep } from '../../../core/units';
@@ -52,12 +53,24 @@ export function missingCampaigns(look: GrowthLook, terms: readonly string[]): Ma
     !isThere(['find'], 'auto')
   )
     makes.push(
-      make(look, 'find', 'auto', [], findMoney(plan), 'The market’s automatic groups look for what sells.'),
+      make(
+        look,
+        'find',
+        'auto',
+        [],
+        findMoney(plan, look.limits),
+        'The market’s automatic groups look for what sells.',
+      ),
     );
   if (plan.find.isOn && terms.length > 0 && !isThere(['find'], part))
-    makes.push(make(look, 'find', part, terms, findMoney(plan), 'Terms are tried that may sell.'));
+    makes.push(
+      make(look, 'find', part, terms, findMoney(plan, look.limits), 'Terms are tried that may sell.'),
+    );
   if (plan.tune.isOn && !isThere(['tune', 'grow'], 'exact')) {
-    const need = Math.max(look.limits.minBudget, roundDownToStep(plan.total * HOME_SHARE, 10_000));
+    const need = Math.max(
+      look.limits.minBudget,
+      roundDownToStep(plan.total * HOME_SHARE, budgetStepOf(look.limits)),
+    );
     const own = plan.find.isOn ? [] : plan.find.terms;
     makes.push(
       make(look, 'tune', 'exact', own, need, 'What sells moves here, and its bids go to the target.'),
@@ -130,20 +143,23 @@ function plannedCampaign(
 ): PlannedCampaign {
   const fresh = freshPlan(account, background, productId);
   const { match } = partNamed(part);
-  const [campaign] = campaignsOf({
-    ...fresh,
-    parts: Object.fromEntries(
-      PARTS.map(({ name }) => {
-        const bid = stage === 'find' ? bidWithin(plan.find.bid, limits) : fresh.parts[name].bid;
-        return [name, { isOn: name === part, isEmpty: terms.length === 0, bid }];
-      }),
-    ) as typeof fresh.parts,
-    terms: match === null ? [] : terms.map((text) => ({ text, matches: [match], bids: {} })),
-    items: [],
-    mostKeywords: null,
-    purpose: stage,
-    settings: { ...fresh.settings, budgetKind: 'daily' },
-  });
+  const [campaign] = campaignsOf(
+    {
+      ...fresh,
+      parts: Object.fromEntries(
+        PARTS.map(({ name }) => {
+          const bid = stage === 'find' ? bidWithin(plan.find.bid, limits) : fresh.parts[name].bid;
+          return [name, { isOn: name === part, isEmpty: terms.length === 0, bid }];
+        }),
+      ) as typeof fresh.parts,
+      terms: match === null ? [] : terms.map((text) => ({ text, matches: [match], bids: {} })),
+      items: [],
+      mostKeywords: null,
+      purpose: stage,
+      settings: { ...fresh.settings, budgetKind: 'daily' },
+    },
+    limits,
+  );
   const taken = new Set(
     index.tree.campaigns.flatMap(({ name, state }) => (state === 'archived' ? [] : [name])),
   );

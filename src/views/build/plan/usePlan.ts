@@ -95,7 +95,7 @@ export function usePlan(account: AccountInfo, id: number) {
     setEdited(next);
     if (!kept.current) void undo.during(new Promise<void>((resolve) => (kept.current = resolve)));
   };
-  const campaigns = useMemo(() => (plan ? campaignsOf(plan) : []), [plan]);
+  const campaigns = useMemo(() => (plan ? campaignsOf(plan, account.limits) : []), [plan, account.limits]);
   return {
     id,
     account,

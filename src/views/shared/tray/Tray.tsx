@@ -27,8 +27,6 @@ interface TrayProps {
   onOpen: (isOpen: boolean) => void;
 }
 
-const FOCUS_WITHIN_MS = 2000;
-
 /** Whose changes lie in the tray beside one's own: "12 by Ben Okoro". */
 function useOthersInTray(changes: readonly ChangeInfo[]): string[] {
   const me = useMe()?.name ?? NOBODY;
@@ -46,14 +44,15 @@ export function Tray({ tray, account, isOpen, onOpen }: TrayProps) {
   const { isStaging } = tray;
   const check = useNegativeCheck(account, changes);
   const sendButton = useRef<HTMLButtonElement>(null);
-  const openedAt = useRef(0);
+  /** What had the focus when it was opened. */
+  const hadFocus = useRef<Element | null>(null);
   useEffect(() => {
-    openedAt.current = isOpen ? Date.now() : 0;
+    hadFocus.current = isOpen ? document.activeElement : null;
   }, [isOpen]);
   const hasChanges = changes.length > 0;
   useEffect(() => {
-    // Opened while the first change is on its way into the tray, the button comes a moment later. Much later the focus is elsewhere for a reason.
-    if (isOpen && hasChanges && Date.now() - openedAt.current < FOCUS_WITHIN_MS) sendButton.current?.focus();
+    // Opened while the first change is on its way into the tray, the button comes later. Focus that went elsewhere meanwhile did so for a reason.
+    if (isOpen && hasChanges && document.activeElement === hadFocus.current) sendButton.current?.focus();
   }, [isOpen, hasChanges]);
 
   const send = async () => {

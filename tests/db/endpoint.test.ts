@@ -1,19 +1,20 @@
 import type { APIContext } from 'astro';
 import Joi from 'joi';
-import { afterEach, describe, expect, test } from 'vitest';
-import { MowingError } from '../../contract/mowingError';
-import { RIGHTS_OF, ROLES } from '../../contract/people';
-import type { Right } from '../../contract/people';
-import { ANYBODY } from '../people/visitor';
-import type { Visitor } from '../people/visitor';
-import { endpoint } from './endpoint';
-import { fileResponse } from './fileResponse';
-import { guardRequest } from './guard';
-import { readBody, readValues } from './read';
-import { secure } from './secureHeaders';
+import { afterAll, afterEach, describe, expect, test } from 'vitest';
+import { MowingError } from '../../src/contract/mowingError';
+import { RIGHTS_OF, ROLES } from '../../src/contract/people';
+import type { Right } from '../../src/contract/people';
+import { ANYBODY } from '../../src/server/people/visitor';
+import type { Visitor } from '../../src/server/people/visitor';
+import { endpoint } from '../../src/server/http/endpoint';
+import { fileResponse } from '../../src/server/http/fileResponse';
+import { closeContext } from '../../src/server/context/context';
+import { guardRequest } from '../../src/server/http/guard';
+import { readBody, readValues } from '../../src/server/http/read';
+import { secure } from '../../src/server/http/secureHeaders';
 
 process.env.MOWING_LOG = 'silent';
-process.env.DATABASE_URL ??= 'postgres://nobody@127.0.0.1:1/none';
+afterAll(closeContext);
 
 const aRequest = (headers: Record<string, string>, method = 'POST') =>
   new Request('http://127.0.0.1:4321/api/accounts', { method, headers });
