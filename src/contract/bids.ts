@@ -31,6 +31,8 @@ export type RoundSettings = BidSettings & {
 export interface BidsAskedWith {
   /** A bid for every target. */
   plan: { settings: RoundSettings };
+  /** The same for whoever has a plan already. @param known its base: of one on the same base only the columns that may differ are told */
+  planFrom: { settings: RoundSettings; known: string };
   /** What another target ACOS of the account would do. */
   target: { settings: RoundSettings; acos: number };
   /** What a target of its own would do to a line, product, campaign or ad group. */

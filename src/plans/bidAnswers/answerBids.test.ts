@@ -4,7 +4,7 @@ import { aTree } from '../../../tests/make/lenses';
 import { PACES, settingsOf, USUAL_CHOICES } from '../../core/bids';
 import { USUAL_LIMITS } from '../../core/changes';
 import { indexTree } from '../../core/structure';
-import { keptBids, tellPlan, wholePlan } from '../bids';
+import { keptBids, wholePlan } from '../bids';
 import { answerBids } from './answerBids';
 
 // The first target sells nothing, the second sells cheaply.
@@ -30,7 +30,7 @@ describe('asked about an account’s bids', () => {
   test('another pace is told as what it changes, and is the same plan then; another aim is told as a whole', () => {
     const usual = bids.columns(settings);
     const at = (over: Partial<typeof settings>) =>
-      tellPlan(answerBids(bids, 'plan', { settings: { ...settings, ...over } }), usual.base);
+      answerBids(bids, 'planFrom', { settings: { ...settings, ...over }, known: usual.base });
     const brisk = at({ step: PACES.brisk });
     expect(Object.keys(brisk)).not.toContain('wanted');
     const whole = wholePlan(brisk, usual);

@@ -1,5 +1,6 @@
 import type { BidQuestion, BidsAskedWith } from '../../contract/bids';
-import type { GoalTrial, KeptBids, RoundPlan, TargetTrial } from '../bids';
+import { tellPlan } from '../bids';
+import type { GoalTrial, KeptBids, PlanAnswer, RoundPlan, TargetTrial } from '../bids';
 import { budgetProposals, spendShares } from '../budgets';
 import type { BudgetsPlan, SpendShares } from '../budgets';
 import { placementProposals } from '../placements';
@@ -8,6 +9,7 @@ import type { PlacementProposals } from '../placements';
 /** What each question about bids is answered with. */
 export interface BidAnswers {
   plan: RoundPlan;
+  planFrom: PlanAnswer;
   target: TargetTrial;
   goal: GoalTrial;
   /** In the order of the targets; null where none is known. */
@@ -24,6 +26,7 @@ type Answers = { [Q in BidQuestion]: (bids: KeptBids, asked: BidsAskedWith[Q]) =
 
 const ANSWERS: Answers = {
   plan: (bids, { settings }) => bids.columns(settings),
+  planFrom: (bids, { settings, known }) => tellPlan(bids.columns(settings), known),
   target: (bids, { settings, acos }) => bids.tryTarget(settings, acos),
   goal: (bids, { settings, goal }) => bids.tryGoal(settings, goal),
   wanted: (bids, { settings, targetIds }) => ({ bids: bids.wanted(settings, targetIds) }),

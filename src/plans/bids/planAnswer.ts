@@ -9,8 +9,8 @@ export type PlanStep = SteppedColumns & PlanFacts & { base: string };
 
 export type PlanAnswer = RoundPlan | PlanStep;
 
-/** A plan as it is told. @param known the base of a plan that is there already, if there is one */
-export function tellPlan(plan: RoundPlan, known: string | undefined): PlanAnswer {
+/** A plan as it is told. @param known the base of a plan that is there already */
+export function tellPlan(plan: RoundPlan, known: string): PlanAnswer {
   if (plan.base !== known) return plan;
   const { base, strength, kappa, days, testing, price, isHeldByMoney } = plan;
   return { ...steppedOf(plan), base, strength, kappa, days, testing, price, isHeldByMoney };

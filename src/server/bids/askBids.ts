@@ -1,9 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../contract/bids';
-import { pack, unpack } from '../../contract/packed';
+import { unpack } from '../../contract/packed';
 import type { BidAnswers } from '../../plans/bidAnswers';
-import { tellPlan } from '../../plans/bids';
-import type { RoundPlan } from '../../plans/bids';
 import { needAccount } from '../accounts/accounts';
 import { keptRead } from '../context/keptReads';
 import { loadTreeColumns } from '../field/loadTree';
@@ -80,11 +78,10 @@ export async function loadBidPlan(
   known?: string,
 ): Promise<ArrayBuffer> {
   const bids = await bidsOf(accountId);
-  const whole = await keptRead(`bids ${accountId} plan`, `${bids.stamp} ${hashOf(settings)}`, () =>
-    askThread('bids', bids, 'plan', { settings }),
+  const stamp = `${bids.stamp} ${hashOf(settings)}`;
+  if (known === undefined)
+    return keptRead(`bids ${accountId} plan`, stamp, () => askThread('bids', bids, 'plan', { settings }));
+  return keptRead(`bids ${accountId} plan from`, `${stamp} ${known}`, () =>
+    askThread('bids', bids, 'planFrom', { settings, known }),
   );
-  if (known === undefined) return whole;
-  const plan = unpack<RoundPlan>(whole);
-  const told = tellPlan(plan, known);
-  return told === plan ? whole : pack(told).buffer;
 }

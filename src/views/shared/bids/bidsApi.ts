@@ -4,7 +4,7 @@ import type { BidAnswers } from '../../../plans/bidAnswers';
 import { askColumns, ask, asking, query } from '../ask';
 
 /** Questions that are put with settings, and answered in few figures. */
-type Put = Exclude<BidQuestion, 'plan' | 'price'>;
+type Put = Exclude<BidQuestion, 'plan' | 'planFrom' | 'price'>;
 
 /** What views ask about an account's bids. */
 export const bidsApi = {
