@@ -1,31 +1,31 @@
+import { columnOf } from '../../contract/packed';
 import type { Query } from '../connection';
+import { readByPair } from './byPair';
+import type { PairOfColumns } from './byPair';
 
-/** The told days of a product's term, counted from the first day that was asked for. */
-export interface RankedTerm {
-  productId: number;
-  termId: number;
-  text: string;
-  at: number[];
-  /** 0: beyond the last page. */
-  rank: number[];
-  searches: number[];
-}
+/** The told days of a product's term, counted from the first day that was asked for. A rank of 0: beyond the last page. */
+export type RankedTerm = PairOfColumns<'at' | 'rank' | 'searches'> & { text: string };
 
-/** Organic ranks of a window, a row for each product and term. */
+/** Organic ranks of a window by product and term, terms in the order of their words. */
 export async function listRanks(
   sql: Query,
   accountId: number,
   { from, to }: { from: string; to: string },
   only?: { productId: number; termId?: number },
 ): Promise<RankedTerm[]> {
-  return sql<RankedTerm[]>`
-    select r.product_id as "productId", r.term_id as "termId", x.text, array_agg(r.day - ${from}::date order by r.day) as at,
-      array_agg(r.organic_rank order by r.day) as rank, array_agg(r.weekly_searches order by r.day) as searches
-    from mowing.rank_day r join mowing.term x on x.account_id = r.account_id and x.term_id = r.term_id
-    where r.account_id = ${accountId} and r.day between ${from} and ${to}
+  const rows = sql`
+    select r.product_id, r.term_id, r.day - ${from}::date as at, r.organic_rank, r.weekly_searches
+    from mowing.rank_day r where r.account_id = ${accountId} and r.day between ${from} and ${to}
       ${only ? sql`and r.product_id = ${only.productId}` : sql``}
       ${only?.termId === undefined ? sql`` : sql`and r.term_id = ${only.termId}`}
-    group by 1, 2, 3 order by 1, 3`;
+    order by 1, 2, 3`;
+  const columns = { at: 'at', rank: 'organic_rank', searches: 'weekly_searches' };
+  const pairs = await readByPair(sql, rows, columns);
+  const { id, text } = await readTermTexts(sql, accountId, [...new Set(pairs.map(({ termId }) => termId))]);
+  const texts = new Map(text.map((one, at) => [id[at], one]));
+  return pairs
+    .map((pair) => ({ ...pair, text: texts.get(pair.termId) ?? '' }))
+    .sort((a, b) => a.productId - b.productId || (a.text < b.text ? -1 : a.text > b.text ? 1 : 0));
 }
 
 /** The first and the last day of an account's ranks; null where none were told. */
@@ -39,28 +39,30 @@ export async function findRankDays(
 }
 
 /** Search terms of an account, as they were written: all, or those of some ids. */
-export async function listTermTexts(
+export async function readTermTexts(
   sql: Query,
   accountId: number,
   only?: readonly number[],
-): Promise<{ id: number; text: string }[]> {
-  return sql<{ id: number; text: string }[]>`
-    select term_id as id, text from mowing.term
-    where account_id = ${accountId} ${only ? sql`and term_id = any(${only as number[]}::integer[])` : sql``} order by term_id`;
+): Promise<{ id: Int32Array | Float64Array; text: string[] }> {
+  const [row] = await sql<[{ id: string | null; text: string | null }]>`
+    select string_agg(term_id::text, ',') as id, json_agg(text)::text as text from (
+      select term_id, text from mowing.term
+      where account_id = ${accountId} ${only ? sql`and term_id = any(${only as number[]}::integer[])` : sql``} order by term_id) x`;
+  return { id: columnOf(row.id ?? ''), text: JSON.parse(row.text ?? '[]') as string[] };
 }
 
 /** Ads of a product for a term on its days, from all campaigns. Money in micros. */
-export interface TermAds {
-  productId: number;
-  termId: number;
-  at: number[];
-  impressions: number[];
-  clicks: number[];
-  spend: number[];
-  orders: number[];
-  units: number[];
-  sales: number[];
-}
+export type TermAds = PairOfColumns<keyof typeof AD_COLUMNS>;
+
+const AD_COLUMNS = {
+  at: 'at',
+  impressions: 'impressions',
+  clicks: 'clicks',
+  spend: 'spend_micros',
+  orders: 'orders',
+  units: 'units',
+  sales: 'sales_micros',
+} as const;
 
 /** What ads brought by product, term and day; ad groups of several products are left out: whose it was is not known. */
 export async function listTermAds(
@@ -69,20 +71,17 @@ export async function listTermAds(
   terms: readonly number[],
   { from, to }: { from: string; to: string },
 ): Promise<TermAds[]> {
-  return sql<TermAds[]>`
-    select s.product_id as "productId", s.term_id as "termId", array_agg(s.at) as at, array_agg(s.impressions) as impressions,
-      array_agg(s.clicks) as clicks, array_agg(s.spend::float8) as spend, array_agg(s.orders) as orders, array_agg(s.units) as units,
-      array_agg(s.sales::float8) as sales
-    from (
-      select g.product_id, f.term_id, f.day - ${from}::date as at, sum(f.impressions)::integer as impressions, sum(f.clicks)::integer as clicks,
-        sum(f.spend_micros) as spend, sum(f.orders)::integer as orders, sum(f.units)::integer as units, sum(f.sales_micros) as sales
-      from mowing.term_day f
-      join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
-      join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
-      where f.account_id = ${accountId} and f.day between ${from} and ${to} and f.term_id = any(${terms as number[]}::integer[])
-        and g.product_id is not null
-      group by 1, 2, 3) s
-    group by 1, 2`;
+  const rows = sql`
+    select g.product_id, f.term_id, f.day - ${from}::date as at, sum(f.impressions) as impressions, sum(f.clicks) as clicks,
+      mowing.sum_micros(f.spend_micros) as spend_micros, sum(f.orders) as orders, sum(f.units) as units,
+      mowing.sum_micros(f.sales_micros) as sales_micros
+    from mowing.term_day f
+    join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
+    join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
+    where f.account_id = ${accountId} and f.day between ${from} and ${to} and f.term_id = any(${terms as number[]}::integer[])
+      and g.product_id is not null
+    group by 1, 2, 3 order by 1, 2, 3`;
+  return readByPair(sql, rows, AD_COLUMNS);
 }
 
 /** Orders and sales of a product on a day, ads or not, and what its ads brought of them. Money in micros. */

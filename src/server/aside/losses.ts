@@ -6,7 +6,7 @@ import { addDays } from '../../core/units';
 import type { Day } from '../../core/units';
 import { listLosses, sumTargets } from '../../db/queries/losses';
 import type { LossRow } from '../../db/queries/losses';
-import { listTermTexts } from '../../db/queries/ranks';
+import { readTermTexts } from '../../db/queries/ranks';
 import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { todayOf } from '../accounts/today';
@@ -85,25 +85,27 @@ async function targetsOf(
   rows: readonly LossRow[],
   { tree, adGroups }: TreeIndex,
 ): Promise<number[][]> {
-  const isOfTerm = rows.some(({ subject }) => subject.startsWith('product-term '));
-  const forms = new Map(
-    isOfTerm ? (await listTermTexts(db(), accountId)).map(({ id, text }) => [id, matchForm(text)]) : [],
+  const ofTerms = rows.flatMap(({ subject }) => {
+    const [productId, termId] = idsOfSubject(subject);
+    return subject === productTermSubject(productId, termId) ? [{ subject, productId, termId }] : [];
+  });
+  const { id: ids, text } = await readTermTexts(
+    db(),
+    accountId,
+    ofTerms.map(({ termId }) => termId),
   );
+  const forms = new Map(text.map((one, at) => [ids[at], matchForm(one)]));
+  const products = new Set(ofTerms.map(({ productId }) => productId));
   const bySubject = new Map<string, number[]>(rows.map(({ subject }) => [subject, []]));
-  const terms = new Map<string, string>(
-    rows.flatMap(({ subject }) => {
-      const [productId, termId] = idsOfSubject(subject);
-      return subject === productTermSubject(productId, termId)
-        ? [[`${productId} ${forms.get(termId)}`, subject] as const]
-        : [];
-    }),
+  const terms = new Map(
+    ofTerms.map(({ subject, productId, termId }) => [`${productId} ${forms.get(termId)}`, subject]),
   );
   for (const { id, adGroupId, kind, expression } of tree.targets) {
     const group = adGroups.get(adGroupId);
     if (!group) continue;
     bySubject.get(targetSubject(id))?.push(id);
     bySubject.get(campaignSubject(group.campaignId))?.push(id);
-    if (terms.size === 0 || kind !== 'keyword') continue;
+    if (kind !== 'keyword' || group.productId === null || !products.has(group.productId)) continue;
     const subject = terms.get(`${group.productId} ${matchForm(expression)}`);
     if (subject !== undefined) bySubject.get(subject)?.push(id);
   }

@@ -1,6 +1,6 @@
 import type { RankAnswer, RankSpan } from '../../contract/rank';
 import { productTermSubject } from '../../contract/aside';
-import { matchForm } from '../../core/matching';
+import { KEYWORD_MATCHES, matchForm } from '../../core/matching';
 import { NO_SUMS, SUM_KEYS } from '../../core/measures';
 import type { Sums } from '../../core/measures';
 import {
@@ -15,8 +15,8 @@ import {
 } from '../../core/rank';
 import type { RankRow } from '../../core/rank';
 import { groupBy } from '../../core/order';
-import { indexTree } from '../../core/structure';
-import type { TreeIndex } from '../../core/structure';
+import { indexTree, TARGET_KINDS, TARGET_STATES } from '../../core/structure';
+import type { TargetColumns, TreeIndex } from '../../core/structure';
 import { addDays, daysIn } from '../../core/units';
 import { coreCount } from '../../core/words';
 import { listPinned } from '../../db/queries/coreTerms';
@@ -29,7 +29,8 @@ import { keptRead } from '../context/keptReads';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { standingLosses } from '../aside/losses';
 import { db } from '../context/context';
-import { loadTree } from '../field/loadTree';
+import { loadTreeColumns } from '../field/loadTree';
+import { inSlices } from '../machine/inSlices';
 import { organicWeeks, usualOf } from './productWeeks';
 import { loadRankFeed } from './rankFeed';
 import type { RankPair } from './rankFeed';
@@ -71,13 +72,13 @@ async function workOutRank(
   const [feed, sales, tree] = await Promise.all([
     loadRankFeed(accountId, days),
     listProductSales(db(), accountId, { from: days.from, to: settled }),
-    loadTree(accountId),
+    loadTreeColumns(accountId),
   ]);
-  const index = indexTree(tree);
+  const index = indexTree({ ...tree, targets: [] });
   const usual = usualOf(sales);
   const effect = rankEffect(feed.panel);
   const organic = organicShare(organicWeeks(feed, sales, usual));
-  const homeOf = homes(index);
+  const homeOf = await homes(index, tree.targets);
   const accepted = new Map(losses.map(({ subject, until }) => [subject, until]));
   const last = feed.panel.days;
   // Ads are read for the days of ranks: what is not whole among them is not told as if it were.
@@ -162,13 +163,18 @@ function markCore(rows: RankRow[], pairs: readonly RankPair[], pinned: ReadonlyS
 }
 
 /** The ad group that bids on exactly a term for a product. */
-function homes({ tree, adGroups }: TreeIndex): (productId: number, term: string) => RankRow['home'] {
+async function homes(
+  { adGroups }: TreeIndex,
+  { id, adGroupId, kind, match, state, expression }: TargetColumns,
+): Promise<(productId: number, term: string) => RankRow['home']> {
   const found = new Map<string, { adGroupId: number; name: string }>();
-  for (const { kind, match, expression, adGroupId, state } of tree.targets) {
-    const group = adGroups.get(adGroupId);
-    if (kind !== 'keyword' || match !== 'exact' || state !== 'enabled' || !group) continue;
-    const key = `${group.productId} ${matchForm(expression)}`;
-    if (!found.has(key)) found.set(key, { adGroupId, name: group.name });
-  }
+  const [keyword, enabled] = [TARGET_KINDS.indexOf('keyword'), TARGET_STATES.indexOf('enabled')];
+  const exact = KEYWORD_MATCHES.indexOf('exact');
+  await inSlices(id.length, (at) => {
+    const group = adGroups.get(adGroupId[at]);
+    if (kind[at] !== keyword || match[at] !== exact || state[at] !== enabled || !group) return;
+    const key = `${group.productId} ${matchForm(expression[at])}`;
+    if (!found.has(key)) found.set(key, { adGroupId: group.id, name: group.name });
+  });
   return (productId, term) => found.get(`${productId} ${matchForm(term)}`) ?? null;
 }

@@ -1,7 +1,7 @@
 import type { RankLinesAnswer } from '../../contract/rank';
 import { matchForm } from '../../core/matching';
 import { addDays, daysIn } from '../../core/units';
-import { findRankDays, listRanks, listTermTexts } from '../../db/queries/ranks';
+import { findRankDays, listRanks, readTermTexts } from '../../db/queries/ranks';
 import { needAccount } from '../accounts/accounts';
 import { db } from '../context/context';
 
@@ -20,7 +20,7 @@ export async function loadRankLines(
   const days = { from: [addDays(told.to, 1 - DAYS), told.from].sort()[1], to: told.to };
   const ranks = await listRanks(db(), accountId, days, { productId });
   const asked =
-    termId === undefined ? null : matchForm((await listTermTexts(db(), accountId, [termId]))[0]?.text ?? '');
+    termId === undefined ? null : matchForm((await readTermTexts(db(), accountId, [termId])).text[0] ?? '');
   const count = daysIn(days.from, days.to);
   const lines = ranks
     .filter(({ text }) => asked === null || matchForm(text) === asked)

@@ -2,9 +2,10 @@ import { matchForm, normaliseTerm } from '../../core/matching';
 import { emptyPanel } from '../../core/rank';
 import type { RankPanel } from '../../core/rank';
 import { daysIn } from '../../core/units';
-import { listRanks, listTermAds, listTermTexts } from '../../db/queries/ranks';
+import { listRanks, listTermAds, readTermTexts } from '../../db/queries/ranks';
 import type { RankedTerm, TermAds } from '../../db/queries/ranks';
 import { db } from '../context/context';
+import { inSlices } from '../machine/inSlices';
 
 /** A product's term with what was told of it, and what ads brought for all its spellings. */
 export interface RankPair {
@@ -29,9 +30,9 @@ export async function loadRankFeed(
 ): Promise<RankFeed> {
   const [ranks, texts] = await Promise.all([
     listRanks(db(), accountId, days, only),
-    listTermTexts(db(), accountId),
+    readTermTexts(db(), accountId),
   ]);
-  const termOf = spellings(ranks, texts);
+  const termOf = await spellings(ranks, texts);
   const ads = await listTermAds(db(), accountId, [...termOf.keys()], days);
   const pairs = ranks.map((term): RankPair => ({ term, ads: [] }));
   const byKey = new Map(pairs.map((pair) => [`${pair.term.productId} ${pair.term.termId}`, pair]));
@@ -46,10 +47,10 @@ export async function loadRankFeed(
 }
 
 /** Which ranked terms a spelling may count for, the nearest first: itself, then those that match alike. */
-function spellings(
+async function spellings(
   ranks: readonly RankedTerm[],
-  texts: readonly { id: number; text: string }[],
-): Map<number, number[]> {
+  texts: Awaited<ReturnType<typeof readTermTexts>>,
+): Promise<Map<number, number[]>> {
   const terms = new Map(ranks.map(({ termId, text }) => [termId, text]));
   const [byText, byForm] = [new Map<string, number[]>(), new Map<string, number[]>()];
   const add = (map: Map<string, number[]>, key: string, id: number) => {
@@ -62,14 +63,15 @@ function spellings(
     add(byForm, matchForm(text), id);
   }
   const found = new Map<number, number[]>();
-  for (const { id, text } of texts) {
+  await inSlices(texts.id.length, (at) => {
+    const [id, text] = [texts.id[at], texts.text[at]];
     const alike = [
       ...(terms.has(id) ? [id] : []),
       ...(byText.get(normaliseTerm(text)) ?? []),
       ...(byForm.get(matchForm(text)) ?? []),
     ];
     if (alike.length > 0) found.set(id, [...new Set(alike)]);
-  }
+  });
   return found;
 }
 

@@ -1,5 +1,3 @@
-import type { Given } from '../../core/findings';
-import type { TreeIndex } from '../../core/structure';
 import { listTargetsToSuggest } from '../../db/queries/structure';
 import type { AccountRow } from '../../db/queries/accounts';
 import { db, log } from '../context/context';
@@ -9,39 +7,27 @@ import { market } from '../market/market';
 const MOST = 500;
 
 /** Answers of the market by account, as long as its figures stay as they are. */
-const known = new Map<number, { revision: number; bids: Map<number, number> }>();
+const known = new Map<number, { revision: number; bids: ReadonlyMap<number, number> }>();
 
-/** Where ranges begin, and whether the market told of all that it was asked. */
+/** Where ranges begin, micros by target, and whether the market told of all that it was asked. */
 interface Least {
-  of: Given['leastBid'];
+  bids: ReadonlyMap<number, number>;
   isTold: boolean;
 }
 
 /**
- * Where the market's range begins for targets that run and were not shown in the window. A market that does not answer tells nothing: then no target is
- * said to bid too little.
+ * Where the market's range begins for targets. A market that does not answer tells nothing: then no target is said to bid too little.
+ * @param still those that run and were not shown in the window
  */
 export async function leastBids(
   { id, marketId, revision }: AccountRow,
-  index: TreeIndex,
-  sums: Given['sums'],
+  still: readonly number[],
 ): Promise<Least> {
-  if (marketId === null) return { of: () => null, isTold: true };
+  if (marketId === null) return { bids: new Map(), isTold: true };
   const kept = known.get(id);
-  if (kept?.revision === revision) return { of: (target) => kept.bids.get(target) ?? null, isTold: true };
-  const still = index.tree.targets.filter(
-    (target) =>
-      target.state === 'enabled' &&
-      target.kind !== 'unknown' &&
-      index.campaignRuns(index.placeOfTarget(target.id).campaignId) &&
-      sums(target.id).impressions === 0,
-  );
+  if (kept?.revision === revision) return { bids: kept.bids, isTold: true };
   try {
-    const asked = await listTargetsToSuggest(
-      db(),
-      id,
-      still.slice(0, MOST).map((target) => target.id),
-    );
+    const asked = await listTargetsToSuggest(db(), id, still.slice(0, MOST));
     const answers = await market().suggestBids(
       marketId,
       asked.map(({ adGroupId, kind, match, expression }) => ({ adGroupId, kind, match, expression })),
@@ -53,9 +39,9 @@ export async function leastBids(
       }),
     );
     known.set(id, { revision, bids });
-    return { of: (target) => bids.get(target) ?? null, isTold: true };
+    return { bids, isTold: true };
   } catch (error) {
     log().warn({ err: error, account: id }, 'the market’s ranges were not told: findings go without');
-    return { of: () => null, isTold: false };
+    return { bids: new Map(), isTold: false };
   }
 }

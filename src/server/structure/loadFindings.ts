@@ -1,14 +1,14 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import type { FieldSumsAnswer } from '../../contract/api';
+import type { AccountTreeColumns } from '../../contract/field';
 import { FINDINGS_QUEUE } from '../../contract/findings';
-import type { FindingInfo, FindingsAnswer } from '../../contract/findings';
+import type { FindingsAnswer } from '../../contract/findings';
+import { unpack } from '../../contract/packed';
 import { changeKey } from '../../core/changes';
-import { FINDING_KINDS, findAll, sumsBy } from '../../core/findings';
-import type { Finding } from '../../core/findings';
-import { matchForm } from '../../core/matching';
-import { indexStructure, indexTree } from '../../core/structure';
-import type { TreeIndex } from '../../core/structure';
-import { daysIn, DAYS_PER_MONTH } from '../../core/units';
+import { FINDING_KINDS } from '../../core/findings';
+import type { Numbers } from '../../core/order';
+import { indexTree, TARGET_KINDS, TARGET_STATES } from '../../core/structure';
+import type { TargetColumns, TreeIndex } from '../../core/structure';
 import type { AccountRow } from '../../db/queries/accounts';
 import { listChangeRows } from '../../db/queries/changes';
 import { listProducts } from '../../db/queries/economics';
@@ -20,7 +20,10 @@ import { loadAside } from '../aside/aside';
 import { db } from '../context/context';
 import { keptRead } from '../context/keptReads';
 import { loadFieldSums } from '../field/loadFieldSums';
-import { loadTree, loadTreeColumns } from '../field/loadTree';
+import { loadTreeColumns } from '../field/loadTree';
+import { BETWEEN_TEXTS } from '../../plans/findings';
+import type { FindingsFrom, FoundColumns, FoundIn } from '../../plans/findings';
+import { askThread } from '../threads/askThread';
 import { offersOf } from '../build/background';
 import { leastBids } from './leastBids';
 import { ruledSets } from './ruledSets';
@@ -44,11 +47,6 @@ export async function loadFindings(account: number): Promise<FindingsAnswer> {
     ),
     aside: infos.filter(({ subject }) => put.has(subject)).length,
   };
-}
-
-interface FoundIn {
-  window: FindingsAnswer['window'];
-  infos: FindingInfo[];
 }
 
 /** What was found while the market told only a part: good for now, and looked for again. */
@@ -75,10 +73,10 @@ async function foundIn(account: number): Promise<FoundIn> {
   const stamp = createHash('sha256').update(
     JSON.stringify([revision, figures, namePattern, options, outline, routes, refined, [...sets], products]),
   );
+  const name = stamp.digest('hex');
+  const known = { outline, routes, refined, sets, products };
   try {
-    return await keptRead(`findings ${account}`, stamp.digest('hex'), () =>
-      findIn(row, { routes, refined, sets, products }),
-    );
+    return await keptRead(`findings ${account}`, name, () => lookThrough(row, name, known));
   } catch (error) {
     if (error instanceof FoundInPart) return error.found;
     throw error;
@@ -86,6 +84,7 @@ async function foundIn(account: number): Promise<FoundIn> {
 }
 
 interface Known {
+  outline: AccountTreeColumns;
   routes: Awaited<ReturnType<typeof listRoutes>>;
   refined: Awaited<ReturnType<typeof listRefined>>;
   sets: Awaited<ReturnType<typeof ruledSets>>;
@@ -93,73 +92,84 @@ interface Known {
 }
 
 /** @throws FoundInPart when the market did not answer */
-async function findIn(row: AccountRow, { routes, refined, sets, products }: Known): Promise<FoundIn> {
-  const account = row.id;
+async function lookThrough(row: AccountRow, stamp: string, known: Known): Promise<FoundIn> {
+  const { id: account, currency, namePattern, options } = row;
+  const { outline, routes, refined, sets, products } = known;
   const [tree, negatives, targets, terms] = await Promise.all([
-    loadTree(account),
+    loadTreeColumns(account),
     listNegatives(db(), account),
     loadFieldSums({ account, grain: 'target' }),
     loadFieldSums({ account, grain: 'term' }),
   ]);
   const { from, to } = targets.window;
-  const index = indexTree(tree);
-  const days = daysIn(from, to);
-  const sums = sumsBy(rowsOf(targets));
-  const codes = new Map(products.map(({ id, sku, itemCode }) => [id, sku ?? itemCode]));
-  const least = await leastBids(row, index, sums);
-  const found = findAll({
-    structure: indexStructure({ ...tree, negatives }),
-    index,
-    sums,
-    terms: termsOf(terms),
+  const still = stillTargets(tree.targets, indexTree({ ...outline, targets: [] }), targets.columns);
+  const least = await leastBids(row, still);
+  const load = async (): Promise<FindingsFrom> => ({
+    currency,
+    window: { from, to },
+    tree,
+    negatives,
+    targets: figuresOf(targets),
+    terms: clickedTerms(terms),
     routes,
-    perMonth: DAYS_PER_MONTH / days,
-    days,
-    naming:
-      row.namePattern === null
-        ? null
-        : { pattern: row.namePattern, codeOf: (id) => codes.get(id) ?? String(id) },
     refined,
-    offers: offersOf(row.options),
-    leastBid: least.of,
     sets,
+    offers: offersOf(options),
+    naming: namePattern === null ? null : { pattern: namePattern, codes: codesOf(products) },
+    leastBids: least.bids,
   });
-  const all = { window: { from, to }, infos: found.map((one) => infoOf(one, index)) };
-  if (!least.isTold) throw new FoundInPart(all);
-  return all;
+  // What was found in part is looked for again: it goes by no name.
+  const name = least.isTold ? stamp : randomUUID();
+  const found = unpack<FoundIn>(
+    await askThread('findings', { key: String(account), stamp: name, load }, 'all', {}),
+  );
+  if (!least.isTold) throw new FoundInPart(found);
+  return found;
 }
 
-function rowsOf({ columns }: FieldSumsAnswer) {
+const codesOf = (products: Known['products']) =>
+  new Map(products.map(({ id, sku, itemCode }) => [id, sku ?? itemCode]));
+
+/** Targets that run and were not shown in the window. */
+function stillTargets(
+  { id, adGroupId, kind, state }: TargetColumns,
+  outline: TreeIndex,
+  { targetId, impressions }: FieldSumsAnswer['columns'],
+): number[] {
+  const shown = new Set<number>();
+  for (let row = 0; row < targetId.length; row += 1) if (impressions[row] > 0) shown.add(targetId[row]);
+  const [enabled, unknown] = [TARGET_STATES.indexOf('enabled'), TARGET_KINDS.indexOf('unknown')];
+  return Array.from(id.keys()).flatMap((at) =>
+    state[at] === enabled &&
+    kind[at] !== unknown &&
+    !shown.has(id[at]) &&
+    outline.campaignRuns(outline.placeOfAdGroup(adGroupId[at]).campaignId)
+      ? [id[at]]
+      : [],
+  );
+}
+
+const figuresOf = ({ columns }: FieldSumsAnswer): FoundColumns => {
   const { targetId, impressions, clicks, orders, spend, sales } = columns;
-  return Array.from(targetId, (id, row) => ({
-    targetId: id,
-    impressions: impressions[row],
-    clicks: clicks[row],
-    orders: orders[row],
-    spend: spend[row],
-    sales: sales[row],
-  }));
-}
+  return { targetId, impressions, clicks, orders, spend, sales };
+};
 
-function termsOf(answer: FieldSumsAnswer) {
-  const texts = new Map(answer.terms.text.map((text, at) => [answer.terms.id[at], text]));
-  return rowsOf(answer).flatMap((row, at) => {
-    const termId = answer.columns.termId[at];
-    const text = texts.get(termId);
-    return text === undefined || row.clicks === 0 ? [] : [{ ...row, termId, text, form: matchForm(text) }];
-  });
-}
-
-function infoOf({ ids, ...found }: Finding & { kind: string }, index: TreeIndex): FindingInfo {
-  const { entity, id, kind } = found;
-  const campaignOf = (campaignId: number) => index.campaigns.get(campaignId)?.name ?? '';
-  const [name, place] =
-    entity === 'product'
-      ? [index.products.get(id)?.name ?? '', '']
-      : entity === 'campaign'
-        ? [campaignOf(id), '']
-        : entity === 'ad-group'
-          ? [index.adGroups.get(id)?.name ?? '', campaignOf(index.placeOfAdGroup(id).campaignId)]
-          : [index.targets.get(id)?.expression ?? '', campaignOf(index.placeOfTarget(id).campaignId)];
-  return { ...found, subject: `${kind} ${ids.join(' ')}`, name, place };
+/** Terms with a click, and their texts. */
+function clickedTerms(answer: FieldSumsAnswer): FindingsFrom['terms'] {
+  const { clicks, termId } = answer.columns;
+  const rows = Int32Array.from(
+    Array.from({ length: clicks.length }, (_, row) => row).filter((row) => clicks[row] > 0),
+  );
+  const of = (column: Numbers) => Float64Array.from(rows, (row) => column[row]);
+  const wanted = new Set(of(termId));
+  const { id, text } = answer.terms;
+  const places = Array.from({ length: id.length }, (_, at) => at).filter((at) => wanted.has(id[at]));
+  return {
+    ...(Object.fromEntries(
+      Object.entries(figuresOf(answer)).map(([name, column]) => [name, of(column as Numbers)]),
+    ) as unknown as FoundColumns),
+    termId: of(termId),
+    ids: Float64Array.from(places, (at) => id[at]),
+    texts: places.map((at) => text[at]).join(BETWEEN_TEXTS),
+  };
 }

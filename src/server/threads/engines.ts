@@ -11,6 +11,8 @@ import { keptBids } from '../../plans/bids';
 import type { KeptBids } from '../../plans/bids';
 import { answerField } from '../../plans/field';
 import type { FieldAnswers, FieldAskedWith } from '../../plans/field';
+import { findIn } from '../../plans/findings';
+import type { FindingsFrom, FoundIn } from '../../plans/findings';
 import { answerWords, keptWords } from '../../plans/words';
 import type { KeptWords, WordAnswers, WordsFrom } from '../../plans/words';
 
@@ -35,6 +37,13 @@ export interface Engines {
     kept: KeptWords;
     asked: WordsAskedWith;
     answers: WordAnswers;
+  };
+  /** What is found in an account is kept, and not what it was found in. */
+  findings: {
+    from: FindingsFrom;
+    kept: FoundIn;
+    asked: { all: object };
+    answers: { all: FoundIn };
   };
 }
 export type EngineName = keyof Engines;
@@ -80,5 +89,11 @@ export const ENGINES: { [E in EngineName]: Engine<E> } = {
     most: 1_000_000,
     weigh: ({ context }) => context.table.size,
     answer: answerWords,
+  },
+  findings: {
+    keep: findIn,
+    most: 100_000,
+    weigh: ({ infos }) => infos.length,
+    answer: (found) => found,
   },
 };

@@ -1,0 +1,3 @@
+export { findIn } from './findIn';
+export { BETWEEN_TEXTS } from './types';
+export type { FindingsFrom, FoundColumns, FoundIn } from './types';
