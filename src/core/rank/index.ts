@@ -13,6 +13,7 @@ export type { RankEffect } from './rankEffect';
 export { LONGEST_LAG } from './sample';
 export { organicShare, ordersAt, DAYS_OF_MONTH, USUAL_SHARE } from './organicShare';
 export type { OrganicShare, OrganicWeek } from './organicShare';
+export type { ProductSalesDay, RankedTerm, RankFeed, RankPair, TermAds } from './pairs';
 export { rankReader, rankValue } from './rankRow';
 export type { RankRow } from './rankRow';
 export { RANK_SWATHS } from './readySwaths';

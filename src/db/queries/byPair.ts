@@ -9,21 +9,38 @@ export type PairOfColumns<Name extends string> = { productId: number; termId: nu
 >;
 
 /**
- * Rows of products, search terms and days, one entry for each product and term. As columns in one row: the driver would make a list of every pair's days,
- * number by number, and nothing else could be done meanwhile.
- * @param rows a query of product_id, term_id and the columns, in the order of products, terms and days; whole numbers
+ * Rows as columns: the driver would make an object of every row and a text of every number, and nothing else could be done meanwhile.
+ * @param rows a query of whole numbers, in the order that is wanted
  * @param columns their names in the query, by the names that they get
+ */
+export async function readColumns<Name extends string>(
+  sql: Query,
+  rows: PendingQuery<Row[]>,
+  columns: Record<Name, string>,
+): Promise<Record<Name, Float64Array>> {
+  const named = Object.entries<string>(columns);
+  const printed = named.map(([name, column]) => sql`string_agg(${sql(column)}::text, ',') as ${sql(name)}`);
+  const [row] = await sql<[Record<string, string | null>]>`
+    select ${printed.map((one, at) => (at === 0 ? one : sql`, ${one}`))} from (${rows}) r`;
+  return Object.fromEntries(
+    named.map(([name]) => [name, Float64Array.from(columnOf(row[name] ?? ''))]),
+  ) as Record<Name, Float64Array>;
+}
+
+/**
+ * Rows of products, search terms and days, one entry for each product and term.
+ * @param rows a query of product_id, term_id and the columns, in the order of products, terms and days; whole numbers
  */
 export async function readByPair<Name extends string>(
   sql: Query,
   rows: PendingQuery<Row[]>,
   columns: Record<Name, string>,
 ): Promise<PairOfColumns<Name>[]> {
-  const named = Object.entries<string>({ productId: 'product_id', termId: 'term_id', ...columns });
-  const printed = named.map(([name, column]) => sql`string_agg(${sql(column)}::text, ',') as ${sql(name)}`);
-  const [row] = await sql<[Record<string, string | null>]>`
-    select ${printed.map((one, at) => (at === 0 ? one : sql`, ${one}`))} from (${rows}) r`;
-  const all = Object.fromEntries(named.map(([name]) => [name, Float64Array.from(columnOf(row[name] ?? ''))]));
+  const all = await readColumns<string>(sql, rows, {
+    productId: 'product_id',
+    termId: 'term_id',
+    ...columns,
+  });
   const { productId, termId } = all;
   const pairs: PairOfColumns<Name>[] = [];
   for (let from = 0, to = 0; from < productId.length; from = to) {

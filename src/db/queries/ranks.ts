@@ -1,10 +1,7 @@
 import { columnOf } from '../../contract/packed';
+import type { ProductSalesDay, RankedTerm, TermAds } from '../../core/rank';
 import type { Query } from '../connection';
-import { readByPair } from './byPair';
-import type { PairOfColumns } from './byPair';
-
-/** The told days of a product's term, counted from the first day that was asked for. A rank of 0: beyond the last page. */
-export type RankedTerm = PairOfColumns<'at' | 'rank' | 'searches'> & { text: string };
+import { readByPair, readColumns } from './byPair';
 
 /** Organic ranks of a window by product and term, terms in the order of their words. */
 export async function listRanks(
@@ -51,9 +48,6 @@ export async function readTermTexts(
   return { id: columnOf(row.id ?? ''), text: JSON.parse(row.text ?? '[]') as string[] };
 }
 
-/** Ads of a product for a term on its days, from all campaigns. Money in micros. */
-export type TermAds = PairOfColumns<keyof typeof AD_COLUMNS>;
-
 const AD_COLUMNS = {
   at: 'at',
   impressions: 'impressions',
@@ -84,18 +78,6 @@ export async function listTermAds(
   return readByPair(sql, rows, AD_COLUMNS);
 }
 
-/** Orders and sales of a product on a day, ads or not, and what its ads brought of them. Money in micros. */
-export interface ProductSalesDay {
-  productId: number;
-  at: number;
-  orders: number;
-  sales: number;
-  adClicks: number;
-  adOrders: number;
-  adSpend: number;
-  adSales: number;
-}
-
 /** Days of products whose sales are known whole. */
 export async function listProductSales(
   sql: Query,
@@ -104,21 +86,46 @@ export async function listProductSales(
   productId?: number,
 ): Promise<ProductSalesDay[]> {
   const own = (column: string) => (productId === undefined ? sql`` : sql`and ${sql(column)} = ${productId}`);
-  return sql<ProductSalesDay[]>`
+  const columns = await readColumns(
+    sql,
+    sql`
     with ads as (
-      select g.product_id, f.day, sum(f.clicks) as clicks, sum(f.orders) as orders, sum(f.spend_micros) as spend, sum(f.sales_micros) as sales
+      select g.product_id, f.day, sum(f.clicks) as clicks, sum(f.orders) as orders, mowing.sum_micros(f.spend_micros) as spend,
+        mowing.sum_micros(f.sales_micros) as sales
       from mowing.target_day f
       join mowing.target t on t.account_id = f.account_id and t.target_id = f.target_id
       join mowing.ad_group g on g.account_id = t.account_id and g.ad_group_id = t.ad_group_id
       where f.account_id = ${accountId} and f.day between ${from} and ${to} and g.product_id is not null ${own('g.product_id')}
       group by 1, 2)
-    select p.product_id as "productId", p.day - ${from}::date as at, p.orders, p.sales_micros::bigint as sales,
-      coalesce(a.clicks, 0)::integer as "adClicks", coalesce(a.orders, 0)::integer as "adOrders", coalesce(a.spend, 0)::bigint as "adSpend",
-      coalesce(a.sales, 0)::bigint as "adSales"
+    select p.product_id, p.day - ${from}::date as at, p.orders, p.sales_micros as sales, coalesce(a.clicks, 0) as ad_clicks,
+      coalesce(a.orders, 0) as ad_orders, coalesce(a.spend, 0) as ad_spend, coalesce(a.sales, 0) as ad_sales
     from mowing.product_day p left join ads a on a.product_id = p.product_id and a.day = p.day
     where p.account_id = ${accountId} and p.day between ${from} and ${to} ${own('p.product_id')}
-    order by 1, 2`;
+    order by 1, 2`,
+    SALES_COLUMNS,
+  );
+  return Array.from(columns.at, (at, row) => ({
+    productId: columns.productId[row],
+    at,
+    orders: columns.orders[row],
+    sales: columns.sales[row],
+    adClicks: columns.adClicks[row],
+    adOrders: columns.adOrders[row],
+    adSpend: columns.adSpend[row],
+    adSales: columns.adSales[row],
+  }));
 }
+
+const SALES_COLUMNS = {
+  productId: 'product_id',
+  at: 'at',
+  orders: 'orders',
+  sales: 'sales',
+  adClicks: 'ad_clicks',
+  adOrders: 'ad_orders',
+  adSpend: 'ad_spend',
+  adSales: 'ad_sales',
+} as const;
 
 /** Targets that caught a term for a product in a window. */
 export async function listTargetsOfTerm(

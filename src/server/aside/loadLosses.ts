@@ -14,7 +14,7 @@ import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
 import { loadTree } from '../field/loadTree';
 import { loadRankFeed } from '../rank/rankFeed';
-import type { RankFeed } from '../rank/rankFeed';
+import type { RankFeed } from '../../core/rank';
 import { coverLosses, isOverMost, lossOf } from './losses';
 import type { CoveredLoss } from './losses';
 

@@ -1,23 +1,10 @@
 import { matchForm, normaliseTerm } from '../../core/matching';
 import { emptyPanel } from '../../core/rank';
-import type { RankPanel } from '../../core/rank';
+import type { RankedTerm, RankFeed, RankPair, RankPanel } from '../../core/rank';
 import { daysIn } from '../../core/units';
 import { listRanks, listTermAds, readTermTexts } from '../../db/queries/ranks';
-import type { RankedTerm, TermAds } from '../../db/queries/ranks';
 import { db } from '../context/context';
 import { inSlices } from '../machine/inSlices';
-
-/** A product's term with what was told of it, and what ads brought for all its spellings. */
-export interface RankPair {
-  term: RankedTerm;
-  ads: TermAds[];
-}
-
-export interface RankFeed {
-  pairs: RankPair[];
-  panel: RankPanel;
-  deepest: number;
-}
 
 /**
  * Ranks of a window beside the ads of the same product and term. A term's ads are those of its own spelling and of others that match alike, unless

@@ -3,6 +3,7 @@ import type { AccountTreeColumns } from '../../contract/field';
 import type { ReviewColumns } from '../../contract/review';
 import type { WordsAskedWith } from '../../contract/wordQuestions';
 import type { BidFeed } from '../../core/bids';
+import type { RankAnswer } from '../../contract/rank';
 import { indexTree, toTargets } from '../../core/structure';
 import type { AccountTree, TargetColumns, TreeIndex } from '../../core/structure';
 import { answerBids } from '../../plans/bidAnswers';
@@ -13,6 +14,8 @@ import { answerField } from '../../plans/field';
 import type { FieldAnswers, FieldAskedWith } from '../../plans/field';
 import { findIn } from '../../plans/findings';
 import type { FindingsFrom, FoundIn } from '../../plans/findings';
+import { workOutRank } from '../../plans/rank';
+import type { RankFrom } from '../../plans/rank';
 import { answerWords, keptWords } from '../../plans/words';
 import type { KeptWords, WordAnswers, WordsFrom } from '../../plans/words';
 
@@ -44,6 +47,13 @@ export interface Engines {
     kept: FoundIn;
     asked: { all: object };
     answers: { all: FoundIn };
+  };
+  /** The same of the list of ranks. */
+  rank: {
+    from: RankFrom;
+    kept: RankAnswer;
+    asked: { list: object };
+    answers: { list: RankAnswer };
   };
 }
 export type EngineName = keyof Engines;
@@ -95,5 +105,11 @@ export const ENGINES: { [E in EngineName]: Engine<E> } = {
     most: 100_000,
     weigh: ({ infos }) => infos.length,
     answer: (found) => found,
+  },
+  rank: {
+    keep: workOutRank,
+    most: 50_000,
+    weigh: ({ rows }) => rows.length,
+    answer: (list) => list,
   },
 };

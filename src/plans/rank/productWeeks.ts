@@ -1,8 +1,6 @@
 import { groupBy } from '../../core/order';
-import type { OrganicWeek } from '../../core/rank';
+import type { OrganicWeek, ProductSalesDay, RankFeed } from '../../core/rank';
 import { shrunkConversion, standOver } from '../../core/rank';
-import type { ProductSalesDay } from '../../db/queries/ranks';
-import type { RankFeed } from './rankFeed';
 
 /** What a product's ads and sales say beside its terms. Money in micros. */
 export interface ProductUsual {

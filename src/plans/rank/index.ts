@@ -1,0 +1,2 @@
+export type { RankFrom } from './types';
+export { workOutRank } from './workOutRank';
