@@ -14,7 +14,7 @@ const AIMED = [
   'settledDays', 'sinceClicks', 'sinceOrders', 'beforeClicks', 'beforeOrders', 'beforeSales',
 ] as const; // prettier-ignore
 /** What hangs on the pace, and on what is held back or tested, too. */
-const STEPPED = [
+export const STEPPED = [
   'to', 'cpcAfter', 'afterClicks', 'afterSpend', 'afterSales', 'freedClicks', 'freedSpend', 'freedSales', 'testGain',
   'testChance', 'testCost',
 ] as const; // prettier-ignore
@@ -64,12 +64,6 @@ export const emptyStepped = (size: number): SteppedColumns =>
     left: new Uint8Array(size),
     isSecondStep: new Uint8Array(size),
   }) as SteppedColumns;
-
-/** What another pace makes anew of a plan. */
-export function steppedOf(plan: ProposalColumns): SteppedColumns {
-  const names = [...STEPPED, 'step', 'left', 'isSecondStep'] as const;
-  return Object.fromEntries(names.map((name) => [name, plan[name]])) as unknown as SteppedColumns;
-}
 
 /** Index of a step, and of why a target is left alone, in their columns. */
 export const stepIndex = (step: BidStep): number => BID_STEPS.indexOf(step);

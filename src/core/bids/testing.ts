@@ -4,7 +4,7 @@ import { orderByNumbers } from '../order';
 import { DAYS_PER_MONTH } from '../units';
 import type { TestRule } from './observations';
 import type { TestWorth } from './proposal';
-import { BID_STEPS, leaveAlone, testAt } from './proposalColumns';
+import { leaveAlone, stepIndex } from './proposalColumns';
 import type { ProposalColumns } from './proposalColumns';
 import { testRoom } from './testRoom';
 
@@ -54,8 +54,11 @@ export function learntPerCost({ gain, chance, cost }: TestWorth): number {
  * @param room micros a month that may still be spent on tests @param within the same for parts of the account that have a cap of their own
  */
 export function capTests(columns: ProposalColumns, room: number, within: TestRule['within'] = []): void {
-  const isTest = BID_STEPS.indexOf('test');
-  const tests = Int32Array.from(columns.step.keys()).filter((target) => columns.step[target] === isTest);
+  const { step, testGain, testChance, testCost } = columns;
+  const isTest = stepIndex('test');
+  const tests = new Int32Array(step.reduce((sum, one) => sum + (one === isTest ? 1 : 0), 0));
+  for (let target = 0, at = 0; target < step.length; target += 1)
+    if (step[target] === isTest) tests[at++] = target;
   const left = testRoom<number>(
     room,
     within.map(({ targets, room: own }) => {
@@ -64,7 +67,12 @@ export function capTests(columns: ProposalColumns, room: number, within: TestRul
     }),
   );
   const last = new Float64Array(columns.size);
-  for (const target of tests) last[target] = -learntPerCost(testAt(columns, target)!);
+  for (const target of tests)
+    last[target] = -learntPerCost({
+      gain: testGain[target],
+      chance: testChance[target],
+      cost: testCost[target],
+    });
   for (const target of orderByNumbers(tests, last))
-    if (!left.take(target, columns.testCost[target])) leaveAlone(columns, target, 'test cap');
+    if (!left.take(target, testCost[target])) leaveAlone(columns, target, 'test cap');
 }

@@ -6,7 +6,7 @@ import type { FindingsAnswer } from '../../contract/findings';
 import { unpack } from '../../contract/packed';
 import { changeKey } from '../../core/changes';
 import { FINDING_KINDS } from '../../core/findings';
-import type { Numbers } from '../../core/order';
+import { pickNumbers } from '../../core/order';
 import { indexTree, TARGET_KINDS, TARGET_STATES } from '../../core/structure';
 import type { TargetColumns, TreeIndex } from '../../core/structure';
 import type { AccountRow } from '../../db/queries/accounts';
@@ -157,19 +157,28 @@ const figuresOf = ({ columns }: FieldSumsAnswer): FoundColumns => {
 /** Terms with a click, and their texts. */
 function clickedTerms(answer: FieldSumsAnswer): FindingsFrom['terms'] {
   const { clicks, termId } = answer.columns;
-  const rows = Int32Array.from(
-    Array.from({ length: clicks.length }, (_, row) => row).filter((row) => clicks[row] > 0),
-  );
-  const of = (column: Numbers) => Float64Array.from(rows, (row) => column[row]);
-  const wanted = new Set(of(termId));
   const { id, text } = answer.terms;
-  const places = Array.from({ length: id.length }, (_, at) => at).filter((at) => wanted.has(id[at]));
+  const rows = rowsThat(clicks.length, (row) => clicks[row] > 0);
+  const terms = pickNumbers(termId, rows);
+  const wanted = new Set(terms);
+  const places = rowsThat(id.length, (at) => wanted.has(id[at]));
+  const { targetId, impressions, orders, spend, sales } = answer.columns;
   return {
-    ...(Object.fromEntries(
-      Object.entries(figuresOf(answer)).map(([name, column]) => [name, of(column as Numbers)]),
-    ) as unknown as FoundColumns),
-    termId: of(termId),
-    ids: Float64Array.from(places, (at) => id[at]),
-    texts: places.map((at) => text[at]).join(BETWEEN_TEXTS),
+    targetId: pickNumbers(targetId, rows),
+    impressions: pickNumbers(impressions, rows),
+    clicks: pickNumbers(clicks, rows),
+    orders: pickNumbers(orders, rows),
+    spend: pickNumbers(spend, rows),
+    sales: pickNumbers(sales, rows),
+    termId: terms,
+    ids: pickNumbers(id, places),
+    texts: Array.from(places, (at) => text[at]).join(BETWEEN_TEXTS),
   };
+}
+
+function rowsThat(count: number, are: (row: number) => boolean): Int32Array {
+  const rows = new Int32Array(count);
+  let found = 0;
+  for (let row = 0; row < count; row += 1) if (are(row)) rows[found++] = row;
+  return rows.subarray(0, found);
 }

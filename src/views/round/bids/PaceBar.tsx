@@ -28,7 +28,7 @@ const PACE_NAMES = [...Object.keys(PACES), 'own'] as BidChoices['pace'][];
 
 /** How far bids may move in a round, toward what, and within which limits. */
 export function PaceBar({ account, work }: { account: AccountInfo | undefined; work: BidWork }) {
-  const { choices, setChoices, settings } = work;
+  const { choices, setChoices, lookAhead, settings } = work;
   const [isOpen, setOpen] = useState(false);
   const anchor = useRef<HTMLButtonElement>(null);
   const { down, up } = settings.step;
@@ -40,6 +40,7 @@ export function PaceBar({ account, work }: { account: AccountInfo | undefined; w
         label="Pace"
         value={choices.pace}
         onChange={(pace) => setChoices({ pace: pace as BidChoices['pace'] })}
+        onConsider={(pace) => lookAhead({ pace: pace as BidChoices['pace'] })}
       >
         {PACE_NAMES.map((pace): Option => [pace, PACE_WORDS[pace]])}
       </Choice>

@@ -8,11 +8,13 @@ import { USUAL_LIMITS } from '../../../core/changes';
 import { aheadOf, pendingTargets, roundSettings } from '../../../plans/bids';
 import type { ArrangedBids, BidEdit, BidsAsked, RoundSettings } from '../../../plans/bids';
 import type { LoadedLens } from '../../../plans/field';
+import { dataVersion } from '../../shared/fieldEngine/dataVersion';
 import { pageEngine } from '../../shared/fieldEngine/pageEngine';
 import type { PointSource } from '../../shared/picture/points';
 import type { TrayState } from '../../shared/tray/useTray';
 import { useWorkerLoad } from '../../shared/worker/useWorkerLoad';
 import { useAnswer } from '../../shared/useAnswer';
+import { useDwell } from '../../shared/useDwell';
 import type { ChoicesState } from '../../shared/useChoices';
 import { useDecisions } from '../decisions/useDecisions';
 import type { Decisions } from '../decisions/useDecisions';
@@ -75,14 +77,11 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
   const engine = pageEngine();
   const { choices, setChoices } = useBidChoices(state.choices);
   const limits = account?.limits ?? USUAL_LIMITS;
+  const ahead = useMemo(() => aheadOf([...tray.changes, ...tray.sending]), [tray.changes, tray.sending]);
+  const { money } = state.choices.choices;
   const settings: RoundSettings = useMemo(
-    () =>
-      roundSettings(
-        { bids: choices, money: state.choices.choices.money },
-        limits,
-        aheadOf([...tray.changes, ...tray.sending]),
-      ),
-    [choices, limits, tray.changes, tray.sending, state.choices.choices.money],
+    () => roundSettings({ bids: choices, money }, limits, ahead),
+    [choices, money, limits, ahead],
   );
   const lens = useWorkerLoad(bidsLoad(account, state.from, state.to), isWanted && account !== undefined);
   const { data: loaded } = lens;
@@ -93,6 +92,11 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
     (id, asked) => engine.planBids(id, asked),
     lens.onGone,
   );
+  /** Asks for the plan at other choices that are likely to be taken next: it is on its way when they are. */
+  const lookAhead = useDwell((over: Partial<BidChoices>) => {
+    const other = roundSettings({ bids: { ...choices, ...over }, money }, limits, ahead);
+    if (account && plan) void engine.readPlan(account.id, dataVersion(account), other);
+  });
   const asked = bidsAsked(state.step, state, settings);
   const { step } = asked;
   const {
@@ -119,6 +123,7 @@ export function useBidWork({ account, state, tray, isWanted }: WorkAt) {
     step,
     choices,
     setChoices,
+    lookAhead,
     settings,
     decisions,
     view,

@@ -107,7 +107,7 @@ describe('bids in the engine', () => {
   });
 
   test('are asked for once at the same settings, whatever lens looks at them', async () => {
-    const { planBids, load, loadId, table, plans, ids } = await loaded();
+    const { planBids, readPlan, load, loadId, table, plans, ids } = await loaded();
     const other = await load(1, { revision: 1, targetAcos: 0.24 }, 'auto');
     const [all, few] = [(await planBids(loadId, settings))!, (await planBids(other.loadId, settings))!];
     expect(few.size).toBe(other.table.size);
@@ -125,8 +125,16 @@ describe('bids in the engine', () => {
       const at = whole.targetIds.indexOf(id);
       expect([stepped.to[row], stepped.rpc[row]]).toEqual([whole.to[at], whole.rpc[at]]);
     });
+    // One that was looked at ahead is there when it is chosen, and the one before when she goes back.
+    const careful = { ...settings, step: PACES.careful };
+    readPlan(1, { revision: 1, targetAcos: 0.24 }, careful);
+    await planBids(loadId, careful);
+    await planBids(loadId, settings);
+    expect(plans).toEqual(['whole', 'step', 'step']);
+    // From another aim everything is another: it comes as a whole, and what was kept goes.
     await planBids(loadId, { ...settings, aim: 'strict' });
-    expect(plans).toEqual(['whole', 'step', 'whole']);
+    await planBids(loadId, brisk);
+    expect(plans).toEqual(['whole', 'step', 'step', 'whole', 'whole']);
   });
 
   test('that could not be worked out are asked for again', async () => {

@@ -13,8 +13,9 @@ import type { DataVersion } from './dataVersion';
 /** What of the server the engine asks. */
 export type FieldServer = Pick<typeof api, 'tree' | 'fieldSums' | 'bidPlan' | 'askBids'>;
 
-/** Sums of so many windows and grains are kept, the oldest let go. */
+/** Sums of so many windows and grains are kept, and plans of so many settings, the oldest let go. */
 const SUMS_KEPT = 4;
+const PLANS_KEPT = 4;
 
 const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
   `${account} ${revision} ${targetAcos}`;
@@ -23,7 +24,8 @@ const keyOf = (account: number, { revision, targetAcos }: DataVersion) =>
 export function engineData(server: FieldServer) {
   let known: { key: string; index: Promise<TreeIndex> } | null = null;
   let above: { key: string; index: Promise<TreeIndex> } | null = null;
-  let bidPlan: { key: string; plan: Promise<RoundPlan> } | null = null;
+  /** Plans at several paces share what no pace changes. */
+  const plans = new Map<string, Promise<RoundPlan>>();
   /** The last plan that came: another pace is told as what differs from it. */
   let lastPlan: RoundPlan | null = null;
   const sums = new Map<string, Promise<LoadedSums>>();
@@ -59,15 +61,17 @@ export function engineData(server: FieldServer) {
     return known;
   }
 
-  /** A bid for every target at some settings; the last one is kept. */
+  /** A bid for every target at some settings. */
   function planOf(account: number, version: DataVersion, settings: RoundSettings): Promise<RoundPlan> {
     const key = `${keyOf(account, version)} ${JSON.stringify(settings)}`;
-    if (bidPlan?.key !== key) {
-      const own = { key, plan: askPlan(account, settings) };
-      own.plan.catch(() => bidPlan === own && (bidPlan = null));
-      bidPlan = own;
+    let known = plans.get(key);
+    if (!known) {
+      known = askPlan(account, settings);
+      known.catch(() => plans.delete(key));
+      plans.set(key, known);
+      if (plans.size > PLANS_KEPT) plans.delete(plans.keys().next().value!);
     }
-    return bidPlan.plan;
+    return known;
   }
 
   async function askPlan(account: number, settings: RoundSettings): Promise<RoundPlan> {
@@ -75,7 +79,17 @@ export function engineData(server: FieldServer) {
     const plan = wholePlan(await server.bidPlan(account, settings, from?.base), from);
     // Once: the columns that stay are handed to the page with every plan.
     if (globalThis.crossOriginIsolated) shareColumns(plan);
+    if (from && from.base !== plan.base) letGoOf(from.base);
     return (lastPlan = plan);
+  }
+
+  /** What starts from elsewhere shares nothing with what is asked for now. */
+  function letGoOf(base: string) {
+    for (const [key, one] of plans)
+      one.then(
+        (plan) => plan.base === base && plans.get(key) === one && plans.delete(key),
+        () => undefined, // told to whoever asked for it
+      );
   }
 
   return { treeOf, outlineOf, sumsOf, planOf };

@@ -21,6 +21,8 @@ interface ChoiceProps {
   /** Can be told to take the focus. */
   inputRef?: Ref<{ focus: () => void }>;
   autoFocus?: boolean;
+  /** An option has the pointer or the focus: it may be taken next. */
+  onConsider?: (key: string) => void;
 }
 
 /** One of several. */
@@ -35,6 +37,7 @@ export function Choice(props: ChoiceProps) {
     isOff,
     inputRef,
     autoFocus,
+    onConsider,
   } = props;
   const options = children.map((one): Option => (typeof one === 'string' ? [one, one] : one));
   const words = (chosen: unknown): ReactNode =>
@@ -56,7 +59,13 @@ export function Choice(props: ChoiceProps) {
       sx={props.width === undefined ? undefined : { width: props.width }}
     >
       {options.map(([key, name, isDisabled]) => (
-        <MenuItem key={key} value={String(key)} disabled={isDisabled}>
+        <MenuItem
+          key={key}
+          value={String(key)}
+          disabled={isDisabled}
+          onMouseEnter={onConsider && (() => onConsider(String(key)))}
+          onFocus={onConsider && (() => onConsider(String(key)))}
+        >
           {name}
         </MenuItem>
       ))}
