@@ -77,7 +77,8 @@ export async function benchActs(page: Page, url: string, account: number): Promi
 
   await page.goto(`${url}/round?account=${account}&step=over`);
   await painted(page, ROW, PATIENCE_MS);
-  await page.waitForTimeout(1500);
+  // The page stands when all its steps are counted.
+  await page.waitForLoadState('networkidle');
   const proposed = await textOf(page, ROW);
   await act(
     page,
