@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest';
-import { aReview } from '../../../../tests/make/review';
+import { aReview, anAccountInfo } from '../../../../tests/make/review';
 import { anExactKeyword, aRoute, aStructure, EXACT } from '../../../../tests/make/terms';
 import type { TermSpec } from '../../../../tests/make/terms';
 import type { NewTarget } from '../../../contract/field';
@@ -160,6 +160,16 @@ describe('a route that starts from the market’s suggestion', () => {
     expect(asked.map(({ adGroupId, expression }) => [adGroupId, expression])).toEqual([
       [EXACT, 'small jar weights'],
       [EXACT, 'heavy jar weights'],
+    ]);
+  });
+
+  test('is told with the decimals of its account, also beside another account', async () => {
+    answers.push(aReview(TERMS, { account: anAccountInfo({ id: 2, currency: 'JPY' }) }));
+    const { loadId } = await engine.load(2);
+    const said = async (id: number) => (await engine.propose(id, 'negatives', [3], settings))[0].reason;
+    expect([await said(loadId), await said(review.loadId)].map((one) => /24[.\d]*/.exec(one)![0])).toEqual([
+      '24',
+      '24.00',
     ]);
   });
 });

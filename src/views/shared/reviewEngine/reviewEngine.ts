@@ -1,4 +1,5 @@
 import type { StepName } from '../../../contract/review';
+import { showMoneyIn } from '../../../core/units';
 import { askSuggestions, keptReview } from '../../../plans/terms';
 import type {
   Arranged,
@@ -22,7 +23,12 @@ export type ReviewServer = Pick<typeof api, 'review' | 'suggestNew'>;
 export function reviewEngine(server: ReviewServer = api) {
   let lastLoad = 0;
   const loads = keptLoads<KeptReview>(KEPT);
-  const ofLoad = loads.get;
+  /** A load that is kept; what is said of it has money with its account's decimals. */
+  const ofLoad = (loadId: number) => {
+    const held = loads.get(loadId);
+    if (held) showMoneyIn(held.loaded.account.currency);
+    return held;
+  };
 
   return {
     /** Fetches a window and keeps it. */
@@ -43,7 +49,7 @@ export function reviewEngine(server: ReviewServer = api) {
         request.settings,
         async (targets) => (await server.suggestNew(id, targets)).bids,
       );
-      return held.arrange(request);
+      return ofLoad(loadId)?.arrange(request) ?? null;
     },
 
     /** The proposals of some rows, also of rows that do not qualify: the specialist chose them by hand. */
