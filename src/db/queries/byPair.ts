@@ -10,8 +10,9 @@ export type PairOfColumns<Name extends string> = { productId: number; termId: nu
 
 /**
  * Rows as columns: the driver would make an object of every row and a text of every number, and nothing else could be done meanwhile.
- * @param rows a query of whole numbers, in the order that is wanted
+ * @param rows a query of whole numbers, none of them null, in the order that is wanted
  * @param columns their names in the query, by the names that they get
+ * @throws RangeError where a number is null, or cannot be counted exactly
  */
 export async function readColumns<Name extends string>(
   sql: Query,
@@ -22,9 +23,11 @@ export async function readColumns<Name extends string>(
   const printed = named.map(([name, column]) => sql`string_agg(${sql(column)}::text, ',') as ${sql(name)}`);
   const [row] = await sql<[Record<string, string | null>]>`
     select ${printed.map((one, at) => (at === 0 ? one : sql`, ${one}`))} from (${rows}) r`;
-  return Object.fromEntries(
-    named.map(([name]) => [name, Float64Array.from(columnOf(row[name] ?? ''))]),
-  ) as Record<Name, Float64Array>;
+  const all = named.map(([name]) => [name, Float64Array.from(columnOf(row[name] ?? ''))] as const);
+  // What is null is not printed: the others would move up.
+  if (all.some(([, column]) => column.length !== all[0][1].length))
+    throw new RangeError(`Rows of ${named.map(([, column]) => column).join(', ')} have nulls among them.`);
+  return Object.fromEntries(all) as Record<Name, Float64Array>;
 }
 
 /**
