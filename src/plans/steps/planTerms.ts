@@ -20,7 +20,7 @@ export function planTerms(
 
 function planned(held: KeptReview, proposal: Proposal, { targetAcos }: ReviewSettings): Planned {
   const { loaded, context } = held;
-  const { table, estimates, window } = loaded;
+  const { table, window } = loaded;
   const { row } = proposal;
   const changes = toChanges(proposal, loaded, targetAcos);
   const [first, ...rest] = changes ?? [];
@@ -49,7 +49,7 @@ function planned(held: KeptReview, proposal: Proposal, { targetAcos }: ReviewSet
       change: first ? inDecimals(first.change) : null,
       also: rest.map(({ change }) => inDecimals(change)),
       reason: proposal.reason,
-      evidence: EVIDENCE_GRADES[estimates.grade[row]],
+      evidence: context.value(row)?.grade ?? EVIDENCE_GRADES[0],
       figures: figuresOf(sumsOfRow(table, row)),
       expected: {
         // A harvest's clicks move with its bid in ways that are told in money alone.

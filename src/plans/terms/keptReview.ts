@@ -14,7 +14,15 @@ import { estimate, placeTexts } from './estimates';
 import { tell } from './tell';
 import { toTermTable } from './toTermTable';
 import { rowKey } from './types';
-import type { Arranged, ArrangeRequest, LoadedReview, Proposal, ReviewSettings, RowDetail } from './types';
+import type {
+  Arranged,
+  ArrangeRequest,
+  LoadedReview,
+  Proposal,
+  ReviewSettings,
+  ReviewTable,
+  RowDetail,
+} from './types';
 
 /** A term of which the market is asked what to bid in its new home. */
 export interface SuggestionAsked {
@@ -25,8 +33,9 @@ export interface SuggestionAsked {
 /** Search terms of a window with everything that is proposed on them. */
 export interface KeptReview {
   loadId: number;
-  /** What the page gets of it. */
-  loaded: LoadedReview;
+  loaded: ReviewTable;
+  /** The same with what a page draws of every row: gone through only where it is drawn. */
+  forPage: () => LoadedReview;
   context: TermContext;
   /** Harvests whose routes start from the market's suggestion and whose suggestion was not asked for yet; each is named once. */
   suggestionsOpen: (settings: ReviewSettings) => SuggestionAsked[];
@@ -56,8 +65,7 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
   const context = termContext(table, data.structure, margins, data.lists);
   const seen = newTerms(table.firstDay, dayNumber(data.window.from));
   const isNew = Uint8Array.from(table.firstDay, (day) => (seen(day) ? 1 : 0));
-  const kinds = Uint8Array.from(table.term, (_, row) => TERM_KINDS.indexOf(context.kind(row).name));
-  const places = placeTexts(context);
+  let places: string[] | null = null;
   const suggested = new Map<string, number>();
   const asked = new Set<string>();
   const { limits } = data.account;
@@ -105,10 +113,11 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
     const at = proposed(request.settings);
     const queue = queues(at, new Set([...request.staged, ...request.aside]));
     const rowsOf = (list: { row: number }[]) => list.map(({ row }) => row);
+    const texts = (places ??= placeTexts(context));
     const arranged = arrangeRows(
       termReader(table, {
         term: (row) => context.normalised[row],
-        place: (row) => places[row],
+        place: (row) => texts[row],
         termKind: (row) => context.kind(row).name,
         seen: (row) => SEEN[isNew[row] === 1 ? 0 : 1],
       }),
@@ -161,7 +170,15 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
 
   return {
     loadId,
-    loaded: { loadId, ...data, table, estimates: estimate(context), kinds, isNew },
+    loaded: { loadId, ...data, table },
+    forPage: () => ({
+      loadId,
+      ...data,
+      table,
+      estimates: estimate(context),
+      kinds: Uint8Array.from(table.term, (_, row) => TERM_KINDS.indexOf(context.kind(row).name)),
+      isNew,
+    }),
     context,
     suggestionsOpen: (settings) =>
       proposed(settings).harvest.flatMap(({ row, homeId, match, isItem, asksMarket }) => {

@@ -5,10 +5,10 @@ import type { NegativePlace } from '../../core/negatives';
 import { sumsOfRow } from '../../core/terms';
 import { daysIn, DAYS_PER_MONTH } from '../../core/units';
 import type { ChangeFigures, NewChange } from '../../contract/changes';
-import type { LoadedReview, Proposal } from './types';
+import type { Proposal, ReviewTable } from './types';
 
 /** Changes of one accepted proposal; a harvest's negative waits for its keyword. Null when a harvest has no home yet. */
-export function toChanges(proposal: Proposal, review: LoadedReview, targetAcos: number): NewChange[] | null {
+export function toChanges(proposal: Proposal, review: ReviewTable, targetAcos: number): NewChange[] | null {
   const { table } = review;
   const { row } = proposal;
   const term = table.term[row];
@@ -78,7 +78,7 @@ function negativeAt(
   place: NegativePlace,
   match: 'exact' | 'phrase' | 'item',
   row: number,
-  { table, account }: LoadedReview,
+  { table, account }: ReviewTable,
 ) {
   const term = table.term[row];
   const expression = match === 'item' ? writeItemCode(term) : withoutRefused(term, account.limits);

@@ -69,11 +69,15 @@ export interface Estimates {
   grade: Uint8Array;
 }
 
-/** What the page gets once a window is loaded. */
-export interface LoadedReview extends Omit<ReviewData, 'rows'> {
+/** A window's answer with its rows as a table. */
+export interface ReviewTable extends Omit<ReviewData, 'rows'> {
   /** Which load of the worker this is: its row numbers hold for no other. */
   loadId: number;
   table: TermTable;
+}
+
+/** What the page gets once a window is loaded. */
+export interface LoadedReview extends ReviewTable {
   estimates: Estimates;
   /** Kind of each row's term, as an index in TERM_KINDS; and 1 where it was first seen in the window. */
   kinds: Uint8Array;

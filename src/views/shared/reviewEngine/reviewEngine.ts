@@ -36,7 +36,7 @@ export function reviewEngine(server: ReviewServer = api) {
       const loadId = (lastLoad += 1);
       const held = keptReview(loadId, await server.review(account, from, to));
       loads.put(loadId, held);
-      return held.loaded;
+      return held.forPage();
     },
 
     /** The rows of a step that meet the conditions, in order, with their proposals and totals; null for another load. */
