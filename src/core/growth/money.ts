@@ -103,7 +103,8 @@ function payRaises(asks: readonly Asked[], free: Micros, limits: BudgetLimits): 
   const raised = asks.map(({ from, to }) => (from > 0 ? Math.max(0, to - from) : 0));
   const part = sum(raised) > left ? left / sum(raised) : 1;
   raised.forEach((by, at) => {
-    if (by > 0) paid[at] += roundDownToStep(by * part, step);
+    // On the step also from a budget that is not; a raise that would vanish is none.
+    if (by > 0) paid[at] = Math.max(paid[at], roundDownToStep(paid[at] + by * part, step));
   });
   return paid;
 }
