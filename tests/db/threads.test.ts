@@ -10,7 +10,10 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { answerBids } from '../../src/plans/bidAnswers';
 import { keptBids, wholePlan } from '../../src/plans/bids';
 import type { PlanAnswer, RoundPlan } from '../../src/plans/bids';
-import { answerField } from '../../src/plans/field';
+import { planTerms } from '../../src/plans/steps';
+import { keptReview } from '../../src/plans/terms';
+import type { ReviewSettings } from '../../src/plans/terms';
+import { answerField } from '../../src/plans/fieldAnswers';
 import { askBids, loadBidPlan } from '../../src/server/bids/askBids';
 import { loadBidFeed } from '../../src/server/bids/loadBidFeed';
 import { closeContext, db } from '../../src/server/context/context';
@@ -19,7 +22,8 @@ import { loadFieldSums } from '../../src/server/field/loadFieldSums';
 import { loadOverviewParts } from '../../src/server/field/loadOverviewParts';
 import { loadTree } from '../../src/server/field/loadTree';
 import { bidsLeft } from '../../src/server/plans/usualPlans';
-import { loadPlan } from '../../src/server/plans/loadPlan';
+import { loadPlan, planStep } from '../../src/server/plans/loadPlan';
+import { loadReview } from '../../src/server/review/loadReview';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { askWords } from '../../src/server/words/askWords';
 import { aReport, aReportRow } from '../make/report';
@@ -63,7 +67,7 @@ async function bidsHere() {
 }
 
 /** As it comes over the line. */
-const sent = <T extends object>(answer: T): unknown => JSON.parse(asJson(unpack(pack(answer).buffer)));
+const sent = <T extends object>(answer: T): T => JSON.parse(asJson(unpack(pack(answer).buffer)));
 
 describe('a thread beside the application', () => {
   test('comes to the same figures as whoever works them out from the same days', async () => {
@@ -80,7 +84,7 @@ describe('a thread beside the application', () => {
     ] as [never, never][]) {
       const told = sent(answerBids(here, question, asked));
       // Nothing is lost on the way: no figure is endless or none.
-      expect(told, question).toEqual(JSON.parse(asJson(answerBids(here, question, asked))));
+      expect(told as unknown, question).toEqual(JSON.parse(asJson(answerBids(here, question, asked))));
       // Plans have names of their own.
       const answer: { base?: string } = await askBids(account.id, question, asked);
       if (answer.base) answer.base = (told as { base: string }).base;
@@ -170,6 +174,23 @@ test('the account as a whole is told in the same figures as its targets are summ
   expect(here.now.clicks).toBeGreaterThan(0);
   expect(await loadOverviewParts(account.id)).toEqual(sent(here));
   expect(sent(here)).toEqual(here);
+});
+
+describe('search terms', () => {
+  test.each([undefined, addDays(FIRST, DAYS - 10)])(
+    'are proposed on in the thread as a page does it from the same terms (on %s)',
+    async (on) => {
+      const { planned, answer } = await planStep(
+        { account: account.id, step: 'negatives' },
+        { terms: { leastSpend: 0, clicksMultiple: 0.5, chance: 1 }, on },
+      );
+      const review = keptReview(1, await loadReview(account.id, undefined, undefined, on));
+      const here = planTerms(review, 'negatives', answer.settings as unknown as ReviewSettings, new Set());
+      expect(here.length).toBeGreaterThan(0);
+      expect(planned).toEqual(sent({ here }).here);
+      expect(answer.window).toEqual({ from: review.loaded.window.from, to: review.loaded.window.to });
+    },
+  );
 });
 
 describe('the words of an account', () => {

@@ -1,10 +1,19 @@
 import type { BidQuestion, BidsAskedWith } from '../../contract/bids';
+import type { BidQueue } from '../../contract/review';
 import { tellPlan } from '../bids';
 import type { GoalTrial, KeptBids, PlanAnswer, RoundPlan, TargetTrial } from '../bids';
 import { budgetProposals, spendShares } from '../budgets';
 import type { BudgetsPlan, SpendShares } from '../budgets';
 import { placementProposals } from '../placements';
 import type { PlacementProposals } from '../placements';
+import { bidPlanner, planPlacementStep } from '../steps';
+import type { BidPlanParts, PlacementParts, Planned } from '../steps';
+
+/** What is asked of an account's bids: beside what pages ask, steps with all that accepting them stages. */
+export interface BidsAsked extends BidsAskedWith {
+  bidSteps: Omit<BidPlanParts, 'bids'> & { steps: readonly BidQueue[] };
+  placementStep: PlacementParts;
+}
 
 /** What each question about bids is answered with. */
 export interface BidAnswers {
@@ -20,9 +29,12 @@ export interface BidAnswers {
   budgets: BudgetsPlan;
   /** Null: the campaign is not known. */
   shares: { shares: SpendShares | null };
+  /** Of each step that was asked for. */
+  bidSteps: { planned: Planned[][] };
+  placementStep: { planned: Planned[] };
 }
 
-type Answers = { [Q in BidQuestion]: (bids: KeptBids, asked: BidsAskedWith[Q]) => BidAnswers[Q] };
+type Answers = { [Q in keyof BidsAsked]: (bids: KeptBids, asked: BidsAsked[Q]) => BidAnswers[Q] };
 
 const ANSWERS: Answers = {
   plan: (bids, { settings }) => bids.columns(settings),
@@ -37,11 +49,28 @@ const ANSWERS: Answers = {
   placements: (bids, { settings, bounds }) => placementProposals(bids, settings, bounds && new Map(bounds)),
   budgets: budgetProposals,
   shares: (bids, { campaignId, minBudget }) => ({ shares: spendShares(bids, campaignId, minBudget) }),
+  bidSteps: (bids, { steps, ...parts }) => {
+    const plan = bidPlanner(bids.index, { ...parts, bids: bids.columns(parts.settings) });
+    return { planned: steps.map(plan) };
+  },
+  placementStep: ({ index }, parts) => ({ planned: planPlacementStep(index, parts) }),
 };
 
 /** Answers a question about an account's bids. */
-export const answerBids = <Q extends BidQuestion>(
+export function answerBids<Q extends BidQuestion>(
   bids: KeptBids,
   question: Q,
   asked: BidsAskedWith[Q],
-): BidAnswers[Q] => ANSWERS[question](bids, asked);
+): BidAnswers[Q];
+export function answerBids<Q extends keyof BidsAsked>(
+  bids: KeptBids,
+  question: Q,
+  asked: BidsAsked[Q],
+): BidAnswers[Q];
+export function answerBids<Q extends keyof BidsAsked>(
+  bids: KeptBids,
+  question: Q,
+  asked: BidsAsked[Q],
+): BidAnswers[Q] {
+  return ANSWERS[question](bids, asked);
+}

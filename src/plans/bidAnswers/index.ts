@@ -1,2 +1,2 @@
 export { answerBids } from './answerBids';
-export type { BidAnswers } from './answerBids';
+export type { BidAnswers, BidsAsked } from './answerBids';

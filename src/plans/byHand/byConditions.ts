@@ -4,6 +4,7 @@ import type { MarketLimits } from '../../core/changes';
 import { readAnyOf } from '../../core/conditions';
 import type { Stack } from '../../core/conditions';
 import { sumsAt } from '../../core/lenses';
+import type { Sums } from '../../core/measures';
 import type { TreeIndex } from '../../core/structure';
 import { daysIn } from '../../core/units';
 import type { Micros } from '../../core/units';
@@ -41,11 +42,23 @@ export interface HandBounds {
   staged: Staged;
 }
 
+/** What it does: how many targets meet its conditions, and the change of each that moves. */
+export interface HandPlanned {
+  rows: number;
+  changes: {
+    targetId: number;
+    adGroupId: number;
+    name: string;
+    place: string;
+    figures: Sums;
+    change: NewChange;
+  }[];
+}
+
 /**
  * What a step by hand does to the targets that meet all conditions now. What waits in the tray or is under way, and what was changed lately,
  * is left alone; conditions that cannot be understood are met by nothing.
  * @param bounds no bid is set lower or higher; null: as the market has it
- * @returns how many rows meet them, and the change of each that moves
  */
 export function planByConditions(
   index: TreeIndex,
@@ -53,7 +66,7 @@ export function planByConditions(
   { conditions, percent }: HandRule,
   limits: MarketLimits,
   { low, high, waitDays, staged }: HandBounds,
-) {
+): HandPlanned {
   const { table, rows } = meetRows('targets', index, sums, readConditions(conditions));
   const days = daysIn(sums.window.from, sums.window.to);
   const own: MarketLimits = {
@@ -75,6 +88,7 @@ export function planByConditions(
           ).changes;
     return list.map((change) => ({
       targetId: table.targetId[row],
+      adGroupId: table.adGroupId[row],
       name: table.name[row],
       place: table.place[row],
       figures: sumsAt(table.now, row),

@@ -14,4 +14,4 @@ export { USUAL_BANDS } from './bands';
 export { planSettings } from './settings';
 export type { Settings, SettingsPlan } from './settings';
 export { planByConditions, readConditions } from './byConditions';
-export type { HandRule } from './byConditions';
+export type { HandBounds, HandPlanned, HandRule } from './byConditions';

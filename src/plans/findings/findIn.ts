@@ -4,14 +4,13 @@ import type { CaughtTerm, Finding } from '../../core/findings';
 import { matchForm } from '../../core/matching';
 import { indexStructure, indexTree, toTargets } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
-import { daysIn, DAYS_PER_MONTH, showMoneyIn } from '../../core/units';
+import { daysIn, DAYS_PER_MONTH } from '../../core/units';
 import { BETWEEN_TEXTS } from './types';
 import type { FindingsFrom, FoundColumns, FoundIn } from './types';
 
-/** Looks through an account's structure. What is found is in words already: it is worked out where one account at a time is. */
+/** Looks through an account's structure. What is found is in words already. */
 export function findIn(from: FindingsFrom): FoundIn {
   const { window, naming, leastBids } = from;
-  showMoneyIn(from.currency);
   const tree = { ...from.tree, targets: toTargets(from.tree.targets) };
   const index = indexTree(tree);
   const days = daysIn(window.from, window.to);

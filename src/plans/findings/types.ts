@@ -21,8 +21,6 @@ export const BETWEEN_TEXTS = '\u0000';
 
 /** What findings are looked for in, light to carry. */
 export interface FindingsFrom {
-  /** ISO 4217: findings are told in words, with its decimals. */
-  currency: string;
   window: Window;
   tree: AccountTreeColumns;
   negatives: Negative[];

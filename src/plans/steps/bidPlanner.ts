@@ -2,8 +2,7 @@ import { planByRows } from '../../core/bids';
 import type { PlanColumns, TargetPlan } from '../../core/bids';
 import { inDecimals } from '../../core/changes';
 import { buildLens, GRADES, sumsAt } from '../../core/lenses';
-import { indexTree } from '../../core/structure';
-import type { AccountTree, TreeIndex } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import { stepOfQueue } from '../../contract/review';
 import type { BidQueue } from '../../contract/review';
@@ -16,7 +15,6 @@ import type { Planned } from './planned';
 
 /** What a step that tunes bids is planned from. */
 export interface BidPlanParts {
-  tree: AccountTree;
   sums: FieldSumsAnswer;
   /** A bid for every target, at these settings. */
   bids: TargetPlan;
@@ -29,8 +27,7 @@ export interface BidPlanParts {
 const NO_EDITS: BidEdits = new Map();
 
 /** Plans steps that tune bids, each the largest stake first: the rows and figures that the page shows. What they share is worked out once. */
-export function bidPlanner(parts: BidPlanParts): (step: BidQueue) => Planned[] {
-  const index = indexTree(parts.tree);
+export function bidPlanner(index: TreeIndex, parts: BidPlanParts): (step: BidQueue) => Planned[] {
   const held = keptLens(1, buildLens('targets', index, toGrainSums(parts.sums).grainSums), index);
   const { table } = held;
   const plan = planByRows(parts.bids, table.size, (row) => table.targetId[row]);
@@ -66,6 +63,7 @@ function plannedOf(
     return [
       {
         changes: [made],
+        adGroupId: table.adGroupId[row],
         expected: { spend, sales, profit },
         told: {
           subject: {

@@ -1,6 +1,7 @@
 export { bidPlanner } from './bidPlanner';
 export type { BidPlanParts } from './bidPlanner';
 export { planPlacementStep } from './planPlacements';
+export type { PlacementParts } from './planPlacements';
 export { planHourStep } from './planHourStep';
 export { planBudgetStep } from './planBudgets';
 export { planTerms } from './planTerms';

@@ -1,7 +1,6 @@
 import { budgetReason } from '../../core/budgets';
 import { buildLens } from '../../core/lenses';
-import { indexTree } from '../../core/structure';
-import type { AccountTree } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import { budgetChanges, budgetRows, budgetStake, isMoved } from '../budgets';
 import type { BudgetsPlan } from '../budgets';
@@ -12,7 +11,8 @@ import type { Planned } from './planned';
 
 /** What the step of budgets is planned from. */
 export interface BudgetParts {
-  tree: AccountTree;
+  /** Its targets are not needed, and the sums are those of ad groups. */
+  index: TreeIndex;
   sums: FieldSumsAnswer;
   budgets: BudgetsPlan;
   /** Campaigns that have such a change in the tray or under way, and those put aside. */
@@ -21,8 +21,7 @@ export interface BudgetParts {
 }
 
 /** What is proposed for the account's budgets, what wins most sales first: the rows and figures that the page shows. */
-export function planBudgetStep({ tree, sums, budgets, staged, aside }: BudgetParts): Planned[] {
-  const index = indexTree(tree);
+export function planBudgetStep({ index, sums, budgets, staged, aside }: BudgetParts): Planned[] {
   const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums).grainSums), index);
   const { table } = lens;
   const { rows } = budgetRows(budgets, table);

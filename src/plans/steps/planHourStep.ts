@@ -1,7 +1,6 @@
 import type { MarketLimits } from '../../core/changes';
 import { buildLens } from '../../core/lenses';
-import { indexTree } from '../../core/structure';
-import type { AccountTree } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import type { ScheduleRow } from '../../contract/schedules';
 import { keptLens, toGrainSums } from '../field';
@@ -12,7 +11,8 @@ import type { Planned } from './planned';
 
 /** What the step of hours is planned from. */
 export interface HourStepParts {
-  tree: AccountTree;
+  /** Its targets are not needed, and the sums are those of ad groups. */
+  index: TreeIndex;
   sums: FieldSumsAnswer;
   rows: readonly ScheduleRow[];
   limits: MarketLimits;
@@ -22,8 +22,7 @@ export interface HourStepParts {
 }
 
 /** What is proposed for the account's hours, the most sales to win first. */
-export function planHourStep({ tree, sums, rows, limits, staged, aside }: HourStepParts): Planned[] {
-  const index = indexTree(tree);
+export function planHourStep({ index, sums, rows, limits, staged, aside }: HourStepParts): Planned[] {
   const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums).grainSums), index);
   const { table } = lens;
   const byId = new Map(rows.map((row) => [row.campaignId, row]));

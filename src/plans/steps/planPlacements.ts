@@ -3,8 +3,7 @@ import { buildLens, sumsAt } from '../../core/lenses';
 import type { Sums } from '../../core/measures';
 import { placementReason } from '../../core/placements';
 import type { PlacementOrder } from '../../core/placements';
-import { indexTree } from '../../core/structure';
-import type { AccountTree } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
 import type { FieldSumsAnswer } from '../../contract/api';
 import { keptLens, toGrainSums } from '../field';
 import { arrangeCampaigns } from '../campaigns';
@@ -15,9 +14,8 @@ import type { Planned } from './planned';
 
 /** What the step of placements is planned from. */
 export interface PlacementParts {
-  tree: AccountTree;
-  /** Sums of targets and of placements over the window. */
-  sums: { targets: FieldSumsAnswer; placements: FieldSumsAnswer };
+  /** Sums of ad groups and of placements over the window. */
+  sums: { adGroups: FieldSumsAnswer; placements: FieldSumsAnswer };
   proposals: PlacementProposals;
   settings: BidSettings;
   /** Campaigns that have such a change in the tray or under way, those put aside, and bids in the tray. */
@@ -40,10 +38,9 @@ const BEFORE: Record<PlacementOrder, ((a: StepRow, b: StepRow) => number) | null
 const acosOf = ({ spend, sales }: Sums) => (sales > 0 ? spend / sales : spend > 0 ? Infinity : 0);
 
 /** What is proposed for the account's placements, the most sales to win first: the rows and figures that the page shows. */
-export function planPlacementStep(parts: PlacementParts): Planned[] {
-  const { tree, sums, proposals, settings, staged, aside, bids, first } = parts;
-  const index = indexTree(tree);
-  const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums.targets).grainSums), index);
+export function planPlacementStep(index: TreeIndex, parts: PlacementParts): Planned[] {
+  const { sums, proposals, settings, staged, aside, bids, first } = parts;
+  const lens = keptLens(1, buildLens('campaigns', index, toGrainSums(sums.adGroups).grainSums), index);
   const figures = buildLens('placements', index, toGrainSums(sums.placements).grainSums);
   const { table } = lens;
   const plan = planPlacements(proposals, table, figures);

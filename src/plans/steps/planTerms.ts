@@ -35,6 +35,7 @@ function planned(held: KeptReview, proposal: Proposal, { targetAcos }: ReviewSet
         : margin * effect.sales - effect.spend;
   return {
     changes,
+    adGroupId: table.adGroupId[row],
     expected: { ...effect, profit },
     told: {
       subject: {

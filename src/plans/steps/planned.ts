@@ -12,6 +12,8 @@ import { microsToDecimal } from '../../core/units';
 export interface Planned {
   told: PlanProposal;
   changes: NewChange[] | null;
+  /** The ad group of a target or a term; null for a campaign. */
+  adGroupId: number | null;
   /** Of `told.expected`, micros; null where the margin is not known. */
   expected: { spend: number; sales: number; profit: number | null };
 }
@@ -73,6 +75,7 @@ export function plannedCampaign(
   const name = table.name[row];
   return {
     changes,
+    adGroupId: null,
     expected: { spend, sales, profit },
     told: {
       subject: { kind: 'campaign', id: table.campaignId[row], name, campaign: name, adGroup: '' },

@@ -1,6 +1,6 @@
 export { toTermTable } from './toTermTable';
 export { askSuggestions, keptReview } from './keptReview';
-export type { KeptReview, SuggestionAsked } from './keptReview';
+export type { KeptReview, Suggested, SuggestionAsked } from './keptReview';
 export { joinChanges, toChanges } from './toChanges';
 export { reviewSettings } from './settings';
 export { pendingKeys } from './pending';

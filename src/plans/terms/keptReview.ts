@@ -30,6 +30,12 @@ export interface SuggestionAsked {
   target: NewTarget;
 }
 
+/** What the market suggests to bid on one, micros. */
+export interface Suggested {
+  key: string;
+  bid: number;
+}
+
 /** Search terms of a window with everything that is proposed on them. */
 export interface KeptReview {
   loadId: number;
@@ -37,10 +43,14 @@ export interface KeptReview {
   /** The same with what a page draws of every row: gone through only where it is drawn. */
   forPage: () => LoadedReview;
   context: TermContext;
-  /** Harvests whose routes start from the market's suggestion and whose suggestion was not asked for yet; each is named once. */
+  /** Harvests whose routes start from the market's suggestion, each once. */
+  suggestionsFor: (settings: ReviewSettings) => SuggestionAsked[];
+  /** Those of them whose suggestion was not asked for yet; each is named once. */
   suggestionsOpen: (settings: ReviewSettings) => SuggestionAsked[];
   /** Takes what the market suggests, micros. */
-  keepSuggestions: (bids: readonly { key: string; bid: number }[]) => void;
+  keepSuggestions: (bids: readonly Suggested[]) => void;
+  /** Takes these and forgets all others. */
+  keepOnly: (bids: readonly Suggested[]) => void;
   /** The proposals of a step with their reasons, the most worth first, without what was handled. */
   proposals: (step: StepName, settings: ReviewSettings, handled: ReadonlySet<string>) => Proposal[];
   /** The rows of a step that meet the conditions, in order, with their proposals and totals. */
@@ -160,6 +170,25 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
     return all.filter((row) => aside.has(rowKey(request.step, table.adGroupId[row], table.termId[row])));
   }
 
+  /** @param named keys that were named already; those that are named now join them */
+  function suggestionsBeside(settings: ReviewSettings, named: Set<string>): SuggestionAsked[] {
+    return proposed(settings).harvest.flatMap(({ row, homeId, match, isItem, asksMarket }) => {
+      const key = suggestionKey(homeId, match, context.forms[row]);
+      if (!asksMarket || homeId === null || named.has(key)) return [];
+      named.add(key);
+      const term = table.term[row];
+      const target: NewTarget = isItem
+        ? { adGroupId: homeId, kind: 'item', match: null, expression: writeItemCode(term) }
+        : { adGroupId: homeId, kind: 'keyword', match, expression: term };
+      return [{ key, target }];
+    });
+  }
+
+  function keepSuggestions(bids: readonly Suggested[]): void {
+    for (const { key, bid } of bids) suggested.set(key, bid);
+    known = null;
+  }
+
   function propose(step: StepName, row: number, settings: ReviewSettings): Proposal {
     const proposal =
       step === 'harvest'
@@ -180,20 +209,13 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
       isNew,
     }),
     context,
-    suggestionsOpen: (settings) =>
-      proposed(settings).harvest.flatMap(({ row, homeId, match, isItem, asksMarket }) => {
-        const key = suggestionKey(homeId, match, context.forms[row]);
-        if (!asksMarket || homeId === null || asked.has(key)) return [];
-        asked.add(key);
-        const term = table.term[row];
-        const target: NewTarget = isItem
-          ? { adGroupId: homeId, kind: 'item', match: null, expression: writeItemCode(term) }
-          : { adGroupId: homeId, kind: 'keyword', match, expression: term };
-        return [{ key, target }];
-      }),
-    keepSuggestions: (bids) => {
-      for (const { key, bid } of bids) suggested.set(key, bid);
-      known = null;
+    suggestionsFor: (settings) => suggestionsBeside(settings, new Set()),
+    suggestionsOpen: (settings) => suggestionsBeside(settings, asked),
+    keepSuggestions,
+    keepOnly: (bids) => {
+      if (bids.length === suggested.size && bids.every(({ key, bid }) => suggested.get(key) === bid)) return;
+      suggested.clear();
+      keepSuggestions(bids);
     },
     proposals: (step, settings, handled) => {
       const at = proposed(settings);
@@ -231,15 +253,13 @@ export function keptReview(loadId: number, { rows, ...data }: ReviewData): KeptR
  * Asks the market for the bids of harvests that start from its suggestion. Without an answer such a bid is what the click is worth, and the
  * reason says so.
  * @param ask in the order of the targets; null where the market knows nothing like it
+ * @returns null: the market did not answer
  */
 export async function askSuggestions(
-  held: KeptReview,
-  settings: ReviewSettings,
+  open: readonly SuggestionAsked[],
   ask: (targets: NewTarget[]) => Promise<({ bid: number } | null)[]>,
-): Promise<void> {
-  const open = held.suggestionsOpen(settings);
-  if (open.length === 0) return;
+): Promise<Suggested[] | null> {
+  if (open.length === 0) return null;
   const bids = await ask(open.map(({ target }) => target)).catch(() => null);
-  if (bids)
-    held.keepSuggestions(bids.flatMap((one, at) => (one ? [{ key: open[at].key, bid: one.bid }] : [])));
+  return bids && bids.flatMap((one, at) => (one ? [{ key: open[at].key, bid: one.bid }] : []));
 }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../contract/bids';
+import type { BidQuestion, RoundSettings } from '../../contract/bids';
 import { unpack } from '../../contract/packed';
-import type { BidAnswers } from '../../plans/bidAnswers';
+import type { BidAnswers, BidsAsked } from '../../plans/bidAnswers';
 import { needAccount } from '../accounts/accounts';
 import { keptRead } from '../context/keptReads';
 import { loadTreeColumns } from '../field/loadTree';
@@ -37,35 +37,38 @@ async function bidsOf(accountId: number, other?: Otherwise): Promise<Subject<'bi
 }
 
 /** Questions that take long and are asked beside others, so that those need not wait for them. */
-const BESIDE: ReadonlySet<BidQuestion> = new Set(['placements', 'budgets', 'shares']);
+const BESIDE: ReadonlySet<keyof BidsAsked> = new Set(['placements', 'placementStep', 'budgets', 'shares']);
 
 /** Of these the last answer is kept: every visit to the round asks them, mostly at the same settings. */
-const KEPT: ReadonlySet<BidQuestion> = new Set(['placements', 'budgets']);
+const KEPT: ReadonlySet<keyof BidsAsked> = new Set(['placements', 'budgets']);
 
 const hashOf = (asked: unknown) => createHash('sha1').update(JSON.stringify(asked)).digest('base64url');
 
 /** Asks about an account's bids. @param other left out: as everything stands now */
-export async function askBids<Q extends BidQuestion>(
+export async function askBids<Q extends keyof BidsAsked>(
   accountId: number,
   question: Q,
-  asked: BidsAskedWith[Q],
+  asked: BidsAsked[Q],
   other?: Otherwise,
 ): Promise<BidAnswers[Q]> {
-  return unpack(await packedBids(accountId, question, asked, other));
+  return unpack(await ask(accountId, question, asked, other));
 }
 
 /** The same as the bytes that it travels in. */
-export async function packedBids<Q extends BidQuestion>(
+export const packedBids = <Q extends BidQuestion>(accountId: number, question: Q, asked: BidsAsked[Q]) =>
+  ask(accountId, question, asked);
+
+async function ask<Q extends keyof BidsAsked>(
   accountId: number,
   question: Q,
-  asked: BidsAskedWith[Q],
+  asked: BidsAsked[Q],
   other?: Otherwise,
 ): Promise<ArrayBuffer> {
   const engine = BESIDE.has(question) ? 'money' : 'bids';
   const bids = await bidsOf(accountId, other);
-  const ask = () => askThread<'bids' | 'money', Q>(engine, bids, question, asked);
+  const anew = () => askThread<'bids' | 'money', Q>(engine, bids, question, asked);
   const isKept = !other && KEPT.has(question);
-  return isKept ? keptRead(`bids ${accountId} ${question}`, `${bids.stamp} ${hashOf(asked)}`, ask) : ask();
+  return isKept ? keptRead(`bids ${accountId} ${question}`, `${bids.stamp} ${hashOf(asked)}`, anew) : anew();
 }
 
 /**

@@ -13,7 +13,10 @@ interface Money {
 const keeper = globalThis as unknown as Record<symbol, Money | undefined>;
 const { current, known } = (keeper[KEY] ??= { current: new AsyncLocalStorage(), known: new Map() });
 
-showMoneyBy(() => current.getStore());
+/** The currency of the account that something is being done for; undefined where it is for none. */
+export const ownCurrency = (): string | undefined => current.getStore();
+
+showMoneyBy(ownCurrency);
 
 /** Does work about an account: what it puts into words has money with the decimals of the account's currency. An account that is not there is the work's to tell. */
 export async function inMoneyOf<T>(accountId: number, work: () => T): Promise<Awaited<T>> {

@@ -6,6 +6,7 @@ import { USUAL_PART_CLICKS } from '../../contract/wordQuestions';
 import { USUAL_RANK_SPAN } from '../../contract/rank';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { db } from '../context/context';
+import { inMoneyOf } from '../context/ownMoney';
 import { loadSchedules } from '../hours/loadSchedules';
 import { usualBidPlan, usualBudgets, usualPlacements } from '../plans/usualPlans';
 import { loadRank } from '../rank/loadRank';
@@ -45,8 +46,7 @@ export async function readAhead(): Promise<void> {
     if (await isSyncing(db(), account.id)) continue;
     readTo.set(account.id, account.figures);
     try {
-      if (isRead) await planAhead(account);
-      else await readFirst(account);
+      await inMoneyOf(account.id, () => (isRead ? planAhead(account) : readFirst(account)));
     } catch (error) {
       // Tried again when this comes round; an account that is too large stays so.
       if (!(error instanceof MowingError)) readTo.delete(account.id);

@@ -53,7 +53,7 @@ export async function planSchedules(accountId: number, on?: Day) {
     weeksOf(account, PLANNED_FROM),
     listNamedWeeks(db(), accountId),
     listSchedules(db(), accountId),
-    loadTree(accountId, { on }),
+    loadTree(accountId, { on, targets: 'none' }),
     listRunningTrials(db(), accountId),
   ]);
   const stood = await loadStood(accountId, on);

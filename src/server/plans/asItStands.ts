@@ -1,14 +1,14 @@
-import type { BidFeed } from '../../core/bids';
-import type { AccountTree } from '../../core/structure';
 import { idsOfSubject } from '../../contract/aside';
 import { listChangeRows } from '../../db/queries/changes';
-import { feedOnDay } from '../../plans/past';
 import { loadAside } from '../aside/aside';
 import { needAccount } from '../accounts/accounts';
 import { todayOf } from '../accounts/today';
 import type { Otherwise } from '../bids/askBids';
 import { loadBidFeed } from '../bids/loadBidFeed';
 import { db } from '../context/context';
+import { loadSince } from '../changes/loadStood';
+import { loadTreeColumns } from '../field/loadTree';
+import { withGoal } from './how';
 import type { PlanHow } from './how';
 
 /** What is in the tray or under way; nothing of it was on a day that is past. */
@@ -27,23 +27,22 @@ export async function asideOf(accountId: number, queue: string, { on }: PlanHow)
   return aside.filter((one) => one.queue === queue).map(({ subject }) => idsOfSubject(subject));
 }
 
-/** What bids are worked out from, as it was known. */
-export async function feedOf(accountId: number, how: PlanHow): Promise<BidFeed> {
-  const feed = await loadBidFeed(accountId, how);
-  return how.on === undefined ? feed : feedOnDay(feed, how.on, todayOf(await needAccount(accountId)));
-}
-
 /** What bids are worked out from where that is not what stands now; undefined: it is. */
-export function otherwise(
-  target: number | undefined,
-  tree: AccountTree,
-  how: PlanHow,
-): Otherwise | undefined {
+export function otherwise(target: number | undefined, how: PlanHow): Otherwise | undefined {
   const { on, goal, isGoalForAll, lookBack } = how;
   if ([target, on, goal, lookBack].every((one) => one === undefined)) return undefined;
   return {
     stamp: JSON.stringify([target, on, goal, isGoalForAll, lookBack]),
-    load: async (id) => ({ tree, feed: await feedOf(id, how) }),
+    load: async (id) => {
+      const [account, known, feed, since] = await Promise.all([
+        needAccount(id),
+        loadTreeColumns(id, { on }),
+        loadBidFeed(id, how),
+        loadSince(id, on),
+      ]);
+      const tree = { ...withGoal(known, how), accountAcos: target ?? account.targetAcos };
+      return { tree, feed, ...(on !== undefined && { past: { on, today: todayOf(account), since } }) };
+    },
   };
 }
 

@@ -25,7 +25,7 @@ export interface PlanHow {
 }
 
 /** The tree with another target in one scope; nearer ones keep theirs, unless it holds for all. */
-export const withGoal = (tree: AccountTree, { goal, isGoalForAll }: PlanHow): AccountTree =>
+export const withGoal = <T extends Pick<AccountTree, 'goals'>>(tree: T, { goal, isGoalForAll }: PlanHow): T =>
   goal === undefined
     ? tree
     : {

@@ -3,6 +3,7 @@
 import { LRUCache } from 'lru-cache';
 import Tinypool from 'tinypool';
 import { pack } from '../../contract/packed';
+import { showMoneyBy } from '../../core/units';
 import type { ThreadAsked } from '../threads/askThread';
 import { ENGINES } from '../threads/engines';
 import type { EngineName } from '../threads/engines';
@@ -38,7 +39,16 @@ function memoryOf(engine: EngineName): LRUCache<string, Known> {
 }
 
 /** Answers a question, packed; null where the account is not known in that state: then it has to come along. */
-export default function answer({ engine, key, stamp, from, question, asked }: ThreadAsked): unknown {
+export default function answer({
+  engine,
+  key,
+  stamp,
+  from,
+  question,
+  asked,
+  currency,
+}: ThreadAsked): unknown {
+  showMoneyBy(() => currency);
   const { keep, answer: told } = ENGINES[engine] as AnyEngine;
   const memory = memoryOf(engine);
   let known = memory.get(key);

@@ -1,11 +1,10 @@
 import { lensNamed } from '../../core/lenses';
-import type { IdColumn, LensEntity } from '../../core/lenses';
 import type { Rule, RuleSwath, Subject } from '../../core/rules';
 import { isInScope } from '../../core/structure';
-import type { Place, TreeIndex } from '../../core/structure';
+import type { Place } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { readConditions } from '../../plans/byHand';
-import { meetRows } from '../../plans/field';
+import { askField } from '../field/askField';
 import { loadFieldSums } from '../field/loadFieldSums';
 
 /** Something that a rule may work on, and where it hangs. A term's id is "adGroupId:termId". */
@@ -22,42 +21,32 @@ export type InRule = (one: Placed) => boolean;
 export async function ruleReader(
   accountId: number,
   { scope, swath }: Pick<Rule, 'scope' | 'swath'>,
-  index: TreeIndex,
   on?: Day,
 ): Promise<InRule> {
   const { kind, id } = scope;
   if (kind !== 'swath') return ({ place }) => isInScope(kind, id, place);
-  return swath === null ? () => false : swathReader(accountId, swath, index, on);
+  return swath === null ? () => false : swathReader(accountId, swath, on);
 }
-
-/** The id of a place that a row of a lens holds all of. */
-const HELD_BY: Partial<Record<LensEntity, IdColumn>> = {
-  'ad-group': 'adGroupId',
-  campaign: 'campaignId',
-  product: 'productId',
-};
 
 async function swathReader(
   accountId: number,
   { lens, conditions, from, to }: RuleSwath,
-  index: TreeIndex,
   on?: Day,
 ): Promise<InRule> {
-  const { grain, entity } = lensNamed(lens);
+  const { grain } = lensNamed(lens);
   const window = from === null || to === null ? {} : { from, to };
   const sums = await loadFieldSums({ account: accountId, grain, ...window }, on);
-  const { table, rows } = meetRows(lens, index, sums, readConditions(conditions));
-  const column = HELD_BY[entity];
-  if (column) {
-    const held = new Set(rows.map((row) => table[column][row]));
-    return ({ place }) => held.has(place[column]);
-  }
-  const own = new Set(
-    rows.map((row) =>
-      entity === 'term'
-        ? `term ${table.adGroupId[row]}:${table.part[row]}`
-        : `${entity} ${table.targetId[row]}`,
-    ),
+  const found = await askField(
+    accountId,
+    'swath',
+    { lens, sums, conditions: readConditions(conditions) },
+    on,
   );
+  if (found.column !== null) {
+    const { column } = found;
+    const ids = new Set(found.ids);
+    return ({ place }) => ids.has(place[column]);
+  }
+  const own = new Set(found.own);
   return ({ kind, id }) => own.has(`${kind} ${id}`);
 }

@@ -41,7 +41,7 @@ export async function loadRules(accountId: number): Promise<RulesAnswer> {
     guardsOf(accountId),
   ]);
   if (rows.length === 0) return { rules: [], guards, lastNight: last ?? null };
-  const index = indexTree(await loadTree(accountId));
+  const index = indexTree(await loadTree(accountId, { targets: 'none' }));
   const tomorrow = addDays(todayOf(account), 1);
   return {
     rules: rows.map((row) => infoOf(row, account, index, guards, tomorrow)),
@@ -103,7 +103,10 @@ export async function saveRule(
   { account: accountId, id, rule, isOn }: RuleRequest,
 ): Promise<RulesAnswer> {
   const account = await needAccount(accountId);
-  const [tree, rows] = await Promise.all([loadTree(accountId), listRules(db(), accountId)]);
+  const [tree, rows] = await Promise.all([
+    loadTree(accountId, { targets: 'none' }),
+    listRules(db(), accountId),
+  ]);
   const before = rows.find((one) => one.id === id);
   if (id !== undefined && !before) throw noRule(id);
   checkRule(rule, indexTree(tree), account);

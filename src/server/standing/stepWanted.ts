@@ -53,9 +53,9 @@ export async function stepWanted(
   const wanted: RuleWanted[] = [];
   let looked = 0;
   for (const { step, planned } of await plannedOf({ account: accountId, ...window }, steps, how)) {
-    for (const { told, changes, expected } of planned) {
+    for (const { told, changes, expected, adGroupId } of planned) {
       const { kind, id, name, campaign, adGroup } = told.subject;
-      if (!isIn({ kind, id, place: placeOf(index, kind, id) })) continue;
+      if (!isIn({ kind, id, place: placeOf(index, kind, id, adGroupId) })) continue;
       looked += 1;
       if (!changes) continue;
       wanted.push({
@@ -118,8 +118,14 @@ export function howOf(rule: Rule, on?: Day): PlanHow {
   };
 }
 
-function placeOf(index: TreeIndex, kind: 'target' | 'term' | 'campaign', id: number | string): Place {
-  if (kind === 'target') return index.placeOfTarget(Number(id));
-  if (kind === 'campaign') return index.placeOfCampaign(Number(id));
-  return index.placeOfAdGroup(Number(String(id).split(':')[0]));
+/** Where something hangs. @param index its targets are not needed @param adGroupId null for a campaign */
+export function placeOf(
+  index: TreeIndex,
+  kind: 'target' | 'term' | 'campaign',
+  id: number | string,
+  adGroupId: number | null,
+): Place {
+  if (adGroupId === null) return index.placeOfCampaign(Number(id));
+  const place = index.placeOfAdGroup(adGroupId);
+  return kind === 'target' ? { ...place, targetId: Number(id) } : place;
 }

@@ -28,7 +28,7 @@ export async function tryRule(
   { account: accountId, rule, id, nights, back }: TryRequest,
 ): Promise<TryAnswer> {
   const account = await needAccount(accountId);
-  checkRule(rule, indexTree(await loadTree(accountId)), account);
+  checkRule(rule, indexTree(await loadTree(accountId, { targets: 'none' })), account);
   const row = id === undefined ? undefined : (await listRules(db(), accountId)).find((one) => one.id === id);
   if (id !== undefined && !row) throw noRule(id);
   if (account.firstDay === null || account.lastDay === null)

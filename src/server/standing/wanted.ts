@@ -4,9 +4,10 @@ import { indexTree } from '../../core/structure';
 import type { TreeIndex } from '../../core/structure';
 import type { Day } from '../../core/units';
 import { listChangeRows } from '../../db/queries/changes';
-import { planByConditions, stagedOf } from '../../plans/byHand';
+import { stagedOf } from '../../plans/byHand';
 import { db } from '../context/context';
 import { needAccount } from '../accounts/accounts';
+import { askField } from '../field/askField';
 import { loadFieldSums } from '../field/loadFieldSums';
 import { loadTree } from '../field/loadTree';
 import { standingLosses } from '../aside/losses';
@@ -14,7 +15,7 @@ import { growthWanted } from './growth/growthWanted';
 import { newTermsWanted } from './newTerms/newTermsWanted';
 import { ruleReader } from './ruleReader';
 import type { InRule } from './ruleReader';
-import { howOf, stepWanted } from './stepWanted';
+import { howOf, placeOf, stepWanted } from './stepWanted';
 import type { FoundWanted, RuleWanted } from './stepWanted';
 
 /** The steps of the round whose proposals a rule takes. */
@@ -44,8 +45,9 @@ export async function wantedBy(
 ): Promise<FoundWanted> {
   if (rule.work === 'growth') return growthWanted(accountId, id, rule);
   if (rule.work === 'new terms') return newTermsWanted(accountId, rule);
-  const index = indexTree(await loadTree(accountId, { on }));
-  const isIn = await ruleReader(accountId, rule, index, on);
+  // Targets are gone through in threads: here places are enough.
+  const index = indexTree(await loadTree(accountId, { on, targets: 'none' }));
+  const isIn = await ruleReader(accountId, rule, on);
   if (rule.work === 'by hand') return byHand(accountId, rule, { index, isIn, on });
   const steps = rule.work === 'bids' && rule.tests ? [...STEPS.bids, 'test' as const] : STEPS[rule.work];
   return stepWanted(accountId, rule, steps, {
@@ -71,14 +73,13 @@ async function byHand(
         )
       : [];
   const accepted = new Set((await standingLosses(accountId)).flatMap(({ targets }) => targets));
-  const { rows, changes } = planByConditions(index, sums, rule.hand, limits, {
-    ...rule.bid,
-    waitDays: rule.waitDays,
-    staged: stagedOf(pending.flat()),
-  });
-  const wanted = changes.flatMap(({ targetId, name, place, figures, change }): RuleWanted[] =>
+  const bounds = { ...rule.bid, waitDays: rule.waitDays, staged: stagedOf(pending.flat()) };
+  const asked = { sums, rule: rule.hand, limits, bounds };
+  const { rows, changes } = await askField(accountId, 'byHand', asked, on);
+  const wanted = changes.flatMap(({ targetId, adGroupId, name, place, figures, change }): RuleWanted[] =>
     // What a loss is accepted for keeps its bid, whoever would move it.
-    !accepted.has(targetId) && isIn({ kind: 'target', id: targetId, place: index.placeOfTarget(targetId) })
+    !accepted.has(targetId) &&
+    isIn({ kind: 'target', id: targetId, place: placeOf(index, 'target', targetId, adGroupId) })
       ? [
           {
             subject: `target ${targetId}`,

@@ -93,7 +93,7 @@ interface Known {
 
 /** @throws FoundInPart when the market did not answer */
 async function lookThrough(row: AccountRow, stamp: string, known: Known): Promise<FoundIn> {
-  const { id: account, currency, namePattern, options } = row;
+  const { id: account, namePattern, options } = row;
   const { outline, routes, refined, sets, products } = known;
   const [tree, negatives, targets, terms] = await Promise.all([
     loadTreeColumns(account),
@@ -105,7 +105,6 @@ async function lookThrough(row: AccountRow, stamp: string, known: Known): Promis
   const still = stillTargets(tree.targets, indexTree({ ...outline, targets: [] }), targets.columns);
   const least = await leastBids(row, still);
   const load = async (): Promise<FindingsFrom> => ({
-    currency,
     window: { from, to },
     tree,
     negatives,

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import Tinypool from 'tinypool';
 import { MowingError } from '../../contract/mowingError';
+import { ownCurrency } from '../context/ownMoney';
 import type { EngineName, Engines } from './engines';
 
 /** What a thread is asked. */
@@ -13,6 +14,8 @@ export interface ThreadAsked<E extends EngineName = EngineName> {
   from: Engines[E]['from'] | null;
   question: keyof Engines[E]['asked'];
   asked: unknown;
+  /** What it puts into words has money with the decimals of this currency; undefined: of none. */
+  currency: string | undefined;
 }
 
 /** What is asked about, and where a thread gets it that does not know it yet. */
@@ -65,7 +68,7 @@ export async function askThread<E extends EngineName, Q extends keyof Engines[E]
   asked: Engines[E]['asked'][Q],
 ): Promise<ArrayBuffer> {
   const ask = async (from: Engines[E]['from'] | null) => {
-    const what: ThreadAsked<E> = { engine, key, stamp, from, question, asked };
+    const what: ThreadAsked<E> = { engine, key, stamp, from, question, asked, currency: ownCurrency() };
     const thread = threadOf(engine);
     try {
       return (await thread.run(what)) as Uint8Array<ArrayBuffer> | null;

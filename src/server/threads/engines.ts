@@ -1,36 +1,49 @@
-import type { BidsAskedWith } from '../../contract/bids';
 import type { AccountTreeColumns } from '../../contract/field';
 import type { ReviewColumns } from '../../contract/review';
 import type { WordsAskedWith } from '../../contract/wordQuestions';
 import type { BidFeed } from '../../core/bids';
 import type { RankAnswer } from '../../contract/rank';
-import { indexTree, toTargets } from '../../core/structure';
-import type { AccountTree, TargetColumns, TreeIndex } from '../../core/structure';
+import { indexTree } from '../../core/structure';
+import type { TreeIndex } from '../../core/structure';
+import type { Day } from '../../core/units';
 import { answerBids } from '../../plans/bidAnswers';
-import type { BidAnswers } from '../../plans/bidAnswers';
+import type { BidAnswers, BidsAsked } from '../../plans/bidAnswers';
 import { keptBids } from '../../plans/bids';
 import type { KeptBids } from '../../plans/bids';
-import { answerField } from '../../plans/field';
-import type { FieldAnswers, FieldAskedWith } from '../../plans/field';
+import { answerField } from '../../plans/fieldAnswers';
+import type { FieldAnswers, FieldAskedWith } from '../../plans/fieldAnswers';
 import { findIn } from '../../plans/findings';
 import type { FindingsFrom, FoundIn } from '../../plans/findings';
+import { feedOnDay, reviewBefore, treeBefore } from '../../plans/past';
+import type { Since } from '../../plans/past';
 import { workOutRank } from '../../plans/rank';
 import type { RankFrom } from '../../plans/rank';
+import { answerTerms } from '../../plans/termAnswers';
+import type { TermAnswers, TermsAskedWith } from '../../plans/termAnswers';
+import { keptReview } from '../../plans/terms';
+import type { KeptReview } from '../../plans/terms';
 import { answerWords, keptWords } from '../../plans/words';
 import type { KeptWords, WordAnswers, WordsFrom } from '../../plans/words';
+
+/** A day that is past: what stood then, and which day is the account's present one. */
+export interface Past {
+  on: Day;
+  today: Day;
+  since: Since;
+}
 
 /** What each engine is given of an account, keeps of it, is asked with and answers. */
 export interface Engines {
   field: {
-    from: { tree: AccountTreeColumns };
+    from: { tree: AccountTreeColumns; since?: Since };
     kept: TreeIndex;
     asked: FieldAskedWith;
     answers: FieldAnswers;
   };
   bids: {
-    from: { tree: AccountTree | AccountTreeColumns; feed: BidFeed };
+    from: { tree: AccountTreeColumns; feed: BidFeed; past?: Past };
     kept: KeptBids;
-    asked: BidsAskedWith;
+    asked: BidsAsked;
     answers: BidAnswers;
   };
   /** Placements and budgets are counted beside the bids that somebody waits for: they are worked out in a thread of their own. */
@@ -40,6 +53,13 @@ export interface Engines {
     kept: KeptWords;
     asked: WordsAskedWith;
     answers: WordAnswers;
+  };
+  /** Search terms of a window, with what is proposed on them. */
+  terms: {
+    from: { review: ReviewColumns; since?: Since };
+    kept: KeptReview;
+    asked: TermsAskedWith;
+    answers: TermAnswers;
   };
   /** What is found in an account is kept, and not what it was found in. */
   findings: {
@@ -70,14 +90,9 @@ interface Engine<E extends EngineName> {
   ) => Engines[E]['answers'][Q];
 }
 
-/** Targets travel to a thread as columns. */
-const withTargets = <T extends { targets: unknown }>(all: T) => {
-  const targets = all.targets as AccountTree['targets'] | TargetColumns;
-  return { ...all, targets: Array.isArray(targets) ? targets : toTargets(targets) };
-};
-
 const BIDS = {
-  keep: ({ tree, feed }: Engines['bids']['from']) => keptBids(indexTree(withTargets(tree)), feed),
+  keep: ({ tree, feed, past }: Engines['bids']['from']) =>
+    keptBids(indexTree(treeBefore(tree, past?.since)), past ? feedOnDay(feed, past.on, past.today) : feed),
   most: 200_000,
   weigh: ({ targetIds }: KeptBids) => targetIds.length,
   answer: answerBids,
@@ -86,7 +101,7 @@ const BIDS = {
 /** What threads work out, each engine in one of its own. */
 export const ENGINES: { [E in EngineName]: Engine<E> } = {
   field: {
-    keep: ({ tree }) => indexTree(withTargets(tree)),
+    keep: ({ tree, since }) => indexTree(treeBefore(tree, since)),
     most: 200_000,
     weigh: ({ tree }) => tree.targets.length,
     answer: answerField,
@@ -94,11 +109,16 @@ export const ENGINES: { [E in EngineName]: Engine<E> } = {
   bids: BIDS,
   money: BIDS,
   words: {
-    keep: ({ review, tree }) =>
-      keptWords({ review: { ...review, structure: withTargets(review.structure) }, tree }),
+    keep: ({ review, tree }) => keptWords({ review: reviewBefore(review), tree }),
     most: 1_000_000,
     weigh: ({ context }) => context.table.size,
     answer: answerWords,
+  },
+  terms: {
+    keep: ({ review, since }) => keptReview(1, reviewBefore(review, since)),
+    most: 500_000,
+    weigh: ({ loaded }) => loaded.table.size,
+    answer: answerTerms,
   },
   findings: {
     keep: findIn,

@@ -26,7 +26,10 @@ export async function putCampaigns(
   { account: accountId, id, campaigns }: GrowthCampaignsRequest,
 ): Promise<GrowthInfo> {
   const account = await needAccount(accountId);
-  const [tree, rules] = await Promise.all([loadTree(accountId), listRules(db(), accountId)]);
+  const [tree, rules] = await Promise.all([
+    loadTree(accountId, { targets: 'none' }),
+    listRules(db(), accountId),
+  ]);
   const index = indexTree(tree);
   const rule = rules.find((one) => one.id === id);
   if (!rule?.rule.growth) throw noRule(id);

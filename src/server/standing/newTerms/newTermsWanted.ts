@@ -34,7 +34,7 @@ export async function newTermsWanted(accountId: number, rule: Rule): Promise<Fou
   const account = await needAccount(accountId);
   const background = await loadBackground(account);
   const { index } = background;
-  const isIn = await ruleReader(accountId, rule, index);
+  const isIn = await ruleReader(accountId, rule);
   const asks = rule.newTerms!;
   const homes = homesOf(index, asks.match, (adGroup, place) =>
     isIn({ kind: 'ad-group', id: adGroup.id, place }),

@@ -45,7 +45,7 @@ export async function likeOf(account: AccountRow, rule: Rule): Promise<ScopeLike
     loadFieldSums({ account: account.id, grain: 'target', from: 'last60', to: 'settled' }),
   ]);
   const index = indexTree(tree);
-  const isIn = await ruleReader(account.id, rule, index);
+  const isIn = await ruleReader(account.id, rule);
   const isOwn = (id: number, place: Place) => isIn({ kind: 'target', id, place });
   const [own, all] = [nothing(), nothing()];
   for (let row = 0; row < columns.targetId.length; row += 1) {

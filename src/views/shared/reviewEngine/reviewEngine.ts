@@ -44,11 +44,11 @@ export function reviewEngine(server: ReviewServer = api) {
       const held = ofLoad(loadId);
       if (!held) return null;
       const { id } = held.loaded.account;
-      await askSuggestions(
-        held,
-        request.settings,
+      const suggested = await askSuggestions(
+        held.suggestionsOpen(request.settings),
         async (targets) => (await server.suggestNew(id, targets)).bids,
       );
+      if (suggested) held.keepSuggestions(suggested);
       return ofLoad(loadId)?.arrange(request) ?? null;
     },
 

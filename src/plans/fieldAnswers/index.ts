@@ -1,0 +1,2 @@
+export { answerField } from './answerField';
+export type { FieldAnswers, FieldAskedWith } from './answerField';

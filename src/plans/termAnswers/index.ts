@@ -1,0 +1,2 @@
+export { answerTerms } from './answerTerms';
+export type { TermAnswers, TermsAskedWith } from './answerTerms';
