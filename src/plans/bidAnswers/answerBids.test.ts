@@ -41,6 +41,16 @@ describe('asked about an account’s bids', () => {
     expect(() => wholePlan(brisk, null)).toThrow('another plan');
   });
 
+  test('the plans of all paces lie ready beside the usual one, once they were looked ahead for', () => {
+    const usual = bids.decide(settings);
+    const others = [PACES.careful, PACES.brisk].map((step) => ({ ...settings, step }));
+    for (const other of others) answerBids(bids, 'planAhead', { settings: other });
+    const ahead = others.map(bids.decide);
+    for (const other of others) answerBids(bids, 'planFrom', { settings: other, known: '' });
+    expect(bids.decide(settings)).toBe(usual);
+    others.forEach((other, at) => expect(bids.decide(other)).toBe(ahead[at]));
+  });
+
   test('budgets at another pace are shared out by what was kept from the one before, as if made anew; another aim has its own', () => {
     const money = { means: 'sum stays' as const, month: null, over: 1, byBids: [] };
     const at = (over: Partial<typeof settings>, of = bids) =>

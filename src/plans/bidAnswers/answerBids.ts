@@ -1,4 +1,4 @@
-import type { BidQuestion, BidsAskedWith } from '../../contract/bids';
+import type { BidQuestion, BidsAskedWith, RoundSettings } from '../../contract/bids';
 import type { BidQueue } from '../../contract/review';
 import { tellPlan } from '../bids';
 import type { GoalTrial, KeptBids, PlanAnswer, RoundPlan, TargetTrial } from '../bids';
@@ -13,6 +13,8 @@ import type { BidPlanParts, PlacementParts, Planned } from '../steps';
 export interface BidsAsked extends BidsAskedWith {
   bidSteps: Omit<BidPlanParts, 'bids'> & { steps: readonly BidQueue[] };
   placementStep: PlacementParts;
+  /** A plan that somebody may ask for next: it is worked out and kept. */
+  planAhead: { settings: RoundSettings };
 }
 
 /** What each question about bids is answered with. */
@@ -32,6 +34,7 @@ export interface BidAnswers {
   /** Of each step that was asked for. */
   bidSteps: { planned: Planned[][] };
   placementStep: { planned: Planned[] };
+  planAhead: object;
 }
 
 type Answers = { [Q in keyof BidsAsked]: (bids: KeptBids, asked: BidsAsked[Q]) => BidAnswers[Q] };
@@ -54,6 +57,10 @@ const ANSWERS: Answers = {
     return { planned: steps.map(plan) };
   },
   placementStep: ({ index }, parts) => ({ planned: planPlacementStep(index, parts) }),
+  planAhead: (bids, { settings }) => {
+    bids.decide(settings);
+    return {};
+  },
 };
 
 /** Answers a question about an account's bids. */

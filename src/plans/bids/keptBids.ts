@@ -59,7 +59,7 @@ export interface KeptBids {
   ranDry: RanDry;
   /** Budgets as one plan with the bids; null while it is not said what the money is for. @param locks budgets by campaign that were set by hand */
   budgets: (settings: RoundSettings, locks: ReadonlyMap<number, number>) => BudgetPlan | null;
-  /** The plan at some settings; the last one is kept. */
+  /** The plan at some settings; the last ones are kept. */
   decide: (settings: RoundSettings) => BidPlan;
   /** A plan as columns by target. */
   columns: (settings: RoundSettings) => RoundPlan;
@@ -70,6 +70,9 @@ export interface KeptBids {
   /** What a target of its own would do to the targets that it counts for: a line's, product's, campaign's or ad group's. */
   tryGoal: (settings: RoundSettings, goal: Goal) => GoalTrial;
 }
+
+/** One for each pace, and one more: so many plans of an account lie ready. */
+const MOST_PLANS = 5;
 
 const NO_LOCKS: ReadonlyMap<number, number> = new Map();
 const NOTHING_AHEAD: AheadIds = { bids: [], modifiers: [], budgets: [], schedules: [] };
@@ -85,7 +88,7 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   const ranDry = ranDryOf(feed, account);
   const prepared = prepareBids(withOpenDays(account.observations, ranDry));
   let aimed: { key: string; base: string; bids: AimedBids } | null = null;
-  let known: { key: string; base: string; plan: BidPlan } | null = null;
+  const known = new Map<string, { base: string; plan: BidPlan }>();
   let curved: { key: string; curves: SpendCurves } | null = null;
   const at = new Map(Array.from(account.targetIds, (id, place) => [id, place]));
   const campaignAt = new Map(Array.from(account.campaignIds, (id, place) => [id, place]));
@@ -113,11 +116,17 @@ export function keptBids(index: TreeIndex, feed: BidFeed): KeptBids {
   };
   const planAt = (settings: RoundSettings) => {
     const key = JSON.stringify(settings);
-    if (known?.key === key) return known;
-    const held = withMoney(settings);
-    const { base, bids } = aimAt(settings, held);
-    known = { key, base, plan: stepBids(bids, held) };
-    return known;
+    let at = known.get(key);
+    if (!at) {
+      const held = withMoney(settings);
+      const { base, bids } = aimAt(settings, held);
+      at = { base, plan: stepBids(bids, held) };
+    }
+    // The one that was not asked for the longest goes first.
+    known.delete(key);
+    known.set(key, at);
+    if (known.size > MOST_PLANS) known.delete(known.keys().next().value!);
+    return at;
   };
   const decide = (settings: RoundSettings) => planAt(settings).plan;
   const budgets = (settings: RoundSettings, locks: ReadonlyMap<number, number>): BudgetPlan | null => {

@@ -8,7 +8,7 @@ import { loadBidFeed } from '../bids/loadBidFeed';
 import { db } from '../context/context';
 import { inMoneyOf } from '../context/ownMoney';
 import { loadSchedules } from '../hours/loadSchedules';
-import { usualBidPlan, usualBudgets, usualPlacements } from '../plans/usualPlans';
+import { planOtherPaces, usualBidPlan, usualBudgets, usualPlacements } from '../plans/usualPlans';
 import { loadRank } from '../rank/loadRank';
 import { loadReviewColumns } from '../review/loadReview';
 import { loadFindings } from '../structure/loadFindings';
@@ -61,6 +61,7 @@ async function planAhead({ id, revision }: AccountRow): Promise<void> {
   await usualBidPlan(id);
   await usualBudgets(id);
   await usualPlacements(id);
+  await planOtherPaces(id);
 }
 
 async function readFirst(account: AccountRow): Promise<void> {

@@ -1,19 +1,20 @@
 import { BID_QUEUE } from '../../contract/aside';
 import { isBidStep } from '../../contract/review';
 import { unpack } from '../../contract/packed';
-import { BID_STEPS, settingsOf } from '../../core/bids';
-import type { TargetPlan } from '../../core/bids';
+import { BID_STEPS, PACES, settingsOf } from '../../core/bids';
+import type { BidChoices, Pace, TargetPlan } from '../../core/bids';
 import { aheadOf, pendingTargets, roundSettings } from '../../plans/bids';
 import type { RoundSettings } from '../../plans/bids';
 import { placementSettings } from '../../plans/placements';
 import { accountInfo, needAccount } from '../accounts/accounts';
-import { loadBidPlan, packedBids } from '../bids/askBids';
+import { askBids, loadBidPlan, packedBids } from '../bids/askBids';
 import { asideOf, pendingOf } from './asItStands';
 
-/** The account's own choices, from what is in the tray, as the round has them. */
-async function usualSettings(accountId: number): Promise<RoundSettings> {
+/** The account's own choices, from what is in the tray, as the round has them. @param over what is chosen otherwise */
+async function usualSettings(accountId: number, over: Partial<BidChoices> = {}): Promise<RoundSettings> {
   const { choices, limits } = accountInfo(await needAccount(accountId));
-  return roundSettings(choices, limits, aheadOf(await pendingOf(accountId, {})));
+  const bids = { ...choices.bids, ...over };
+  return roundSettings({ ...choices, bids }, limits, aheadOf(await pendingOf(accountId, {})));
 }
 
 /** Plans the account's bids at its own choices. */
@@ -23,6 +24,14 @@ export const usualBidPlan = async (accountId: number): Promise<ArrayBuffer> =>
 /** The same with its budgets. */
 export const usualBudgets = async (accountId: number): Promise<ArrayBuffer> =>
   packedBids(accountId, 'budgets', { settings: await usualSettings(accountId), locks: [] });
+
+/** Works the plans at the other paces out, one after another: whoever chooses one of them finds it ready. */
+export async function planOtherPaces(accountId: number): Promise<void> {
+  const { choices } = accountInfo(await needAccount(accountId));
+  for (const pace of Object.keys(PACES) as Pace[])
+    if (pace !== choices.bids.pace)
+      await askBids(accountId, 'planAhead', { settings: await usualSettings(accountId, { pace }) });
+}
 
 /** What the round's step of placements proposes first. */
 export async function usualPlacements(accountId: number): Promise<ArrayBuffer> {
