@@ -13,6 +13,7 @@ import { keepPort } from './parts/files.mjs';
 import { readOptions, root } from './parts/options.mjs';
 import { ensureChromium } from './parts/packages.mjs';
 import { prepare, runProgram } from './parts/stage.mjs';
+import { watchTaken } from './parts/taken.mjs';
 import { fail } from './parts/say.mjs';
 
 function readArguments() {
@@ -96,6 +97,7 @@ async function main() {
     const program = isScale ? 'scale' : isLarge ? 'large' : soak === null ? 'bench' : 'soak';
     for (const { url } of soak === null && !isLarge ? [] : apps)
       await waitForAnswer(`${url}/api/health`, 60, 'application');
+    const taken = watchTaken();
     await must(process.execPath, [path.join(root, `dist/programs/${program}.mjs`)], {
       output: 'show',
       env: {
@@ -108,6 +110,10 @@ async function main() {
         MOWING_CHROMIUM: await ensureChromium(),
       },
     });
+    if (taken())
+      process.stdout.write(
+        `Of this machine’s processors its ${taken()} for others while this was measured.\n`,
+      );
   } finally {
     for (const one of running.reverse()) await one.stop();
     await postgres.stop();

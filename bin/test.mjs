@@ -11,6 +11,7 @@ import { root } from './parts/options.mjs';
 import { ensureChromium, ensurePackages } from './parts/packages.mjs';
 import { say } from './parts/say.mjs';
 import { prepare, runProgram } from './parts/stage.mjs';
+import { watchTaken } from './parts/taken.mjs';
 
 const dataDir = path.resolve(process.env.MOWING_TEST_DATA_DIR ?? path.join(root, '.data-test'));
 const logs = path.join(dataDir, 'logs');
@@ -27,8 +28,10 @@ const LANES = [0, 1];
 
 const seconds = async (work) => {
   const from = Date.now();
+  const taken = watchTaken();
   const value = await work();
-  return { value, took: `${((Date.now() - from) / 1000).toFixed(1)} s` };
+  const took = `${((Date.now() - from) / 1000).toFixed(1)} s`;
+  return { value, took: [took, taken()].filter(Boolean).join(', ') };
 };
 
 /** A check that passes or fails as a whole. */

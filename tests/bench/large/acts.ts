@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { watchTaken } from '../../../bin/parts/taken.mjs';
 import { say } from '../timed';
 import { heldUp, pageMemory, painted } from './watch';
 
@@ -14,12 +15,13 @@ async function act(
   isDone: () => Promise<unknown>,
 ) {
   await heldUp(page);
+  const taken = watchTaken();
   const start = Date.now();
   await does();
   await isDone();
   const seconds = (Date.now() - start) / 1000;
   say(
-    `${name.padEnd(24)}${`${seconds.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(32)}${String(Math.round(await heldUp(page))).padStart(6)} ms`,
+    `${name.padEnd(24)}${`${seconds.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(32)}${String(Math.round(await heldUp(page))).padStart(6)} ms   ${taken()}`,
   );
 }
 

@@ -1,6 +1,7 @@
 // npm run bench -- --large: every place and step of the large account in the browser, cold and entered again.
 import { chromium } from '@playwright/test';
 import type { Browser, Page } from '@playwright/test';
+import { watchTaken } from '../../../bin/parts/taken.mjs';
 import { CHROMIUM_FLAGS } from '../../chromiumFlags.mjs';
 import type { AccountInfo } from '../../../src/contract/api';
 import { USUAL_RANK_SPAN } from '../../../src/contract/rank';
@@ -113,9 +114,11 @@ try {
     `${value.toFixed(2).padStart(6)} (${bar.toFixed(1)})`.padEnd(16);
   for (const visit of VISITS.filter(({ name }) => name.includes(ONLY))) {
     try {
+      const taken = watchTaken();
       const seen = await look(browser, account, visit);
+      const others = taken();
       say(
-        `${visit.name.padEnd(24)}${pad(seen.cold / 1000, visit.bar.cold)}${pad(seen.warm / 1000, visit.bar.warm)}${String(Math.round(seen.held)).padStart(6)} ms ${String(Math.round(seen.memory / 1e6)).padStart(8)} MB ${await beside(seen.cold, visit, known)}`,
+        `${visit.name.padEnd(24)}${pad(seen.cold / 1000, visit.bar.cold)}${pad(seen.warm / 1000, visit.bar.warm)}${String(Math.round(seen.held)).padStart(6)} ms ${String(Math.round(seen.memory / 1e6)).padStart(8)} MB ${await beside(seen.cold, visit, known)}   ${others}`,
       );
     } catch (error) {
       faults.push(`${visit.name}: ${(error as Error).message.split('\n')[0]}`);
