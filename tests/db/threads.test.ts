@@ -25,6 +25,7 @@ import { bidsLeft } from '../../src/server/plans/usualPlans';
 import { loadPlan, planStep } from '../../src/server/plans/loadPlan';
 import { loadReview } from '../../src/server/review/loadReview';
 import { THIS_MACHINE } from '../../src/server/trail';
+import { keepWordLists } from '../../src/server/words/wordLists';
 import { askWords } from '../../src/server/words/askWords';
 import { aReport, aReportRow } from '../make/report';
 import { anAccount, takeIn } from './account';
@@ -191,6 +192,20 @@ describe('search terms', () => {
       expect(answer.window).toEqual({ from: review.loaded.window.from, to: review.loaded.window.to });
     },
   );
+
+  test('are judged by the words that are never wanted as soon as these are kept', async () => {
+    const why = async () => {
+      const { planned } = await planStep({ account: account.id, step: 'negatives' });
+      return planned.find(({ told }) => told.subject.name === 'stone jar lid')!.told.reason;
+    };
+    const keep = (unwanted: string[]) =>
+      keepWordLists(THIS_MACHINE, account.id, { own: [], rival: [], unwanted });
+    const before = await why();
+    await keep(['stone']);
+    expect(await why()).toContain('“stone”, which is on the list of what is never wanted');
+    await keep([]);
+    expect(await why()).toBe(before);
+  });
 });
 
 describe('the words of an account', () => {

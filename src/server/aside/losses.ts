@@ -11,7 +11,9 @@ import { needAccount } from '../accounts/accounts';
 import { chooseWindow } from '../accounts/chooseWindow';
 import { todayOf } from '../accounts/today';
 import { db } from '../context/context';
+import { keptRead } from '../context/keptReads';
 import { loadTree } from '../field/loadTree';
+import { hashOf, stampOf } from '../threads/stampOf';
 
 /** Days over which the most that a loss may be is held against it. */
 const MOST_OVER_DAYS = 30;
@@ -42,8 +44,12 @@ export async function standingLosses(accountId: number): Promise<CoveredLoss[]> 
   // What is of single targets, whatever it comes to, needs no looking up.
   if (rows.every(({ subject, most }) => most === null && subject.startsWith('target ')))
     return rows.map((row) => ({ ...row, targets: idsOfSubject(row.subject), cost30: null }));
-  const index = indexTree(await loadTree(accountId));
-  return (await coverLosses(accountId, rows, index)).filter((one) => holdsOn(one, today));
+  // Every page of the round asks this: the account is gone through once in each state of it.
+  const stamp = `${await stampOf(account)} ${hashOf(rows)}`;
+  const covered = await keptRead(`losses ${accountId}`, stamp, async () =>
+    coverLosses(accountId, rows, indexTree(await loadTree(accountId))),
+  );
+  return covered.filter((one) => holdsOn(one, today));
 }
 
 /** Finds the targets of losses, and what these lost of late. */

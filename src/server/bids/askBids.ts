@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import type { BidQuestion, RoundSettings } from '../../contract/bids';
 import { unpack } from '../../contract/packed';
 import type { BidAnswers, BidsAsked } from '../../plans/bidAnswers';
@@ -9,7 +8,7 @@ import { loadBidFeed } from './loadBidFeed';
 import { askThread } from '../threads/askThread';
 import type { Subject } from '../threads/askThread';
 import type { Engines } from '../threads/engines';
-import { stampOf } from '../threads/stampOf';
+import { hashOf, stampOf } from '../threads/stampOf';
 
 /** Bids worked out from something else than what stands now; the stamp says from what. */
 export interface Otherwise {
@@ -41,8 +40,6 @@ const BESIDE: ReadonlySet<keyof BidsAsked> = new Set(['placements', 'placementSt
 
 /** Of these the last answer is kept: every visit to the round asks them, mostly at the same settings. */
 const KEPT: ReadonlySet<keyof BidsAsked> = new Set(['placements', 'budgets']);
-
-const hashOf = (asked: unknown) => createHash('sha1').update(JSON.stringify(asked)).digest('base64url');
 
 /** Asks about an account's bids. @param other left out: as everything stands now */
 export async function askBids<Q extends keyof BidsAsked>(

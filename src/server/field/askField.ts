@@ -5,12 +5,12 @@ import { needAccount } from '../accounts/accounts';
 import { loadSince } from '../changes/loadStood';
 import { askThread } from '../threads/askThread';
 import type { Subject } from '../threads/askThread';
-import { stampOf } from '../threads/stampOf';
+import { stampOfTerms } from '../threads/stampOf';
 import { loadTreeColumns } from './loadTree';
 
 /** An account's targets in the state that they are in. @param on a day that is past: as they stood then */
 export async function fieldOf(accountId: number, on?: Day): Promise<Subject<'field'>> {
-  const stamp = await stampOf(await needAccount(accountId));
+  const stamp = await stampOfTerms(await needAccount(accountId));
   return {
     key: on === undefined ? String(accountId) : `${accountId} otherwise`,
     stamp: on === undefined ? stamp : `${stamp} ${on}`,

@@ -14,7 +14,7 @@ import { spanKey } from '../context/keptReads';
 import { suggestNew } from '../field/suggestBids';
 import { askThread } from '../threads/askThread';
 import type { Subject } from '../threads/askThread';
-import { stampOf } from '../threads/stampOf';
+import { hashOf, stampOfTerms } from '../threads/stampOf';
 import { loadReviewColumns } from './loadReview';
 
 /** Which search terms: of a window or the usual one; as on a day that is past; along other routes than the account's. */
@@ -41,7 +41,7 @@ export async function reviewOf(accountId: number, asked: TermsOf): Promise<TermR
   const isUsual = on === undefined && routes === undefined;
   const subject: Subject<'terms'> = {
     key: isUsual ? String(accountId) : `${accountId} otherwise`,
-    stamp: `${await stampOf(row)} ${spanKey(window)} ${JSON.stringify([on, routes])}`,
+    stamp: `${await stampOfTerms(row)} ${spanKey(window)} ${hashOf([on, routes])}`,
     load: async () => {
       const [review, since] = await Promise.all([
         loadReviewColumns(accountId, from, to, on),
