@@ -3,10 +3,11 @@ import { entitiesOf, kindsThat } from '../../core/changes';
 import { PLACEMENT_STEP } from '../../plans/bids';
 import type { AccountTreeColumns } from '../../contract/field';
 import type { TreeQuery } from '../../contract/requests';
-import { NO_TARGETS, oneOfEachForm, toTargets } from '../../core/structure';
+import { NO_TARGETS, oneOfEachForm } from '../../core/structure';
 import type { AccountTree, LastChange, TargetColumns } from '../../core/structure';
 import type { Day } from '../../core/units';
-import { loadStood } from '../changes/loadStood';
+import { treeBefore } from '../../plans/past';
+import { loadSince, loadStood } from '../changes/loadStood';
 import { listGoals, listProducts } from '../../db/queries/economics';
 import { readTargets } from '../../db/queries/structure';
 import type { AccountRow } from '../../db/queries/accounts';
@@ -28,11 +29,11 @@ interface Asked {
 
 /** Everything of an account that its figures hang on. */
 export async function loadTree(accountId: number, asked: Asked = {}): Promise<AccountTree> {
-  const [stood, tree] = await Promise.all([
-    loadStood(accountId, asked.on),
+  const [since, tree] = await Promise.all([
+    loadSince(accountId, asked.on),
     loadTreeColumns(accountId, asked),
   ]);
-  return { ...tree, targets: stood.of('target', toTargets(tree.targets)) };
+  return treeBefore(tree, since);
 }
 
 /** The same with its targets as columns, as they stand now. */

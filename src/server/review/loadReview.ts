@@ -1,10 +1,10 @@
 import type { ReviewColumns, ReviewData } from '../../contract/review';
 import { HISTORY_DAYS } from '../../core/bids';
 import { marginOf } from '../../core/economics';
-import { toTargets } from '../../core/structure';
 import { addDays, daysIn } from '../../core/units';
 import type { Day } from '../../core/units';
-import { loadStood } from '../changes/loadStood';
+import { reviewBefore } from '../../plans/past';
+import { loadSince, loadStood } from '../changes/loadStood';
 import { listProducts } from '../../db/queries/economics';
 import { costsOf } from '../economics/products';
 import { readWordLists } from '../../db/queries/wordLists';
@@ -28,15 +28,11 @@ export async function loadReview(
   to?: string,
   on?: Day,
 ): Promise<ReviewData> {
-  const [stood, review] = await Promise.all([
-    loadStood(accountId, on),
+  const [since, review] = await Promise.all([
+    loadSince(accountId, on),
     loadReviewColumns(accountId, from, to, on),
   ]);
-  const { structure } = review;
-  return {
-    ...review,
-    structure: { ...structure, targets: stood.of('target', toTargets(structure.targets)) },
-  };
+  return reviewBefore(review, since);
 }
 
 /** The same with its targets as columns, as they stand now. */
