@@ -2,7 +2,8 @@
 import Joi from 'joi';
 import { KINDS, MAX_MODIFIER, partsText, readParts } from '../core/changes';
 import type { ChangeState, FieldShape } from '../core/changes';
-import { SETTLINGS } from './changes';
+import { formatCount } from '../core/units';
+import { MOST_CHANGES, SETTLINGS } from './changes';
 import type {
   CarriedOutRequest,
   ChangeFileFormat,
@@ -79,8 +80,11 @@ export const stageRequest = Joi.object<OfAccount & { changes: NewChange[] }>({
       }),
     )
     .min(1)
-    .max(10_000)
-    .required(),
+    .max(MOST_CHANGES)
+    .required()
+    .messages({
+      'array.max': `At most ${formatCount(MOST_CHANGES)} changes are taken at once: accept fewer rows, by a condition or a part of the account`,
+    }),
 });
 
 export const changesQuery = Joi.object<OfAccount & { state?: ChangeState; bale?: number }>({
@@ -93,7 +97,7 @@ export const effectsQuery = Joi.object<OfAccount & { bale?: number }>({ account:
 
 export const changeIds = Joi.object<OfAccount & { ids: number[] }>({
   account: id.required(),
-  ids: Joi.array().items(id).min(1).max(10_000).required(),
+  ids: Joi.array().items(id).min(1).max(MOST_CHANGES).required(),
 });
 
 export const carriedOutRequest = changeIds.append<CarriedOutRequest>({

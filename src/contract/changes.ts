@@ -1,6 +1,9 @@
 // Changes, bales and what became of them, as the pages and the server tell each other. Money in micros.
 import type { Change, ChangeState, ReadBack } from '../core/changes';
 
+/** So many changes are put into a tray, sent or taken out at once, and a tray holds: what is listed is all that there is. */
+export const MOST_CHANGES = 10_000;
+
 /** The figures that a change was decided on. */
 export interface ChangeFigures {
   /** Step of the round, by its name. */

@@ -1,4 +1,5 @@
 import type { Change, ChangeState, Made } from '../../core/changes';
+import { MOST_CHANGES } from '../../contract/changes';
 import type { ChangeCarries, ChangeFigures } from '../../contract/changes';
 import type { Query } from '../connection';
 
@@ -40,7 +41,7 @@ export async function listChangeRows(
   sql: Query,
   accountId: number,
   only: ChangesAsked,
-  most = 10_000,
+  most = MOST_CHANGES,
 ): Promise<ChangeRow[]> {
   return sql<ChangeRow[]>`
     select c.change_id as id, c.change, c.change_key as key, c.state, c.after_change_id as "afterId",

@@ -1,9 +1,11 @@
 import { changeKey, entitiesOf, goesInto, isReplaced } from '../../core/changes';
 import type { Change, Named } from '../../core/changes';
+import { formatCount } from '../../core/units';
+import { MOST_CHANGES } from '../../contract/changes';
 import type { NewChange } from '../../contract/changes';
 import { MowingError } from '../../contract/mowingError';
 import { dropDrafts, makersOfDrafts } from '../../db/queries/drafts';
-import { insertChanges, withdrawChanges } from '../../db/queries/changes';
+import { countPending, insertChanges, withdrawChanges } from '../../db/queries/changes';
 import type { ChangeToStage } from '../../db/queries/changes';
 import { marketIds } from '../../db/queries/structure';
 import type { Query } from '../../db/connection';
@@ -15,7 +17,7 @@ import { TABLES_OF_NAMED } from './tablesOfNamed';
 /**
  * Puts changes into the tray, all or none. What is staged or under way already is not staged a second time.
  * @returns ids of the staged changes, in the order given; null for those that were there already
- * @throws MowingError when a change names an ad group or campaign that the account does not have
+ * @throws MowingError when a change names an ad group or campaign that the account does not have, or the tray would hold more than it can
  */
 export async function stageChanges(
   caller: Caller,
@@ -24,9 +26,20 @@ export async function stageChanges(
 ): Promise<(number | null)[]> {
   return recorded(caller, accountId, async (tx, note) => {
     const ids = await stageIn(tx, accountId, list);
+    await checkRoom(tx, accountId);
     note({ what: 'stage', subject: 'changes', to: { ids: ids.filter((id) => id !== null) } });
     return ids;
   });
+}
+
+/** A tray is listed, sent and taken out whole: what it cannot list is not put into it. */
+async function checkRoom(tx: Query, accountId: number): Promise<void> {
+  const { staged } = await countPending(tx, accountId);
+  if (staged <= MOST_CHANGES) return;
+  throw new MowingError(
+    'conflict',
+    `The tray holds ${formatCount(MOST_CHANGES)} changes at the most, and with these it would hold ${formatCount(staged)}. Send or take out some of them first, or accept fewer rows; nothing was staged.`,
+  );
 }
 
 /** The same inside a transaction that does more. */
