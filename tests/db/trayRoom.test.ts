@@ -6,7 +6,7 @@ import type { AccountRow } from '../../src/db/queries/accounts';
 import { countPending } from '../../src/db/queries/changes';
 import { listCampaigns } from '../../src/db/queries/structure';
 import { loadChanges } from '../../src/server/changes/loadChanges';
-import { stageChanges } from '../../src/server/changes/stageChanges';
+import { stageChanges, stageIn } from '../../src/server/changes/stageChanges';
 import { closeContext, db } from '../../src/server/context/context';
 import { THIS_MACHINE } from '../../src/server/trail';
 import { aReport, aReportRow } from '../make/report';
@@ -46,6 +46,15 @@ test('a tray takes the last change that it has room for, and of more than that n
   expect(await loadChanges(account.id, { state: 'staged' })).toHaveLength(MOST_CHANGES);
   // What is there already takes no room.
   expect(await stageChanges(THIS_MACHINE, account.id, two.slice(0, 1))).toEqual([null]);
+  // A night is not held to it; what waits is staged anew all the same, and nothing beside it.
+  const budget = (to: number): NewChange => ({
+    ...because,
+    change: { kind: 'set-budget', campaignId, from: 5_000_000, to },
+  });
+  await db().begin((tx) => stageIn(tx, account.id, [budget(6_000_000)]));
+  await stageChanges(THIS_MACHINE, account.id, [budget(7_000_000)]);
+  expect(await staged()).toBe(MOST_CHANGES + 1);
+  await expect(stageChanges(THIS_MACHINE, account.id, [budget(8_000_000), two[1]])).rejects.toThrow('10,002');
 });
 
 test('more than that in one request are refused in words that say what to do', () => {

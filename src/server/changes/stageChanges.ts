@@ -25,17 +25,19 @@ export async function stageChanges(
   list: NewChange[],
 ): Promise<(number | null)[]> {
   return recorded(caller, accountId, async (tx, note) => {
+    const { staged: before } = await countPending(tx, accountId);
     const ids = await stageIn(tx, accountId, list);
-    await checkRoom(tx, accountId);
+    await checkRoom(tx, accountId, before);
     note({ what: 'stage', subject: 'changes', to: { ids: ids.filter((id) => id !== null) } });
     return ids;
   });
 }
 
-/** A tray is listed, sent and taken out whole: what it cannot list is not put into it. */
-async function checkRoom(tx: Query, accountId: number): Promise<void> {
+/** A tray is listed, sent and taken out whole: what it cannot list is not put into it. @param before changes that it held already */
+async function checkRoom(tx: Query, accountId: number, before: number): Promise<void> {
   const { staged } = await countPending(tx, accountId);
-  if (staged <= MOST_CHANGES) return;
+  // A night may have filled it further: what is there can be set otherwise all the same.
+  if (staged <= Math.max(MOST_CHANGES, before)) return;
   throw new MowingError(
     'conflict',
     `The tray holds ${formatCount(MOST_CHANGES)} changes at the most, and with these it would hold ${formatCount(staged)}. Send or take out some of them first, or accept fewer rows; nothing was staged.`,
